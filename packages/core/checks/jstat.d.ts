@@ -1,0 +1,9 @@
+/** The part of the statistics library that the checks use; it ships no types. */
+declare module 'jstat' {
+  export interface LeastSquares {
+    readonly coef: number[];
+    readonly t: { readonly se: number[] };
+  }
+  const jstat: { readonly models: { ols(y: number[], x: number[][]): LeastSquares } };
+  export default jstat;
+}

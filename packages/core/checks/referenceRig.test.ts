@@ -1,0 +1,60 @@
+import { deflectionShare, equalDeflectionKpa, GROUNDS, planGround, psi, REFERENCE_RIG } from '../src/index';
+
+/** Pressures the trade runs on a family wagon (common practice, no source): firm end and low end, psi. */
+const TRADE = {
+  gravel: [28, 24],
+  rockyTrack: [26, 24],
+  forestMud: [22, 20],
+  softSand: [16, 15],
+  verySoftSand: [12, 10],
+} as const;
+
+describe('equal deflection on the reference rig itself', () => {
+  it.each(Object.entries(TRADE))('gives back the trade table on %s exactly', (ground, [start]) => {
+    const { tire } = REFERENCE_RIG.build;
+    const loadKg = REFERENCE_RIG.loadKg;
+    const result = planGround({
+      ground: ground as keyof typeof TRADE,
+      beadLocks: false,
+      stuckAccepted: false,
+      axles: [
+        {
+          position: 'front',
+          tire,
+          loadRange: 'standard',
+          leftLoadKg: loadKg,
+          rightLoadKg: loadKg,
+          placardKpa: psi(36),
+        },
+      ],
+    });
+    expect(result.ok && result.value.axles[0]!.startKpa / psi(start)).toBeCloseTo(1, 12);
+  });
+
+  it('gives back every pressure of every ground, window ends too', () => {
+    for (const { onReferenceRig } of GROUNDS) {
+      if (!onReferenceRig) continue;
+      for (const p of [onReferenceRig.startPsi, onReferenceRig.lowPsi, onReferenceRig.highPsi]) {
+        expect(equalDeflectionKpa(REFERENCE_RIG.build, REFERENCE_RIG.loadKg, psi(p)) / psi(p)).toBeCloseTo(1, 12);
+      }
+    }
+  });
+});
+
+describe('deflection in mobility practice (published: US Forest Service CTI reports, from memory)', () => {
+  const share = (p: number): number => deflectionShare(REFERENCE_RIG.build, REFERENCE_RIG.loadKg, psi(p));
+
+  it('is 10 to 15 % on the road', () => {
+    expect(share(36)).toBeGreaterThan(0.1);
+    expect(share(36)).toBeLessThan(0.15);
+  });
+
+  it('is 30 to 35 % on very soft sand at the low end', () => {
+    expect(share(10)).toBeGreaterThan(0.3);
+    expect(share(10)).toBeLessThan(0.35);
+  });
+
+  it('is past 35 % only stuck', () => {
+    expect(share(8)).toBeGreaterThan(0.35);
+  });
+});

@@ -1,0 +1,6 @@
+module.exports = {
+  displayName: 'core',
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/{src,checks}/**/*.test.ts'],
+  transform: { '\\.ts$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
+};

@@ -1,0 +1,7 @@
+import type { Ground } from './ground';
+
+export const pavement = {
+  code: 'pavement',
+  onReferenceRig: null,
+  speedGuideKmh: null,
+} as const satisfies Ground;

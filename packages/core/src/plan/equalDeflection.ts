@@ -1,0 +1,19 @@
+import { deflectionShare, pressureForShareKpa } from '../contact/deflection';
+import type { TireBuild } from '../contact/stiffness';
+import { REFERENCE_RIG } from './referenceRig';
+
+/** Deflection over section height of the reference rig at a pressure of its table, 0 to 1. */
+export const referenceShare = (pressureKpa: number): number =>
+  deflectionShare(REFERENCE_RIG.build, REFERENCE_RIG.loadKg, pressureKpa);
+
+/**
+ * The pressure at which this wheel bends its sidewall by the same share as the reference rig does at its own, kPa.
+ * The school of equal deflection: the trade's table was found on one rig, and this carries it to another.
+ * Zero or less where the carcass alone is stiffer than that.
+ *
+ * @param loadKg load on this wheel
+ * @param referenceKpa the trade's pressure on the reference rig
+ * @example equalDeflectionKpa(REFERENCE_RIG.build, 600, 110) // 110
+ */
+export const equalDeflectionKpa = (build: TireBuild, loadKg: number, referenceKpa: number): number =>
+  pressureForShareKpa(build, loadKg, referenceShare(referenceKpa));

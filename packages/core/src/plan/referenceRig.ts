@@ -1,0 +1,17 @@
+import type { TireBuild } from '../contact/stiffness';
+import { assumption, type Source } from '../source';
+import { readMarking } from '../tires/readMarking';
+import { carcassFactor } from '../tires/loadRange';
+
+const reading = readMarking('265/65R17');
+if (!reading.ok) throw new Error('The reference rig has a marking that cannot be read');
+
+/**
+ * The family wagon for which the trade's pressures hold: 265/65R17, 600 kg on each wheel. Assumption: which load and
+ * size those pressures were found on is nowhere written down.
+ */
+export const REFERENCE_RIG: { readonly build: TireBuild; readonly loadKg: number; readonly source: Source } = {
+  build: { tire: reading.value, carcass: carcassFactor('standard') },
+  loadKg: 600,
+  source: assumption,
+};

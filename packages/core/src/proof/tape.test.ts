@@ -1,0 +1,108 @@
+import fc from 'fast-check';
+
+import { contactPatch } from '../contact/contactPatch';
+import { measuredContactFor } from '../calibrate/measuredContact';
+import { REFERENCE_RIG } from '../plan/referenceRig';
+import { psi } from '../units/units';
+import { judgeTape, tapeLengthMm, type TapeTest } from './tape';
+
+const { build } = REFERENCE_RIG;
+const test = (change: Partial<TapeTest>): TapeTest => ({
+  build,
+  wheelLoadKg: 600,
+  method: 'marks',
+  readings: [],
+  ...change,
+});
+/** Readings as a tire with this contact constant would give them, read long by an offset. */
+const readings = (constant: number, offsetMm: number, ...pressuresPsi: number[]) =>
+  pressuresPsi.map((each) => ({
+    pressureKpa: psi(each),
+    lengthMm: contactPatch(build, 600, psi(each), constant)!.lengthMm + offsetMm,
+  }));
+
+describe('judgeTape', () => {
+  it.each([
+    ['nothing', []],
+    ['one reading', readings(0.68, 0, 30)],
+    ['two readings at one pressure', readings(0.68, 0, 30, 30)],
+    ['pressures too close to tell', readings(0.68, 0, 36, 35)],
+  ])('needs more than %s', (_, some) => {
+    expect(judgeTape(test({ readings: some }))).toMatchObject({
+      verdict: 'tooFewReadings',
+      growth: null,
+      contact: null,
+    });
+  });
+
+  it.each([
+    ['as predicted', 0.68, 'grewAsExpected'],
+    ['half as much again', 0.68 * 1.49, 'grewAsExpected'],
+    ['a third of it', 0.68 / 3, 'hardlyGrew'],
+    ['not at all', 0, 'hardlyGrew'],
+    ['twice as much', 0.68 * 2, 'moreThanExpected'],
+  ])('poles, %s', (_, constant, verdict) => {
+    expect(judgeTape(test({ method: 'poles', readings: readings(constant, 300, 36, 16) })).verdict).toBe(verdict);
+  });
+
+  it('does not trust a print longer than its chord, nor growth beyond belief', () => {
+    expect(judgeTape(test({ readings: readings(1.3, 0, 36, 16) })).contact).toBeNull();
+    expect(judgeTape(test({ method: 'poles', readings: readings(1.3, 300, 36, 16) })).contact).toBeNull();
+  });
+
+  it('sorts firmest first and predicts each reading as the tape would read it', () => {
+    const { rows } = judgeTape(test({ method: 'poles', readings: readings(0.5, 320, 16, 36, 28) }));
+    expect(rows.map(({ pressureKpa }) => Math.round(pressureKpa / psi(1)))).toEqual([36, 28, 16]);
+    expect(rows[0]!.predictedMm).toBeCloseTo(rows[0]!.lengthMm, 9);
+    expect(rows[2]!.predictedMm).toBeGreaterThan(rows[2]!.lengthMm);
+  });
+
+  it('finds the constant and the offset that the readings were made with', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.4, max: 0.95, noNaN: true }),
+        fc.double({ min: 0, max: 400, noNaN: true }),
+        (constant, offset) => {
+          const { contact, offsetMm } = judgeTape(
+            test({ method: 'poles', readings: readings(constant, offset, 36, 28, 20, 14) }),
+          );
+          expect(contact!.contactConstant).toBeCloseTo(constant, 7);
+          expect(offsetMm).toBeCloseTo(offset, 4);
+          expect(tapeLengthMm({ build, wheelLoadKg: 600 }, psi(20), contact!.contactConstant, offsetMm)).toBeCloseTo(
+            readings(constant, offset, 20)[0]!.lengthMm,
+            5,
+          );
+        },
+      ),
+      { seed: 31, numRuns: 100 },
+    );
+  });
+
+  it('leaves out a reading at which the tire could not have carried the load', () => {
+    const overloaded = judgeTape(test({ wheelLoadKg: 900, readings: [{ pressureKpa: 0, lengthMm: 300 }] }));
+    expect(overloaded.rows[0]!.predictedMm).toBeNull();
+    expect(overloaded.verdict).toBe('tooFewReadings');
+  });
+});
+
+describe('measuredContactFor', () => {
+  const done = (performedAt: string, constant: number, change: Partial<TapeTest> = {}) => ({
+    ...test({ readings: readings(constant, 0, 36, 26, 16), ...change }),
+    performedAt,
+  });
+
+  it('takes the newest believable test of the same size and carcass', () => {
+    const tests = [
+      done('2026-05-01T08:00:00Z', 0.6),
+      done('2026-06-01T08:00:00Z', 0.62),
+      done('2026-07-01T08:00:00Z', 1.3),
+      done('2026-08-01T08:00:00Z', 0.5, { build: { ...build, carcass: 1.8 } }),
+    ];
+    expect(measuredContactFor(tests, build)?.test.performedAt).toBe('2026-06-01T08:00:00Z');
+    expect(measuredContactFor(tests, build)?.contactConstant).toBeCloseTo(0.62, 9);
+  });
+
+  it('gives nothing without one', () => {
+    expect(measuredContactFor([done('2026-07-01T08:00:00Z', 1.3)], build)).toBeUndefined();
+  });
+});

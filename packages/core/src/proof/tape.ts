@@ -1,0 +1,127 @@
+import { fitLine } from '../calibrate/fitLine';
+import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
+import type { TireBuild } from '../contact/stiffness';
+import type { MeasuredContact } from '../plan/planGround';
+
+/**
+ * How the ends of the contact were found. `poles`: straight poles stood against the tread front and rear; they touch
+ * the tire above the ground, and so read longer than the print by about the same length at every pressure.
+ * `marks`: the ends of the print itself, marked on hard ground.
+ */
+export type TapeMethod = 'poles' | 'marks';
+
+export interface TapeReading {
+  readonly pressureKpa: number;
+  readonly lengthMm: number;
+}
+
+export interface TapeTest {
+  readonly build: TireBuild;
+  readonly wheelLoadKg: number;
+  readonly method: TapeMethod;
+  readonly readings: readonly TapeReading[];
+}
+
+export type TapeVerdict =
+  /** Fewer than two readings, or all at about one pressure. */
+  | 'tooFewReadings'
+  | 'grewAsExpected'
+  /** A stiff carcass or a light load. */
+  | 'hardlyGrew'
+  /** Check the load and the gauge. */
+  | 'moreThanExpected';
+
+export interface TapeResult {
+  readonly verdict: TapeVerdict;
+  /** Firmest first. The prediction is the standard one, not the fitted. Null where the tire can't carry the load. */
+  readonly rows: readonly (TapeReading & { readonly predictedMm: number | null })[];
+  /** From the firmest to the softest pressure, means of repeated readings; null with too few readings. */
+  readonly growth: { readonly measuredMm: number; readonly predictedMm: number; readonly ratio: number } | null;
+  /** The rig's own contact constant; null where the readings do not fix a believable one. */
+  readonly contact: MeasuredContact | null;
+  /** What the poles read above the print, mm; zero for marks. */
+  readonly offsetMm: number;
+}
+
+/** Below this share of the predicted growth a print hardly grew, above the other it grew more than expected. Assumption. */
+export const GROWTH_RATIO_BOUNDS = { hardly: 0.5, tooMuch: 1.5 } as const;
+
+/** Predicted growth that readings must span before they can tell anything, mm. Assumption: twice what a tape is read to. */
+export const LEAST_GROWTH_MM = 10;
+
+/** A print much longer than the chord of the flat is no print. Assumption. */
+export const CONTACT_CONSTANT_BOUNDS = { min: 0.2, max: 1.1 } as const;
+
+const mean = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0) / values.length;
+
+/**
+ * Judges a tape test: contact length of one wheel measured at two or more pressures, against what the model predicts,
+ * and fits the rig's own contact constant (length over chord) by least squares: through the origin for marks, with an
+ * intercept for poles.
+ *
+ * Growth is compared, not length, because poles read long by a constant.
+ *
+ * @example 500, 520, 545 mm by poles at 36, 28, 16 psi on the reference rig: grew as expected, constant about 0.46
+ */
+export function judgeTape(test: TapeTest): TapeResult {
+  const { build, wheelLoadKg, method } = test;
+  const rows = [...test.readings]
+    .sort((a, b) => b.pressureKpa - a.pressureKpa)
+    .map((reading) => {
+      const patch = contactPatch(build, wheelLoadKg, reading.pressureKpa);
+      return { ...reading, patch };
+    });
+  const carried = rows.flatMap(({ patch, ...reading }) => (patch ? [{ ...reading, patch }] : []));
+  const firmest = carried[0];
+  const softest = carried.at(-1);
+
+  const lengthAt = (pressureKpa: number): number =>
+    mean(carried.filter((row) => row.pressureKpa === pressureKpa).map(({ lengthMm }) => lengthMm));
+  const anchorMm = firmest && method === 'poles' ? lengthAt(firmest.pressureKpa) - firmest.patch.lengthMm : 0;
+  const publicRows = rows.map(({ patch, ...reading }) => ({
+    ...reading,
+    predictedMm: patch ? patch.lengthMm + anchorMm : null,
+  }));
+
+  const predictedGrowthMm = firmest && softest ? softest.patch.lengthMm - firmest.patch.lengthMm : 0;
+  if (!firmest || !softest || predictedGrowthMm < LEAST_GROWTH_MM) {
+    return { verdict: 'tooFewReadings', rows: publicRows, growth: null, contact: null, offsetMm: anchorMm };
+  }
+
+  const measuredGrowthMm = lengthAt(softest.pressureKpa) - lengthAt(firmest.pressureKpa);
+  const ratio = measuredGrowthMm / predictedGrowthMm;
+  const verdict =
+    ratio < GROWTH_RATIO_BOUNDS.hardly
+      ? 'hardlyGrew'
+      : ratio > GROWTH_RATIO_BOUNDS.tooMuch
+        ? 'moreThanExpected'
+        : 'grewAsExpected';
+
+  const fit = fitLine(
+    carried.map(({ patch, lengthMm }) => ({ x: patch.chordMm, y: lengthMm })),
+    method === 'poles' ? 'free' : 'origin',
+  );
+  const believable =
+    fit !== undefined &&
+    verdict !== 'moreThanExpected' &&
+    fit.slope >= CONTACT_CONSTANT_BOUNDS.min &&
+    fit.slope <= CONTACT_CONSTANT_BOUNDS.max;
+  return {
+    verdict,
+    rows: publicRows,
+    growth: { measuredMm: measuredGrowthMm, predictedMm: predictedGrowthMm, ratio },
+    contact: believable ? { contactConstant: fit.slope, standardError: fit.slopeError } : null,
+    offsetMm: method === 'poles' && fit ? fit.intercept : anchorMm,
+  };
+}
+
+/** The prediction that a fitted test gives at any pressure, mm, as its tape would read it. */
+export function tapeLengthMm(
+  test: Pick<TapeTest, 'build' | 'wheelLoadKg'>,
+  pressureKpa: number,
+  contactConstant: number = DEFAULT_CONTACT_CONSTANT,
+  offsetMm = 0,
+): number | undefined {
+  const patch = contactPatch(test.build, test.wheelLoadKg, pressureKpa, contactConstant);
+  return patch && patch.lengthMm + offsetMm;
+}

@@ -1,0 +1,53 @@
+/** Standard gravity, m/s². Exact by definition (3rd CGPM, 1901; NIST SP 811, from memory). */
+export const STANDARD_GRAVITY = 9.80665;
+
+const KG_PER_LB = 0.45359237; // exact: international avoirdupois pound
+const MM_PER_INCH = 25.4; // exact: international inch
+const KM_PER_MILE = 1.609344; // exact: international mile
+
+/** One pound-force on a square inch in kPa, from the exact pound, inch and gravity: 6.894757293… */
+const KPA_PER_PSI = (KG_PER_LB * STANDARD_GRAVITY) / (MM_PER_INCH / 1000) ** 2 / 1000;
+
+/**
+ * Every unit a person may choose, as its size in the canonical unit of its quantity
+ * (kPa, kg, mm, km/h). All of them are exact.
+ */
+export const UNITS = {
+  pressure: { kPa: 1, psi: KPA_PER_PSI, bar: 100 },
+  mass: { kg: 1, lb: KG_PER_LB },
+  length: { mm: 1, in: MM_PER_INCH },
+  speed: { kmh: 1, mph: KM_PER_MILE },
+} as const;
+
+export type Quantity = keyof typeof UNITS;
+export type UnitOf<Q extends Quantity> = keyof (typeof UNITS)[Q] & string;
+export type PressureUnit = UnitOf<'pressure'>;
+export type MassUnit = UnitOf<'mass'>;
+export type LengthUnit = UnitOf<'length'>;
+
+const sizeOf = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>): number =>
+  (UNITS[quantity] as Record<string, number>)[unit]!;
+
+/**
+ * A value in a person's unit, as the canonical unit of its quantity.
+ *
+ * @example toCanonical('pressure', 'psi', 36) // 248.2112…
+ */
+export function toCanonical<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, value: number): number {
+  return value * sizeOf(quantity, unit);
+}
+
+/**
+ * A canonical value (kPa, kg, mm, km/h) in a person's unit.
+ *
+ * @example fromCanonical('mass', 'lb', 500) // 1102.3113…
+ */
+export function fromCanonical<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, value: number): number {
+  return value / sizeOf(quantity, unit);
+}
+
+/** Psi to kPa, for the tables of the trade that are kept in psi. */
+export const psi = (value: number): number => toCanonical('pressure', 'psi', value);
+
+/** Inches to mm, for the sizes that sidewalls give in inches. */
+export const inch = (value: number): number => toCanonical('length', 'in', value);
