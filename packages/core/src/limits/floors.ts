@@ -7,12 +7,16 @@ export const FLOORS = [bead, sidewallFlex] as const satisfies readonly Floor[];
 
 export type FloorCode = (typeof FLOORS)[number]['code'];
 
-export interface BindingFloor {
+/** One floor with the pressure it comes to, kPa. */
+export interface FloorValue {
   readonly code: FloorCode;
   readonly pressureKpa: number;
   readonly source: Source;
-  /** Every floor with its own pressure, the binding one among them. */
-  readonly all: readonly { readonly code: FloorCode; readonly pressureKpa: number }[];
+}
+
+/** The floor that binds, with all of them, itself among them. */
+export interface BindingFloor extends FloorValue {
+  readonly all: readonly FloorValue[];
 }
 
 /** The highest of the floors: the one that binds. */

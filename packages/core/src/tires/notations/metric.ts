@@ -10,12 +10,12 @@ import {
 } from './notation';
 
 const PATTERN = new RegExp(
-  String.raw`^(?<prefix>P|LT)?\s*(?<width>\d{1,4})\s*/\s*(?<aspect>\d{1,3})\s*Z?(?<construction>[RDB-])\s*(?<rim>\d{1,2}(?:\.5)?)(?:\s*(?<suffix>C|LT)(?![A-Z]))?` +
+  String.raw`^(?<prefix>P|LT)?\s*(?<width>\d{1,4})\s*/\s*(?<aspect>\d{1,3})\s*Z?(?<construction>[RDB-])\s*(?<rim>\d{1,2}(?:\.5)?)(?<suffix>C|\s*LT)?` +
     SERVICE_PATTERN,
 );
 
 const useOf = (prefix: string | undefined, suffix: string | undefined): TireUse => {
-  if (prefix === 'LT' || suffix === 'LT') return 'lightTruck';
+  if (prefix === 'LT' || suffix?.trim() === 'LT') return 'lightTruck';
   return suffix === 'C' ? 'commercial' : 'passenger';
 };
 

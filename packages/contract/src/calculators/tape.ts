@@ -1,0 +1,30 @@
+import { judgeTape } from '@dunlinmoss/core';
+import { z } from 'zod';
+
+import { contactLengthMm, pressureKpa, wheelLoadKg } from '../quantities';
+import { defineCalculator } from './calculator';
+import { buildOf, measuredContactShape, tireInput } from './shapes';
+
+export const tapeCalculator = defineCalculator({
+  name: 'tape',
+  summary: "Judges contact lengths measured at several pressures and fits the rig's own contact constant",
+  input: z.strictObject({
+    ...tireInput,
+    wheelLoadKg,
+    method: z.enum(['poles', 'marks']),
+    readings: z.array(z.strictObject({ pressureKpa, lengthMm: contactLengthMm })).max(40),
+  }),
+  output: z.strictObject({
+    verdict: z.enum(['tooFewReadings', 'grewAsExpected', 'hardlyGrew', 'moreThanExpected']),
+    rows: z.array(
+      z.strictObject({ pressureKpa: z.number(), lengthMm: z.number(), predictedMm: z.number().nullable() }),
+    ),
+    growth: z.strictObject({ measuredMm: z.number(), predictedMm: z.number(), ratio: z.number() }).nullable(),
+    contact: measuredContactShape.nullable(),
+    offsetMm: z.number(),
+  }),
+  run: (input) => {
+    const { rows, ...result } = judgeTape({ ...input, build: buildOf(input) });
+    return { ...result, rows: [...rows] };
+  },
+});

@@ -1,0 +1,48 @@
+import { GROUND_CODES } from '@dunlinmoss/core';
+import { z } from 'zod';
+
+import { id, pressureKpa, revision, timestamp } from '../quantities';
+import { axlePosition } from './rig';
+import { stamps } from './row';
+
+/** Where an outing stands: nothing set yet, air let out, back at road pressure. */
+export const OUTING_STATES = ['planned', 'lowered', 'closed'] as const;
+
+/** What was decided after driving and testing. */
+export const DECISIONS = ['keep', 'lower', 'higher', 'turnedBack'] as const;
+
+/** One drive on one ground, as a person saves it. */
+export const outing = z
+  .strictObject({
+    id,
+    revision,
+    rigId: id,
+    groundCode: z.enum(GROUND_CODES),
+    title: z.string().trim().max(80),
+    startedAt: timestamp,
+    state: z.enum(OUTING_STATES),
+    /** Cold pressures that were set, one an axle; empty until the air is out. */
+    pressures: z.array(z.strictObject({ position: axlePosition, pressureKpa })).max(2),
+    decision: z.strictObject({ code: z.enum(DECISIONS), note: z.string().trim().max(500) }).nullable(),
+  })
+  .refine(({ state, pressures }) => state !== 'lowered' || pressures.length > 0, {
+    path: ['pressures'],
+    message: 'expected the pressures that were set, because the outing says that air was let out',
+    params: { code: 'pressuresMissing' },
+  })
+  .refine(({ pressures }) => new Set(pressures.map(({ position }) => position)).size === pressures.length, {
+    path: ['pressures'],
+    message: 'expected each axle once',
+    params: { code: 'axleTwice' },
+  });
+
+export const outingRow = outing.safeExtend({
+  ...stamps,
+  /** The rig's name, so that an outing can still be told when its rig is put aside. */
+  rigName: z.string(),
+});
+
+export type Outing = z.infer<typeof outing>;
+export type OutingRow = z.infer<typeof outingRow>;
+export type OutingState = (typeof OUTING_STATES)[number];
+export type DecisionCode = (typeof DECISIONS)[number];

@@ -1,0 +1,16 @@
+import { z } from 'zod';
+
+import { timestamp } from '../quantities';
+
+/** What the server adds to every row it gives back. */
+export const stamps = { createdAt: timestamp, updatedAt: timestamp };
+
+/** One page of a list, in a fixed order. `next` asks for the page after it; null at the end. */
+export const pageOf = <Item extends z.ZodType>(item: Item) =>
+  z.strictObject({ items: z.array(item), next: z.string().nullable() });
+
+/** What every list can be asked for. */
+export const pageQuery = z.strictObject({
+  limit: z.coerce.number().int().min(1).max(100).default(50),
+  after: z.string().max(400).optional(),
+});

@@ -1,0 +1,10 @@
+module.exports = {
+  displayName: 'server',
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/tests/**/*.test.ts'],
+  globalSetup: '<rootDir>/tests/startDatabase.mjs',
+  globalTeardown: '<rootDir>/tests/stopDatabase.mjs',
+  testTimeout: 30_000,
+  transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
+  transformIgnorePatterns: ['/node_modules/'],
+};

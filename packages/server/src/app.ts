@@ -1,0 +1,98 @@
+import { openApi } from '@dunlinmoss/contract/api';
+import compression from 'compression';
+import express, { Router, type Express } from 'express';
+import helmet from 'helmet';
+import type { Pool } from 'mysql2/promise';
+import path from 'node:path';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+
+import { requireOwner } from './owner';
+import { errorHandler, noSuchRoute } from './problems';
+import { createRepositories } from './repositories/repositories';
+import { calculatorRoutes } from './routes/calculators';
+import { exchangeRoutes } from './routes/exchange';
+import { resourceRoutes } from './routes/resources';
+
+/** The largest body a route takes. An import carries everything a person has; all else is one row. */
+const BODY_LIMIT = '100kb';
+const IMPORT_LIMIT = '8mb';
+
+export interface AppParts {
+  readonly pool: Pool;
+  readonly log: Logger;
+  readonly ownerId: string;
+  /** Folder of the built web application; null serves the API alone. */
+  readonly webRoot: string | null;
+}
+
+/** The whole server as one Express application. It keeps no state of its own. */
+export function createApp({ pool, log, ownerId, webRoot }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          // The web target of React Native writes its styles into the page.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          upgradeInsecureRequests: null,
+        },
+      },
+      // Served over plain HTTP on loopback, where these would only get in the way.
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  );
+  app.use(pinoHttp({ logger: log, autoLogging: log.isLevelEnabled('info') }));
+  app.use(compression());
+  app.use('/api/v1', apiRoutes(pool, ownerId));
+  app.use('/api', noSuchRoute);
+  if (webRoot !== null) {
+    app.use(
+      '/_expo',
+      express.static(path.join(webRoot, '_expo'), { immutable: true, maxAge: '365d', fallthrough: false }),
+    );
+    app.use(express.static(webRoot, { maxAge: 0, index: false }));
+    // Every other address is the application's own: reload, back and share work.
+    app.get('/{*path}', (_request, response) => {
+      response.set('Cache-Control', 'no-cache').sendFile(path.join(webRoot, 'index.html'));
+    });
+  }
+  app.use(noSuchRoute);
+  app.use(errorHandler(log));
+  return app;
+}
+
+function apiRoutes(pool: Pool, ownerId: string): Router {
+  const repositories = createRepositories(pool);
+  const description = openApi();
+  const api = Router();
+  api.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  api.get('/openapi.json', (_request, response) => {
+    response.json(description);
+  });
+  api.get('/health', async (_request, response) => {
+    await pool.query('SELECT 1');
+    response.json({ ok: true });
+  });
+  api.use(requireOwner(ownerId));
+  // Any media type is read as JSON: a form or a text that is none is refused as unreadable instead of as empty.
+  api.use('/import', express.json({ limit: IMPORT_LIMIT, type: () => true }));
+  api.use(express.json({ limit: BODY_LIMIT, type: () => true }));
+  api.use('/calc', calculatorRoutes());
+  api.use(exchangeRoutes(pool, repositories));
+  api.use(resourceRoutes(repositories));
+  return api;
+}

@@ -1,0 +1,83 @@
+import { createHash } from 'node:crypto';
+import { readdir, readFile } from 'node:fs/promises';
+import path from 'node:path';
+
+import mysql, { type RowDataPacket } from 'mysql2/promise';
+import { Umzug } from 'umzug';
+
+import type { DatabaseConfig } from '../config';
+
+export const MIGRATIONS_FOLDER = path.resolve(__dirname, '../../migrations');
+const NAME = /^(\d{4})_[a-z0-9_]+\.sql$/;
+const LOCK_SECONDS = 60;
+
+/** The migration files in order. Refuses names out of form and gaps in the numbers. */
+export async function migrationFiles(folder: string): Promise<string[]> {
+  const files = (await readdir(folder)).filter((name) => name.endsWith('.sql')).sort();
+  files.forEach((file, index) => {
+    const expected = String(index + 1).padStart(4, '0');
+    if (NAME.exec(file)?.[1] !== expected) {
+      throw new Error(`Migration ${file}: expected a name like ${expected}_what_it_does.sql, without a gap`);
+    }
+  });
+  return files;
+}
+
+const hashOf = (sql: string): string => createHash('sha256').update(sql).digest('hex');
+
+/**
+ * Brings the database to the newest migration, in order, each once, under a lock so that two servers starting
+ * together do it one after the other. A file that changed after it ran is refused.
+ */
+export async function migrate(config: DatabaseConfig, folder = MIGRATIONS_FOLDER): Promise<string[]> {
+  const files = await migrationFiles(folder);
+  // Several statements in one file need this, and nothing else in the server may have it.
+  const connection = await mysql.createConnection({ ...config, timezone: 'Z', multipleStatements: true });
+  try {
+    const lock = `${config.database}_migrations`;
+    const [[locked]] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS held', [lock, LOCK_SECONDS]);
+    if (locked?.held !== 1) throw new Error(`Another server held the migration lock for ${LOCK_SECONDS} s`);
+    await connection.query(
+      `CREATE TABLE IF NOT EXISTS migrations (
+         name VARCHAR(120) CHARACTER SET ascii COLLATE ascii_bin NOT NULL PRIMARY KEY,
+         hash CHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+         applied_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
+       ) ENGINE = InnoDB`,
+    );
+    const [applied] = await connection.query<RowDataPacket[]>('SELECT name, hash FROM migrations ORDER BY name');
+    const contents = new Map(
+      await Promise.all(files.map(async (name) => [name, await readFile(path.join(folder, name), 'utf8')] as const)),
+    );
+    for (const { name, hash } of applied) {
+      const sql = contents.get(name);
+      if (sql === undefined) throw new Error(`Migration ${name} has run here, but its file is gone`);
+      if (hashOf(sql) !== hash) throw new Error(`Migration ${name} was changed after it ran; add a new one instead`);
+    }
+
+    const umzug = new Umzug({
+      migrations: files.map((name) => ({
+        name,
+        up: async () => {
+          await connection.query(contents.get(name)!);
+        },
+      })),
+      storage: {
+        executed: async () => applied.map((row) => String(row.name)),
+        logMigration: async ({ name }) => {
+          await connection.query('INSERT INTO migrations (name, hash) VALUES (?, ?)', [
+            name,
+            hashOf(contents.get(name)!),
+          ]);
+        },
+        unlogMigration: async () => {
+          throw new Error('Migrations only go forward');
+        },
+      },
+      logger: undefined,
+    });
+    const done = await umzug.up();
+    return done.map(({ name }) => name);
+  } finally {
+    await connection.end();
+  }
+}

@@ -1,0 +1,63 @@
+import { createServer } from 'node:http';
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+
+import type { Pool } from 'mysql2/promise';
+import { pino } from 'pino';
+
+import { createApp } from './app';
+import { readConfig, type Config } from './config';
+import { migrate } from './db/migrate';
+import { createPool, isDatabaseAway } from './db/pool';
+
+const START_TRIES = 30;
+
+/** The database may still be on its way up when we start: wait for it half a minute before giving up. */
+async function migrateWhenThere({ database }: Config): Promise<void> {
+  for (let run = 1; ; run += 1) {
+    try {
+      await migrate(database);
+      return;
+    } catch (error) {
+      if (!isDatabaseAway(error) || run === START_TRIES) throw error;
+      await sleep(1_000);
+    }
+  }
+}
+
+const ensureOwner = (pool: Pool, ownerId: string) => pool.query('INSERT IGNORE INTO owners (id) VALUES (?)', [ownerId]);
+
+async function main(): Promise<void> {
+  const config = readConfig(process.env);
+  const log = pino({ level: config.logLevel });
+  await migrateWhenThere(config);
+  const pool = createPool(config.database);
+  await ensureOwner(pool, config.ownerId);
+
+  const webRoot = existsSync(path.join(config.webRoot, 'index.html')) ? config.webRoot : null;
+  const server = createServer(createApp({ pool, log, ownerId: config.ownerId, webRoot }));
+  server.requestTimeout = 30_000; // ms
+  server.headersTimeout = 10_000; // ms
+  server.listen(config.port, config.host, () => {
+    process.send?.('listening');
+  });
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    const reason = error.code === 'EADDRINUSE' ? `port ${config.port} is in use` : error.message;
+    process.stderr.write(`The server can't listen: ${reason}\n`);
+    process.exit(1);
+  });
+
+  const stop = (): void => {
+    server.close(() => void pool.end().finally(() => process.exit(0)));
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(0), 3_000).unref();
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+});

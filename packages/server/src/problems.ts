@@ -1,0 +1,74 @@
+import { fieldProblems, type FieldProblem, type Problem, type ProblemCode } from '@dunlinmoss/contract';
+import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
+import type { Logger } from 'pino';
+import { ZodError } from 'zod';
+
+import { isDatabaseAway, isMissingReference } from './db/pool';
+import { BadCursor } from './repositories/versioned';
+
+const TITLES: Record<ProblemCode, { readonly status: number; readonly title: string }> = {
+  invalid: { status: 400, title: 'Some fields are not as expected' },
+  malformedJson: { status: 400, title: 'The body is not readable JSON' },
+  bodyTooLarge: { status: 413, title: 'The body is larger than this server takes' },
+  notFound: { status: 404, title: 'There is nothing here' },
+  staleRevision: { status: 409, title: 'This was saved again since you read it' },
+  missingReference: { status: 400, title: 'It points at something that is not here' },
+  databaseAway: { status: 503, title: 'The database cannot be reached just now; nothing was saved' },
+  internal: { status: 500, title: 'Something went wrong on this server; nothing was saved' },
+};
+
+/** A refusal that a route throws; the one error handler below turns it into problem details. */
+export class Refusal extends Error {
+  constructor(
+    readonly code: ProblemCode,
+    readonly details: { readonly fields?: FieldProblem[]; readonly present?: unknown } = {},
+  ) {
+    super(code);
+  }
+}
+
+function send(response: Response, { code, details }: Refusal): void {
+  const { status, title } = TITLES[code];
+  const body: Problem = { type: `urn:dunlinmoss:problem:${code}`, title, status, code, ...details };
+  if (code === 'databaseAway') response.set('Retry-After', '5');
+  response.status(status).type('application/problem+json').send(JSON.stringify(body));
+}
+
+/** What an error means to the person who asked. Anything unknown is ours, and its details stay in the log. */
+function refusalOf(error: unknown): Refusal {
+  if (error instanceof Refusal) return error;
+  if (error instanceof ZodError) return new Refusal('invalid', { fields: fieldProblems(error) });
+  if (error instanceof BadCursor) {
+    const field = { path: '/after', code: 'badCursor', message: 'Expected the `next` of an earlier page' };
+    return new Refusal('invalid', { fields: [field] });
+  }
+  if (isDatabaseAway(error)) return new Refusal('databaseAway');
+  if (isMissingReference(error)) return new Refusal('missingReference');
+  if (typeof error === 'object' && error !== null && 'type' in error) {
+    if (error.type === 'entity.too.large') return new Refusal('bodyTooLarge');
+    // Everything else the body parser throws is about a body it could not read.
+    if (typeof error.type === 'string' && /^(entity|encoding|charset|request)\./.test(error.type)) {
+      return new Refusal('malformedJson');
+    }
+  }
+  if (error instanceof URIError) return new Refusal('notFound');
+  return new Refusal('internal');
+}
+
+export const noSuchRoute: RequestHandler = () => {
+  throw new Refusal('notFound');
+};
+
+/** The one place where errors become answers. */
+export const errorHandler =
+  (log: Logger): ErrorRequestHandler =>
+  (error: unknown, request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const refusal = refusalOf(error);
+    if (refusal.code === 'internal') log.error({ err: error, method: request.method, url: request.url }, 'unexpected');
+    if (refusal.code === 'databaseAway') log.warn({ reason: (error as Error).message }, 'database away');
+    send(response, refusal);
+  };

@@ -1,0 +1,36 @@
+import { tapeDetails, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
+import type { Pool } from 'mysql2/promise';
+
+import { versioned } from './versioned';
+
+export const proofTestRepository = (pool: Pool) =>
+  versioned<BodyOf<'tests'>, RowOf<'tests'>, QueryOf<'tests'>>(pool, {
+    table: 'proof_tests',
+    order: { column: 'performed_at', direction: 'DESC' },
+    columns: ({ rigId, outingId, kind, performedAt, details }) => ({
+      rig_id: rigId,
+      outing_id: outingId,
+      kind,
+      performed_at: new Date(performedAt),
+      details: JSON.stringify(details),
+    }),
+
+    filter({ rigId, outingIds }) {
+      const parts = [
+        ...(rigId ? [{ sql: ' AND rig_id = ?', value: rigId }] : []),
+        ...(outingIds ? [{ sql: ' AND outing_id IN (?)', value: outingIds }] : []),
+      ];
+      return { sql: parts.map(({ sql }) => sql).join(''), values: parts.map(({ value }) => value) };
+    },
+
+    async read(_connection, _ownerId, rows) {
+      return rows.map((row) => ({
+        rigId: row.rig_id,
+        outingId: row.outing_id,
+        kind: row.kind,
+        performedAt: row.performed_at.toISOString(),
+        // What is in it is guarded on the way out as it was on the way in.
+        details: tapeDetails.parse(row.details),
+      }));
+    },
+  });

@@ -1,0 +1,17 @@
+import type { BodyOf, QueryOf, ResourceName, RowOf } from '@dunlinmoss/contract';
+import type { Pool } from 'mysql2/promise';
+
+import { outingRepository } from './outings';
+import { proofTestRepository } from './proofTests';
+import { rigRepository } from './rigs';
+import type { Repository } from './versioned';
+
+export type Repositories = {
+  readonly [Name in ResourceName]: Repository<BodyOf<Name>, RowOf<Name>, QueryOf<Name>>;
+};
+
+export const createRepositories = (pool: Pool): Repositories => ({
+  rigs: rigRepository(pool),
+  outings: outingRepository(pool),
+  tests: proofTestRepository(pool),
+});

@@ -1,0 +1,56 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
+
+import mysql from 'mysql2/promise';
+
+import { readConfig } from '../src/config';
+import { migrate, migrationFiles } from '../src/db/migrate';
+
+const database = readConfig(process.env).database;
+let folder: string;
+const write = (name: string, sql: string) => writeFile(path.join(folder, name), sql);
+
+beforeEach(async () => {
+  folder = await mkdtemp(path.join(os.tmpdir(), 'dunlinmoss-migrations-'));
+});
+afterEach(() => rm(folder, { recursive: true }));
+
+describe('migrationFiles', () => {
+  it.each([
+    ['a gap', ['0001_a.sql', '0003_c.sql'], '0003_c.sql'],
+    ['a number used twice', ['0001_a.sql', '0001_b.sql'], '0001_b.sql'],
+    ['a name out of form', ['0001_A.sql'], '0001_A.sql'],
+    ['a start other than 1', ['0002_b.sql'], '0002_b.sql'],
+  ])('refuses %s', async (_, names, told) => {
+    for (const name of names) await write(name, 'SELECT 1');
+    await expect(migrationFiles(folder)).rejects.toThrow(told);
+  });
+});
+
+describe('migrate', () => {
+  it('runs each file once, refuses a changed or a missing one, and two at a time are one', async () => {
+    const connection = await mysql.createConnection(database);
+    await connection.query('DROP TABLE IF EXISTS migrations_aside, aside');
+    await connection.query(
+      'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) PRIMARY KEY, hash CHAR(64) NOT NULL, applied_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3))',
+    );
+    await connection.query('RENAME TABLE migrations TO migrations_aside');
+    try {
+      await write('0001_one.sql', 'CREATE TABLE aside (n INT);\nINSERT INTO aside VALUES (1);');
+      const runs = await Promise.all([migrate(database, folder), migrate(database, folder)]);
+      expect(runs.flat()).toEqual(['0001_one.sql']);
+      const [rows] = await connection.query('SELECT n FROM aside');
+      expect(rows).toEqual([{ n: 1 }]);
+
+      await write('0001_one.sql', 'CREATE TABLE aside (n BIGINT)');
+      await expect(migrate(database, folder)).rejects.toThrow('changed after it ran');
+      await rm(path.join(folder, '0001_one.sql'));
+      await expect(migrate(database, folder)).rejects.toThrow('its file is gone');
+    } finally {
+      await connection.query('DROP TABLE IF EXISTS migrations, aside');
+      await connection.query('RENAME TABLE migrations_aside TO migrations');
+      await connection.end();
+    }
+  });
+});

@@ -1,0 +1,14 @@
+import { mkdtempSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+
+import { startDatabase } from '../../../scripts/database.mjs';
+
+/** A real MariaDB of the tests' own, in a folder that goes with it. */
+export default async function setUp() {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-server-tests-'));
+  const database = await startDatabase({ folder, name: 'dunlinmoss_test' });
+  globalThis.__database = database;
+  globalThis.__databaseFolder = folder;
+  Object.assign(process.env, database.env);
+}

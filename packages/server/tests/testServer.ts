@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+
+import type { Outing, ProofTest, Rig } from '@dunlinmoss/contract';
+import type { Express } from 'express';
+import type { Pool } from 'mysql2/promise';
+import { pino } from 'pino';
+
+import { createApp } from '../src/app';
+import { readConfig, type Config } from '../src/config';
+import { migrate } from '../src/db/migrate';
+import { createPool } from '../src/db/pool';
+
+export interface TestServer {
+  readonly config: Config;
+  readonly pool: Pool;
+  readonly app: Express;
+  /** The same server for another person. */
+  readonly as: (ownerId: string) => Express;
+}
+
+/** A server over the tests' database, for an owner of its own, so that test files don't meet. */
+export async function testServer(): Promise<TestServer> {
+  const config = readConfig({ ...process.env, DUNLINMOSS_OWNER: randomUUID() });
+  await migrate(config.database);
+  const pool = createPool(config.database);
+  const log = pino({ level: process.env.DUNLINMOSS_LOG ?? 'silent' });
+  const as = (ownerId: string): Express => createApp({ pool, log, ownerId, webRoot: null });
+  await pool.query('INSERT INTO owners (id) VALUES (?)', [config.ownerId]);
+  return { config, pool, as, app: as(config.ownerId) };
+}
+
+export const aRig = (change: Partial<Rig> = {}): Rig => ({
+  id: randomUUID(),
+  revision: 0,
+  family: 'fourWheel',
+  name: 'Curlew',
+  beadLocks: false,
+  axles: (['front', 'rear'] as const).map((position) => ({
+    position,
+    tireMarking: '265/65R17 112T',
+    loadRange: 'standard',
+    placardKpa: 240,
+    loadsFrom: 'axle',
+    leftLoadKg: 580,
+    rightLoadKg: 580,
+  })),
+  ...change,
+});
+
+export const anOuting = (rigId: string, change: Partial<Outing> = {}): Outing => ({
+  id: randomUUID(),
+  revision: 0,
+  rigId,
+  groundCode: 'softSand',
+  title: 'Samphire Flat',
+  startedAt: '2026-05-02T07:10:00.000Z',
+  state: 'planned',
+  pressures: [],
+  decision: null,
+  ...change,
+});
+
+export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest => ({
+  id: randomUUID(),
+  revision: 0,
+  rigId,
+  outingId: null,
+  performedAt: '2026-05-02T08:00:00.000Z',
+  kind: 'tape',
+  details: {
+    wheel: 'frontLeft',
+    tireMarking: '265/65R17 112T',
+    loadRange: 'standard',
+    wheelLoadKg: 580,
+    surface: 'firm',
+    method: 'marks',
+    readings: [{ pressureKpa: 240, lengthMm: 165 }],
+  },
+  ...change,
+});

@@ -1,0 +1,72 @@
+import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+
+import { startDatabase } from './database.mjs';
+import { freePort } from './ports.mjs';
+import { ROOT } from './prepare.mjs';
+import { PlainError } from './say.mjs';
+
+const DEMO = path.join(ROOT, 'demo/ravelsey.json');
+
+/** Starts the API and web server and waits until it listens. */
+export function startServer({ port, databaseEnv, env = {} }) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', path.join(ROOT, 'packages/server/src/main.ts')], {
+      cwd: ROOT,
+      env: { ...process.env, ...databaseEnv, ...env, DUNLINMOSS_PORT: String(port) },
+      stdio: ['ignore', 'inherit', 'pipe', 'ipc'],
+      detached: true,
+    });
+    let trouble = '';
+    child.stderr.on('data', (part) => {
+      trouble += part;
+      process.stderr.write(part);
+    });
+    child.once('message', () => resolve({ stop: () => stopProcess(child), child }));
+    child.once('exit', (code) => reject(new PlainError(trouble.trim() || `The server ended with code ${code}.`)));
+  });
+}
+
+function stopProcess(child) {
+  if (child.exitCode !== null) return Promise.resolve();
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGTERM');
+  return ended;
+}
+
+/** Loads the invented estate through the product's own import, when nothing is kept yet. */
+async function loadDemo(address) {
+  const rigs = await (await fetch(`${address}/api/v1/rigs?limit=1`)).json();
+  if (rigs.items.length > 0) return;
+  const response = await fetch(`${address}/api/v1/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: readFileSync(DEMO),
+  });
+  if (!response.ok) throw new PlainError(`The demo data was refused: ${await response.text()}`);
+}
+
+/** The whole product on loopback: database, server, demo data where empty. */
+export async function startProduct({ folder, port, databasePort, demo = true, env }) {
+  const database = await startDatabase({ folder, port: databasePort });
+  try {
+    const chosenPort = port ?? (await freePort());
+    const server = await startServer({ port: chosenPort, databaseEnv: database.env, env });
+    const address = `http://127.0.0.1:${chosenPort}`;
+    if (demo) await loadDemo(address);
+    return {
+      address,
+      port: chosenPort,
+      database,
+      server,
+      async stop() {
+        await server.stop();
+        await database.stop();
+      },
+    };
+  } catch (error) {
+    await database.stop();
+    throw error;
+  }
+}

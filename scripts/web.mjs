@@ -1,0 +1,63 @@
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+
+import { ROOT } from './prepare.mjs';
+import { PlainError, say } from './say.mjs';
+
+export const WEB_ROOT = path.join(ROOT, 'packages/app/dist');
+const STAMP = path.join(WEB_ROOT, '.source-hash');
+
+function* filesBelow(folder) {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const file = path.join(folder, entry.name);
+    if (entry.isDirectory()) yield* filesBelow(file);
+    else yield file;
+  }
+}
+
+/** A hash over everything that goes into the web build. */
+function sourceHash() {
+  const hash = createHash('sha256');
+  const sources = [
+    ...['core/src', 'contract/src', 'app/src', 'app/public'].map((folder) => path.join(ROOT, 'packages', folder)),
+  ].flatMap((folder) => (existsSync(folder) ? [...filesBelow(folder)] : []));
+  const settings = ['app.json', 'package.json', 'metro.config.js', 'babel.config.js'].map((name) =>
+    path.join(ROOT, 'packages/app', name),
+  );
+  for (const file of [...sources, ...settings, path.join(ROOT, 'package-lock.json')].sort()) {
+    if (/\.test\.tsx?$/.test(file) || !existsSync(file)) continue;
+    hash.update(path.relative(ROOT, file)).update(readFileSync(file));
+  }
+  return hash.digest('hex');
+}
+
+/** Exports an Expo application for the web and gives back what it printed. */
+export function exportWeb(folder, output) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(
+      process.execPath,
+      [path.join(ROOT, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--output-dir', output],
+      {
+        cwd: folder,
+        env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
+      },
+    );
+    let text = '';
+    child.stdout.on('data', (part) => (text += part));
+    child.stderr.on('data', (part) => (text += part));
+    child.once('exit', (code) =>
+      code === 0 ? resolve(text) : reject(new PlainError(`The web build failed:\n${text}`)),
+    );
+  });
+}
+
+/** Builds the web application when a source of it has changed since the last build. */
+export async function ensureWeb() {
+  const hash = sourceHash();
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return;
+  say('Building the web application (a minute or two, when it has changed) …');
+  await exportWeb(path.join(ROOT, 'packages/app'), WEB_ROOT);
+  writeFileSync(STAMP, hash);
+}
