@@ -14,7 +14,7 @@ const PATTERN = new RegExp(
     SERVICE_PATTERN,
 );
 
-const useOf = (prefix: string | undefined, suffix: string | undefined): TireUse => {
+const wornBy = (prefix: string | undefined, suffix: string | undefined): TireUse => {
   if (prefix === 'LT' || suffix?.trim() === 'LT') return 'lightTruck';
   return suffix === 'C' ? 'commercial' : 'passenger';
 };
@@ -29,7 +29,7 @@ export const metric: Notation = {
     return finishTire(
       {
         notation: 'metric',
-        use: useOf(parts.prefix, parts.suffix),
+        use: wornBy(parts.prefix, parts.suffix),
         construction: readConstruction(parts.construction!),
         sectionWidthMm: Number(parts.width),
         aspectPercent: Number(parts.aspect),

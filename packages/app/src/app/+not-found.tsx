@@ -1,0 +1,13 @@
+import { useRouter } from 'expo-router';
+
+import { Page } from '../pieces/Page';
+import { Empty } from '../pieces/States';
+
+export default function NotFound() {
+  const router = useRouter();
+  return (
+    <Page title="Nothing here">
+      <Empty text="This address leads nowhere." action={{ label: 'Go to Today', onPress: () => router.replace('/') }} />
+    </Page>
+  );
+}

@@ -1,0 +1,1 @@
+export { OutingPlace as default } from '../../places/book/OutingPlace';

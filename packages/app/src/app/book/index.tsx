@@ -1,0 +1,1 @@
+export { BookPlace as default } from '../../places/book/BookPlace';

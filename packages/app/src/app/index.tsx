@@ -1,0 +1,1 @@
+export { TodayPlace as default } from '../places/today/TodayPlace';

@@ -1,0 +1,1 @@
+export { ProofPlace as default } from '../../places/proof/ProofPlace';

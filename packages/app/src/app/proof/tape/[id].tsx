@@ -1,0 +1,1 @@
+export { TapePlace as default } from '../../../places/proof/TapePlace';

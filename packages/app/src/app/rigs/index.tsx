@@ -1,0 +1,1 @@
+export { RigsPlace as default } from '../../places/rigs/RigsPlace';

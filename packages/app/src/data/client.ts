@@ -1,0 +1,45 @@
+import { problem, type Problem } from '@dunlinmoss/contract';
+
+import { createStore } from './store';
+
+const API = '/api/v1';
+const TIMEOUT_MS = 10_000;
+
+/** Whether the last answer came from a server with its database: false means that we are on our own. */
+export const reachStore = createStore(true);
+
+/** The server could not be reached, or said that its database is away. Worth trying again. */
+export class Away extends Error {}
+
+/** The server refused, and trying again will not help. */
+export class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.title);
+  }
+}
+
+/** One request. Throws `Away` or `Refused`; gives undefined for an answer without a body. */
+export async function request(method: string, path: string, body?: unknown): Promise<unknown> {
+  let response: Response;
+  try {
+    response = await fetch(API + path, {
+      method,
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      signal: AbortSignal.timeout(TIMEOUT_MS),
+    });
+  } catch {
+    reachStore.set(false);
+    throw new Away('No answer from the server');
+  }
+  if (response.ok) {
+    reachStore.set(true);
+    return response.status === 204 ? undefined : response.json();
+  }
+  const told = problem.safeParse(await response.json().catch(() => undefined));
+  if (!told.success || told.data.status >= 500) {
+    reachStore.set(false);
+    throw new Away(told.success ? told.data.title : `Status ${response.status}`);
+  }
+  reachStore.set(true);
+  throw new Refused(told.data);
+}

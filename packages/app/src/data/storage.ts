@@ -1,0 +1,18 @@
+/** Small text kept on this device. A browser that refuses to keep anything costs a person their drafts, not the app. */
+export function readStored<T>(key: string): T | undefined {
+  try {
+    const text = globalThis.localStorage?.getItem(`dunlinmoss:${key}`);
+    return text === null || text === undefined ? undefined : (JSON.parse(text) as T);
+  } catch {
+    return undefined;
+  }
+}
+
+export function writeStored(key: string, value: unknown): void {
+  try {
+    if (value === undefined) globalThis.localStorage?.removeItem(`dunlinmoss:${key}`);
+    else globalThis.localStorage?.setItem(`dunlinmoss:${key}`, JSON.stringify(value));
+  } catch {
+    // Private windows and full disks: see above.
+  }
+}

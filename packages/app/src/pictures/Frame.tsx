@@ -1,0 +1,26 @@
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import Svg from 'react-native-svg';
+
+interface FrameProps {
+  readonly width: number;
+  readonly height: number;
+  /** What the picture says, for those who don't see it. */
+  readonly label: string;
+  readonly children: ReactNode;
+}
+
+/** A drawing of fixed proportions, as wide as there is room, never blown up past half as much again. */
+export function Frame({ width, height, label, children }: FrameProps) {
+  return (
+    <View role="img" aria-label={label} style={[styles.frame, { maxWidth: width * 1.5, aspectRatio: width / height }]}>
+      <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`}>
+        {children}
+      </Svg>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  frame: { width: '100%', alignSelf: 'center' },
+});

@@ -1,0 +1,133 @@
+import { G, Line, Path, Text as SvgText } from 'react-native-svg';
+
+import type { Units } from '../data/preferences';
+import type { Palette } from '../theme/palette';
+import { FACES } from '../theme/type';
+import { length, pressure } from '../words/format';
+import { contactOutline } from './contactOutline';
+import { Frame } from './Frame';
+import { scaleBar } from './scaleBar';
+
+export interface PrintOutline {
+  readonly pressureKpa: number;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+}
+
+export interface PrintAxle {
+  readonly name: string;
+  readonly road: PrintOutline;
+  readonly start: PrintOutline;
+}
+
+interface PrintProps {
+  readonly axles: readonly PrintAxle[];
+  readonly units: Units;
+  readonly palette: Palette;
+}
+
+const CELL = 170;
+const DRAWN = 190;
+const TOP = 30;
+const CENTRE = TOP + DRAWN / 2;
+const HEIGHT = 290;
+
+/** The print: where the tire stands at road pressure and at this one, nested like contour lines, one scale for both axles. */
+export function Print({ axles, units, palette }: PrintProps) {
+  const width = CELL * axles.length;
+  const longest = Math.max(...axles.flatMap(({ road, start }) => [road.lengthMm, start.lengthMm]));
+  const widest = Math.max(...axles.map(({ start }) => start.widthMm));
+  const pxPerMm = Math.min(DRAWN / longest, (CELL - 44) / widest);
+  const bar = scaleBar(units.length, (CELL - 50) / pxPerMm);
+  const barPx = bar.lengthMm * pxPerMm;
+
+  const label = axles
+    .map(
+      ({ name, road, start }) =>
+        `${name}: ${length(start.lengthMm, units)} long at ${pressure(start.pressureKpa, units)}, ${length(road.lengthMm, units)} at ${pressure(road.pressureKpa, units)}`,
+    )
+    .join('; ');
+
+  return (
+    <Frame width={width} height={HEIGHT} label={`Contact print. ${label}`}>
+      {axles.map(({ name, road, start }, index) => {
+        const centre = CELL * index + CELL / 2;
+        const side = centre + (start.widthMm * pxPerMm) / 2 + 10;
+        const half = (start.lengthMm * pxPerMm) / 2;
+        return (
+          <G key={name}>
+            <SvgText x={centre} y={16} textAnchor="middle" fontFamily={FACES.strong} fontSize={15} fill={palette.ink}>
+              {name}
+            </SvgText>
+            <Path
+              d={contactOutline(centre, CENTRE, start.lengthMm * pxPerMm, start.widthMm * pxPerMm)}
+              fill={palette.mossWash}
+              stroke={palette.moss}
+              strokeWidth={2.5}
+            />
+            <Path
+              d={contactOutline(centre, CENTRE, road.lengthMm * pxPerMm, road.widthMm * pxPerMm)}
+              fill="none"
+              stroke={palette.ink}
+              strokeWidth={1.5}
+              strokeDasharray="5 4"
+            />
+            <Path
+              d={`M${side - 4},${CENTRE - half} h8 m-4,0 v${2 * half} m-4,0 h8`}
+              stroke={palette.muted}
+              strokeWidth={1}
+              fill="none"
+            />
+            <SvgText
+              x={centre}
+              y={CENTRE - 4}
+              textAnchor="middle"
+              fontFamily={FACES.number}
+              fontSize={19}
+              fill={palette.ink}
+            >
+              {length(start.lengthMm, units)}
+            </SvgText>
+            <SvgText
+              x={centre}
+              y={CENTRE + 15}
+              textAnchor="middle"
+              fontFamily={FACES.text}
+              fontSize={13}
+              fill={palette.ink}
+            >
+              {`at ${pressure(start.pressureKpa, units)}`}
+            </SvgText>
+            <SvgText
+              x={centre}
+              y={TOP + DRAWN + 20}
+              textAnchor="middle"
+              fontFamily={FACES.text}
+              fontSize={13}
+              fill={palette.ink}
+            >
+              {`road ${pressure(road.pressureKpa, units)}: ${length(road.lengthMm, units)}`}
+            </SvgText>
+          </G>
+        );
+      })}
+      <Path
+        d={`M${width / 2 - barPx / 2},${HEIGHT - 30} v8 h${barPx} v-8`}
+        stroke={palette.ink}
+        strokeWidth={2}
+        fill="none"
+      />
+      <Line x1={width / 2} x2={width / 2} y1={HEIGHT - 26} y2={HEIGHT - 22} stroke={palette.ink} strokeWidth={1} />
+      <SvgText
+        x={width / 2}
+        y={HEIGHT - 6}
+        textAnchor="middle"
+        fontFamily={FACES.text}
+        fontSize={13}
+        fill={palette.ink}
+      >
+        {bar.label}
+      </SvgText>
+    </Frame>
+  );
+}

@@ -1,0 +1,242 @@
+import { fromCanonical } from '@dunlinmoss/core';
+import { scaleLinear } from 'd3-scale';
+import { useId } from 'react';
+import { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
+
+import type { Units } from '../data/preferences';
+import type { Palette } from '../theme/palette';
+import { FACES } from '../theme/type';
+import { number, pressure } from '../words/format';
+import { Frame } from './Frame';
+import { spread } from './spread';
+import { useTween } from './useTween';
+
+export interface StaffAxle {
+  readonly name: string;
+  readonly startKpa: number;
+  readonly lowKpa: number;
+  readonly highKpa: number;
+  readonly floorKpa: number;
+  readonly roadKpa: number;
+}
+
+interface StaffProps {
+  readonly axles: readonly StaffAxle[];
+  readonly units: Units;
+  readonly palette: Palette;
+}
+
+const WIDTH = 340;
+const TOP = 26;
+const BOTTOM = 296;
+const HEIGHT = 306;
+const BOARD = { left: 141, right: 199 };
+const LANE = 42;
+const LABEL_GAP = 23;
+
+/**
+ * The staff: pressure as water on a graduated board, a lane for each axle. The window of the ground is the band beside
+ * the lane, the floor its hatched foot, road pressure the mark above.
+ */
+export function Staff({ axles, units, palette }: StaffProps) {
+  const hatch = `hatch${useId().replace(/\W/g, '')}`;
+  const top = Math.max(...axles.map(({ roadKpa }) => roadKpa)) * 1.08;
+  const y = scaleLinear().domain([0, top]).range([BOTTOM, TOP]);
+  const inUnit = scaleLinear()
+    .domain([0, fromCanonical('pressure', units.pressure, top)])
+    .range([BOTTOM, TOP]);
+  const levels = useTween(axles.map(({ startKpa }) => startKpa));
+  const majors = inUnit.ticks(8);
+  const minors = inUnit.ticks(32);
+
+  const label = axles
+    .map(
+      (axle) =>
+        `${axle.name} ${pressure(axle.startKpa, units)}, window ${pressure(axle.lowKpa, units)} to ${pressure(axle.highKpa, units)}, floor ${pressure(axle.floorKpa, units)}, road ${pressure(axle.roadKpa, units)}`,
+    )
+    .join('; ');
+
+  return (
+    <Frame width={WIDTH} height={HEIGHT} label={`Staff. ${label}`}>
+      <Defs>
+        <Pattern id={hatch} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <Line x1={0} y1={0} x2={0} y2={6} stroke={palette.rust} strokeWidth={2.4} />
+        </Pattern>
+      </Defs>
+      {axles.map((axle, index) => (
+        <Lane
+          key={axle.name}
+          axle={axle}
+          level={levels[index]!}
+          side={index === 0 ? 'left' : 'right'}
+          y={y}
+          hatch={`url(#${hatch})`}
+          units={units}
+          palette={palette}
+        />
+      ))}
+      <Rect
+        x={BOARD.left}
+        y={TOP - 8}
+        width={BOARD.right - BOARD.left}
+        height={BOTTOM - TOP + 8}
+        fill={palette.card}
+        stroke={palette.ink}
+        strokeWidth={1.5}
+      />
+      {minors.map((tick) => (
+        <G key={tick}>
+          <Line
+            x1={BOARD.left}
+            x2={BOARD.left + 5}
+            y1={inUnit(tick)}
+            y2={inUnit(tick)}
+            stroke={palette.muted}
+            strokeWidth={1}
+          />
+          <Line
+            x1={BOARD.right - 5}
+            x2={BOARD.right}
+            y1={inUnit(tick)}
+            y2={inUnit(tick)}
+            stroke={palette.muted}
+            strokeWidth={1}
+          />
+        </G>
+      ))}
+      {majors.map((tick) => (
+        <G key={tick}>
+          <Line
+            x1={BOARD.left}
+            x2={BOARD.left + 11}
+            y1={inUnit(tick)}
+            y2={inUnit(tick)}
+            stroke={palette.ink}
+            strokeWidth={2}
+          />
+          <Line
+            x1={BOARD.right - 11}
+            x2={BOARD.right}
+            y1={inUnit(tick)}
+            y2={inUnit(tick)}
+            stroke={palette.ink}
+            strokeWidth={2}
+          />
+          {tick > 0 && (
+            <SvgText
+              x={(BOARD.left + BOARD.right) / 2}
+              y={inUnit(tick) + 5}
+              textAnchor="middle"
+              fontFamily={FACES.number}
+              fontSize={14}
+              fill={palette.ink}
+            >
+              {String(tick)}
+            </SvgText>
+          )}
+        </G>
+      ))}
+      <SvgText
+        x={(BOARD.left + BOARD.right) / 2}
+        y={12}
+        textAnchor="middle"
+        fontFamily={FACES.strong}
+        fontSize={13}
+        fill={palette.muted}
+      >
+        {units.pressure}
+      </SvgText>
+    </Frame>
+  );
+}
+
+interface LaneProps {
+  readonly axle: StaffAxle;
+  readonly level: number;
+  readonly side: 'left' | 'right';
+  readonly y: (kpa: number) => number;
+  readonly hatch: string;
+  readonly units: Units;
+  readonly palette: Palette;
+}
+
+function Lane({ axle, level, side, y, hatch, units, palette }: LaneProps) {
+  const left = side === 'left';
+  const laneX = left ? BOARD.left - LANE : BOARD.right;
+  const outer = left ? laneX : laneX + LANE;
+  const away = left ? -1 : 1;
+  const textX = outer + away * 22;
+  const anchor = left ? 'end' : 'start';
+
+  const marks = [
+    { kpa: axle.roadKpa, text: `road ${number('pressure', units.pressure, axle.roadKpa)}`, strong: false },
+    { kpa: axle.startKpa, text: `${axle.name} ${number('pressure', units.pressure, axle.startKpa)}`, strong: true },
+    { kpa: axle.floorKpa, text: `floor ${number('pressure', units.pressure, axle.floorKpa)}`, strong: false },
+  ];
+  const places = spread(
+    marks.map(({ kpa }) => y(kpa)),
+    LABEL_GAP,
+    TOP - 8,
+    BOTTOM - 4,
+  );
+  // Never so thin that a window of one number can't be seen.
+  const bandTop = Math.min(y(axle.highKpa), y(axle.lowKpa) - 5);
+
+  return (
+    <G>
+      <Rect x={laneX} y={TOP - 8} width={LANE} height={BOTTOM - TOP + 8} fill={palette.paper} stroke={palette.line} />
+      <Path d={waterPath(laneX, y(level), BOTTOM)} fill={palette.water} />
+      <Path d={surfacePath(laneX, y(level))} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
+      <Rect x={laneX} y={y(axle.floorKpa)} width={LANE} height={BOTTOM - y(axle.floorKpa)} fill={hatch} />
+      <Line
+        x1={laneX}
+        x2={laneX + LANE}
+        y1={y(axle.floorKpa)}
+        y2={y(axle.floorKpa)}
+        stroke={palette.rust}
+        strokeWidth={2}
+      />
+      <Line
+        x1={laneX}
+        x2={laneX + LANE}
+        y1={y(axle.roadKpa)}
+        y2={y(axle.roadKpa)}
+        stroke={palette.ink}
+        strokeWidth={2.5}
+      />
+      <Rect
+        x={left ? outer - 11 : outer + 1}
+        y={bandTop}
+        width={10}
+        height={y(axle.lowKpa) - bandTop}
+        fill={palette.moss}
+      />
+      {marks.map(({ kpa, text, strong }, index) => (
+        <G key={text}>
+          <Path
+            d={`M${outer},${y(kpa)} L${outer + away * 13},${y(kpa)} L${outer + away * 19},${places[index]}`}
+            stroke={strong ? palette.waterDeep : palette.muted}
+            strokeWidth={strong ? 2 : 1}
+            fill="none"
+          />
+          <SvgText
+            x={textX}
+            y={places[index]! + (strong ? 6 : 5)}
+            textAnchor={anchor}
+            fontFamily={strong ? FACES.number : FACES.text}
+            fontSize={strong ? 19 : 14}
+            fill={strong ? palette.ink : palette.muted}
+          >
+            {text}
+          </SvgText>
+        </G>
+      ))}
+    </G>
+  );
+}
+
+const WAVE = 3;
+const surfacePath = (x: number, level: number): string =>
+  `M${x},${level} q${LANE / 8},${-WAVE} ${LANE / 4},0 t${LANE / 4},0 t${LANE / 4},0 t${LANE / 4},0`;
+const waterPath = (x: number, level: number, bottom: number): string =>
+  `${surfacePath(x, level)} L${x + LANE},${bottom} L${x},${bottom} Z`;

@@ -1,0 +1,46 @@
+import type { LucideIcon } from 'lucide-react-native';
+import { StyleSheet, View } from 'react-native';
+
+import { usePalette } from '../theme/useLight';
+import { Press } from './Press';
+import { Text } from './Text';
+
+interface ActionProps {
+  readonly label: string;
+  readonly onPress: () => void;
+  /** `main` is the one next step of a screen; `quiet` is beside it; `hurt` can hurt. */
+  readonly kind?: 'main' | 'quiet' | 'hurt';
+  readonly icon?: LucideIcon;
+  readonly disabled?: boolean;
+}
+
+/** A button with a word on it. */
+export function Action({ label, onPress, kind = 'quiet', icon: Icon, disabled = false }: ActionProps) {
+  const palette = usePalette();
+  const ink = kind === 'main' ? palette.onMoss : kind === 'hurt' ? palette.rust : palette.moss;
+  return (
+    <Press
+      onPress={onPress}
+      disabled={disabled}
+      style={[
+        styles.action,
+        kind === 'main'
+          ? { backgroundColor: palette.moss, borderColor: palette.moss }
+          : { backgroundColor: palette.card, borderColor: ink },
+      ]}
+    >
+      <View style={styles.row}>
+        {Icon && <Icon size={20} color={ink} />}
+        <Text as="strong" tone={kind === 'main' ? 'onMoss' : kind === 'hurt' ? 'rust' : 'moss'} style={styles.label}>
+          {label}
+        </Text>
+      </View>
+    </Press>
+  );
+}
+
+const styles = StyleSheet.create({
+  action: { borderWidth: 1.5, borderRadius: 3, paddingHorizontal: 16, paddingVertical: 10 },
+  row: { flexDirection: 'row', alignItems: 'center', justifyContent: 'center', gap: 8 },
+  label: { textAlign: 'center', flexShrink: 1 },
+});

@@ -1,0 +1,69 @@
+import { StyleSheet, View } from 'react-native';
+
+import { usePalette } from '../theme/useLight';
+import { Press } from './Press';
+import { Text } from './Text';
+
+interface ChoiceProps<Code extends string> {
+  readonly label: string;
+  readonly value: Code | undefined;
+  readonly options: readonly { readonly code: Code; readonly name: string; readonly note?: string | undefined }[];
+  readonly onChange: (code: Code) => void;
+  /** Side by side, or one below the other with room for a note. */
+  readonly layout?: 'row' | 'list';
+}
+
+/** One of a few: picking instead of typing. */
+export function Choice<Code extends string>({ label, value, options, onChange, layout = 'row' }: ChoiceProps<Code>) {
+  const palette = usePalette();
+  return (
+    <View role="radiogroup" aria-label={label} style={styles.group}>
+      <Text as="label" tone="muted">
+        {label}
+      </Text>
+      <View style={layout === 'row' ? styles.row : styles.list}>
+        {options.map(({ code, name, note }) => {
+          const chosen = code === value;
+          return (
+            <Press
+              key={code}
+              role="radio"
+              aria-checked={chosen}
+              aria-label={name}
+              onPress={() => onChange(code)}
+              style={[
+                layout === 'list' ? styles.inList : options.length === 4 ? styles.inPairs : styles.inRow,
+                {
+                  borderColor: chosen ? palette.moss : palette.line,
+                  backgroundColor: chosen ? palette.mossWash : palette.card,
+                },
+                chosen && styles.chosen,
+              ]}
+            >
+              <Text as={chosen ? 'strong' : 'body'} style={layout === 'row' && styles.centered}>
+                {name}
+              </Text>
+              {note !== undefined && (
+                <Text as="small" tone="muted" style={layout === 'row' && styles.centered}>
+                  {note}
+                </Text>
+              )}
+            </Press>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  group: { gap: 6 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  list: { gap: 6 },
+  inRow: { borderWidth: 1, borderRadius: 3, paddingHorizontal: 12, paddingVertical: 8, flexGrow: 1, flexBasis: 96 },
+  inPairs: { borderWidth: 1, borderRadius: 3, paddingHorizontal: 8, paddingVertical: 8, flexGrow: 1, flexBasis: '40%' },
+  inList: { borderWidth: 1, borderRadius: 3, paddingHorizontal: 12, paddingVertical: 7 },
+  // The heavier edge tells the chosen one without colour.
+  chosen: { borderLeftWidth: 6 },
+  centered: { textAlign: 'center' },
+});

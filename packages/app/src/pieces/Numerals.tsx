@@ -1,0 +1,52 @@
+import type { AxlePosition } from '@dunlinmoss/core';
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { unitsStore } from '../data/preferences';
+import { usePalette } from '../theme/useLight';
+import { number } from '../words/format';
+import { AXLE_WORDS } from '../words/outing';
+import { Text } from './Text';
+
+interface NumeralsProps {
+  readonly axles: readonly {
+    readonly position: AxlePosition;
+    readonly pressureKpa: number;
+    /** What belongs under the number. */
+    readonly below?: ReactNode;
+  }[];
+}
+
+/** A pressure for each axle, side by side, to be read at arm's length. */
+export function Numerals({ axles }: NumeralsProps) {
+  const palette = usePalette();
+  const { pressure: unit } = unitsStore.use();
+  return (
+    <View style={styles.axles}>
+      {axles.map(({ position, pressureKpa, below }, index) => (
+        <View
+          key={position}
+          role="group"
+          aria-label={`${AXLE_WORDS[position]} axle`}
+          style={[styles.axle, index > 0 && [styles.second, { borderColor: palette.line }]]}
+        >
+          <Text as="label" tone="muted">
+            {`${AXLE_WORDS[position]}, cold`}
+          </Text>
+          <View style={styles.numeral}>
+            <Text as="numeral">{number('pressure', unit, pressureKpa)}</Text>
+            <Text as="strong">{unit}</Text>
+          </View>
+          {below}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  axles: { flexDirection: 'row' },
+  axle: { flex: 1, gap: 1 },
+  second: { borderLeftWidth: 1, paddingLeft: 12, marginLeft: 8 },
+  numeral: { flexDirection: 'row', alignItems: 'baseline', gap: 5 },
+});

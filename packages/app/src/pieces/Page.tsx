@@ -1,0 +1,66 @@
+import type { ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+
+import { usePalette } from '../theme/useLight';
+import { useWide } from '../theme/useWide';
+import { Text } from './Text';
+
+interface PageProps {
+  readonly title: string;
+  /** What is put in: above on a phone, the left pane on a wide screen. */
+  readonly children: ReactNode;
+  /** What comes out: below on a phone; the right pane, always in view, on a wide screen. */
+  readonly result?: ReactNode;
+  /** The next step of the screen, within the thumb's reach on a phone. */
+  readonly action?: ReactNode;
+}
+
+/** One screen: a single column on a phone, two panes where there is room. */
+export function Page({ title, children, result, action }: PageProps) {
+  const palette = usePalette();
+  const wide = useWide();
+  const heading = (
+    <Text as="title" level={1}>
+      {title}
+    </Text>
+  );
+  const foot = action !== undefined && (
+    <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
+  );
+  if (!wide) {
+    return (
+      <View style={styles.page}>
+        <ScrollView contentContainerStyle={styles.column}>
+          {heading}
+          {children}
+          {result}
+        </ScrollView>
+        {foot}
+      </View>
+    );
+  }
+  return (
+    <View style={styles.panes}>
+      <View style={[styles.left, { borderColor: palette.line }]}>
+        <ScrollView contentContainerStyle={styles.wideColumn}>
+          {heading}
+          {children}
+        </ScrollView>
+        {foot}
+      </View>
+      <ScrollView style={styles.right} contentContainerStyle={styles.wideColumn}>
+        {result}
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1 },
+  column: { padding: 14, paddingBottom: 24, gap: 12 },
+  panes: { flex: 1, flexDirection: 'row' },
+  left: { width: 420, borderRightWidth: 1 },
+  right: { flex: 1 },
+  wideColumn: { padding: 20, paddingBottom: 32, gap: 14, maxWidth: 820 },
+  foot: { paddingHorizontal: 14, paddingVertical: 8, borderTopWidth: 1 },
+});

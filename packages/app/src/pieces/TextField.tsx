@@ -1,0 +1,47 @@
+import { StyleSheet, View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+
+import { FACES } from '../theme/type';
+import { FieldNote } from './FieldNote';
+
+interface TextFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  readonly onBlur?: () => void;
+  readonly problem?: string | undefined;
+  readonly hint?: string | undefined;
+  readonly placeholder?: string;
+  readonly multiline?: boolean;
+  readonly capitals?: boolean;
+}
+
+/** A line of text with its note. */
+export function TextField(props: TextFieldProps) {
+  const { label, value, onChange, onBlur, problem, hint, placeholder, multiline = false, capitals = false } = props;
+  return (
+    <View style={styles.field}>
+      <TextInput
+        mode="outlined"
+        label={label}
+        accessibilityLabel={label}
+        value={value}
+        onChangeText={onChange}
+        onBlur={onBlur}
+        error={problem !== undefined}
+        placeholder={placeholder}
+        multiline={multiline}
+        autoCapitalize={capitals ? 'characters' : 'sentences'}
+        autoCorrect={!capitals}
+        contentStyle={multiline ? styles.tall : styles.content}
+      />
+      <FieldNote problem={problem} hint={hint} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  field: { gap: 4 },
+  content: { fontFamily: FACES.text },
+  tall: { fontFamily: FACES.text, minHeight: 88, paddingTop: 12 },
+});

@@ -1,0 +1,113 @@
+import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
+import { judgeTape } from '@dunlinmoss/core';
+import { Link, useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+
+import { tapeOf } from '../../data/calibration';
+import { unitsStore } from '../../data/preferences';
+import { useRows } from '../../data/rows';
+import { Action } from '../../pieces/Action';
+import { Page } from '../../pieces/Page';
+import { Empty, Loading } from '../../pieces/States';
+import { Text } from '../../pieces/Text';
+import { usePalette } from '../../theme/useLight';
+import { useWide } from '../../theme/useWide';
+import { day } from '../../words/format';
+import { groundName } from '../../words/grounds';
+import { DECISION_WORDS, pressuresText, STATE_WORDS } from '../../words/outing';
+import { VERDICT_WORDS } from '../../words/tape';
+import { OutingDetail } from './OutingDetail';
+
+/** What was done and what worked, newest first. */
+export function BookPlace() {
+  const wide = useWide();
+  const { rows } = useRows('outings');
+  const first = rows[0];
+  return (
+    <Page title="Book" result={wide && first && <OutingDetail key={first.id} outing={first} />}>
+      <OutingList chosen={wide ? first?.id : undefined} />
+    </Page>
+  );
+}
+
+/** The outings, newest first, each with its rig, ground, pressures, tests and decision. */
+export function OutingList({ chosen }: { readonly chosen?: string | undefined }) {
+  const router = useRouter();
+  const { rows, loading, hasMore, more } = useRows('outings');
+  const ids = rows.slice(0, 50).map(({ id }) => id);
+  const { rows: tests } = useRows(
+    'tests',
+    { limit: '100', ...(ids.length > 0 && { outingIds: ids.join(',') }) },
+    ({ outingId }) => outingId !== null && ids.includes(outingId),
+  );
+  if (loading) return <Loading />;
+  if (rows.length === 0) {
+    return (
+      <Empty
+        text="Nothing written yet. An outing begins on Today, and everything done on it ends up here."
+        action={{ label: 'Go to Today', onPress: () => router.navigate('/') }}
+      />
+    );
+  }
+  return (
+    <>
+      <View role="list" style={styles.list}>
+        {rows.map((outing) => (
+          <OutingLine
+            key={outing.id}
+            outing={outing}
+            tests={tests.filter(({ outingId }) => outingId === outing.id)}
+            chosen={outing.id === chosen}
+          />
+        ))}
+      </View>
+      {hasMore && <Action label="Earlier outings" onPress={more} />}
+    </>
+  );
+}
+
+interface OutingLineProps {
+  readonly outing: OutingRow;
+  readonly tests: readonly ProofTestRow[];
+  readonly chosen: boolean;
+}
+
+function OutingLine({ outing, tests, chosen }: OutingLineProps) {
+  const palette = usePalette();
+  const units = unitsStore.use();
+  const { title, groundCode, rigName, startedAt, pressures, state, decision } = outing;
+  return (
+    <View role="listitem">
+      <Link href={{ pathname: '/book/[id]', params: { id: outing.id } }} style={styles.link}>
+        <View
+          style={[
+            styles.outing,
+            { borderColor: palette.line, backgroundColor: palette.card },
+            chosen && { borderLeftWidth: 6, borderColor: palette.moss },
+          ]}
+        >
+          <Text as="small" tone="muted">{`${day(startedAt)} · ${STATE_WORDS[state]}`}</Text>
+          <Text as="strong">{title || groundName(groundCode)}</Text>
+          <Text as="small">{`${rigName} · ${groundName(groundCode)}`}</Text>
+          {pressures.length > 0 && <Text as="small">{`Set: ${pressuresText(pressures, units)}`}</Text>}
+          {tests.map((test) => (
+            <Text key={test.id} as="small">
+              {`Tape: ${VERDICT_WORDS[judgeTape(tapeOf(test)).verdict].toLowerCase()}`}
+            </Text>
+          ))}
+          {decision && (
+            <Text as="small" tone="moss">
+              {DECISION_WORDS[decision.code] + (decision.note && `: ${decision.note}`)}
+            </Text>
+          )}
+        </View>
+      </Link>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: 8 },
+  link: { display: 'flex' },
+  outing: { flex: 1, borderWidth: 1, borderRadius: 3, padding: 12, gap: 2, minHeight: 48 },
+});

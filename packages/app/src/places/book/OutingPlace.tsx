@@ -1,0 +1,33 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+
+import { useRow } from '../../data/rows';
+import { Page } from '../../pieces/Page';
+import { Empty, Loading } from '../../pieces/States';
+import { useWide } from '../../theme/useWide';
+import { groundName } from '../../words/grounds';
+import { OutingList } from './BookPlace';
+import { OutingDetail } from './OutingDetail';
+
+/** One outing of the Book. */
+export function OutingPlace() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const router = useRouter();
+  const wide = useWide();
+  const { row, missing } = useRow('outings', id);
+  const detail = missing ? (
+    <Empty
+      text="This outing is not here, or was put aside."
+      action={{ label: 'The Book', onPress: () => router.replace('/book') }}
+    />
+  ) : row ? (
+    <OutingDetail key={row.id} outing={row} />
+  ) : (
+    <Loading />
+  );
+  if (!wide) return <Page title={row ? row.title || groundName(row.groundCode) : 'Outing'}>{detail}</Page>;
+  return (
+    <Page title="Book" result={detail}>
+      <OutingList chosen={id} />
+    </Page>
+  );
+}

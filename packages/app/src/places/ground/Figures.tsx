@@ -1,0 +1,82 @@
+import type { GroundPlan } from '@dunlinmoss/core';
+import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import { Fragment } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { measuredOn } from '../../data/calibration';
+import { unitsStore } from '../../data/preferences';
+import { Panel } from '../../pieces/Panel';
+import { Text } from '../../pieces/Text';
+import { usePalette } from '../../theme/useLight';
+import { axleOnGauge, day, length, mass, percent, pressure } from '../../words/format';
+import { AXLE_WORDS } from '../../words/outing';
+import { contactText } from '../../words/tape';
+
+interface FiguresProps {
+  readonly plan: GroundPlan;
+  readonly rig: RigRow;
+  readonly tests: readonly ProofTestRow[];
+}
+
+/** What the tire does at road pressure and at this one, side by side, and whether it was measured or estimated. */
+export function Figures({ plan, rig, tests }: FiguresProps) {
+  const palette = usePalette();
+  const units = unitsStore.use();
+  return (
+    <Panel title="What the tire does">
+      {plan.axles.map((axle, index) => {
+        const { atRoad, atStart } = axle;
+        const measured = measuredOn(rig.axles[index]!, tests);
+        const rows: readonly (readonly [string, string, string])[] = [
+          ['Pressure, cold', pressure(atRoad.pressureKpa, units), pressure(axleOnGauge(axle, units).startKpa, units)],
+          ['Settles by', length(atRoad.deflectionMm, units), length(atStart.deflectionMm, units)],
+          ['Share of sidewall', percent(atRoad.deflectionShare), percent(atStart.deflectionShare)],
+          ['Contact length', length(atRoad.lengthMm, units), length(atStart.lengthMm, units)],
+          ['On the ground', pressure(atRoad.groundPressureKpa, units), pressure(atStart.groundPressureKpa, units)],
+          ['Clearance lost', '–', length(axle.clearanceLostMm, units)],
+        ];
+        return (
+          <Fragment key={axle.position}>
+            <View role="table" aria-label={`${AXLE_WORDS[axle.position]} axle`}>
+              <View role="row" style={[styles.row, { borderColor: palette.ink }]}>
+                <Text role="columnheader" as="label" style={styles.name}>
+                  {`${AXLE_WORDS[axle.position]}, ${mass(axle.wheelLoadKg, units)} a wheel`}
+                </Text>
+                <Text role="columnheader" as="label" tone="muted" style={styles.value}>
+                  Road
+                </Text>
+                <Text role="columnheader" as="label" style={styles.value}>
+                  Here
+                </Text>
+              </View>
+              {rows.map(([name, road, here]) => (
+                <View key={name} role="row" style={[styles.row, { borderColor: palette.line }]}>
+                  <Text role="rowheader" as="small" style={styles.name}>
+                    {name}
+                  </Text>
+                  <Text role="cell" as="figure" tone="muted" style={styles.value}>
+                    {road}
+                  </Text>
+                  <Text role="cell" as="figure" style={styles.value}>
+                    {here}
+                  </Text>
+                </View>
+              ))}
+            </View>
+            <Text as="small" tone={measured ? 'moss' : 'muted'}>
+              {measured
+                ? `Measured by you: contact length is ${contactText(measured)} (tape test, ${day(measured.test.performedAt)}).`
+                : 'Contact is estimated. A tape test on this tire replaces the estimate.'}
+            </Text>
+          </Fragment>
+        );
+      })}
+    </Panel>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'baseline', borderBottomWidth: 1, paddingVertical: 4, gap: 8 },
+  name: { flex: 1 },
+  value: { width: 84, textAlign: 'right' },
+});

@@ -1,0 +1,190 @@
+import { GROUND_CODES, planGround, type GroundCode, type GroundPlan } from '@dunlinmoss/core';
+import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { planAxles } from '../../data/calibration';
+import { useOpenOuting } from '../../data/outings';
+import { unitsStore } from '../../data/preferences';
+import { useRows } from '../../data/rows';
+import { Action } from '../../pieces/Action';
+import { Cautions } from '../../pieces/Cautions';
+import { Choice } from '../../pieces/Choice';
+import { GroundPicker } from '../../pieces/GroundPicker';
+import { Page } from '../../pieces/Page';
+import { Panel } from '../../pieces/Panel';
+import { Empty, Loading } from '../../pieces/States';
+import { Text } from '../../pieces/Text';
+import { Unfold } from '../../pieces/Unfold';
+import { Working } from '../../pieces/Working';
+import { Print } from '../../pictures/Print';
+import { Staff } from '../../pictures/Staff';
+import { usePalette } from '../../theme/useLight';
+import { useWide } from '../../theme/useWide';
+import { axleOnGauge } from '../../words/format';
+import { noPlanText } from '../../words/limits';
+import { AXLE_WORDS } from '../../words/outing';
+import { AxleNumbers } from './AxleNumbers';
+import { Figures } from './Figures';
+import { SetPressures } from './SetPressures';
+
+const isGround = (text: string | undefined): text is GroundCode => GROUND_CODES.some((code) => code === text);
+
+/** What pressure, for this ground, on this rig; how low at the most; why. */
+export function GroundPlace() {
+  const params = useLocalSearchParams<{ rig?: string; ground?: string }>();
+  const router = useRouter();
+  const { rows: rigs, loading } = useRows('rigs');
+  const { outing } = useOpenOuting();
+  if (loading) {
+    return (
+      <Page title="Ground">
+        <Loading />
+      </Page>
+    );
+  }
+  const rig = rigs.find(({ id }) => id === (params.rig ?? outing?.rigId)) ?? rigs[0];
+  if (!rig) {
+    return (
+      <Page title="Ground">
+        <Empty
+          text="A pressure needs a rig: load, tires and placard."
+          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
+        />
+      </Page>
+    );
+  }
+  const own = outing?.rigId === rig.id ? outing : undefined;
+  const ground = isGround(params.ground) ? params.ground : (own?.groundCode ?? 'softSand');
+  return <RigOnGround key={`${rig.id} ${ground}`} rig={rig} rigs={rigs} ground={ground} outing={own} />;
+}
+
+interface RigOnGroundProps {
+  readonly rig: RigRow;
+  readonly rigs: readonly RigRow[];
+  readonly ground: GroundCode;
+  readonly outing: OutingRow | undefined;
+}
+
+function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
+  const router = useRouter();
+  const units = unitsStore.use();
+  const wide = useWide();
+  const { rows: tests } = useRows('tests', { rigId: rig.id }, ({ rigId }) => rigId === rig.id);
+  const [stuckAccepted, setStuckAccepted] = useState(false);
+  const [setting, setSetting] = useState(false);
+  const plan = planGround({ ground, beadLocks: rig.beadLocks, stuckAccepted, axles: planAxles(rig, tests) });
+
+  const choose = (change: { rig?: string; ground?: string }): void =>
+    router.setParams({ rig: rig.id, ground, ...change });
+  const rigOptions = rigs.map(({ id, name }) => ({ code: id, name }));
+  const canSet = plan.ok && ground !== 'pavement' && !plan.value.needsStuckStep;
+
+  return (
+    <Page
+      title="Ground"
+      action={canSet && <Action kind="main" label="Air is out: keep the pressures" onPress={() => setSetting(true)} />}
+      result={
+        plan.ok ? (
+          <PlanResult plan={plan.value} rig={rig} tests={tests} onStuck={() => setStuckAccepted(true)} />
+        ) : (
+          <Panel title="No safe pressure">
+            <Text role="alert">{noPlanText(plan.problem, units)}</Text>
+            <Action
+              label={`Check ${rig.name}`}
+              onPress={() => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })}
+            />
+          </Panel>
+        )
+      }
+    >
+      {wide ? (
+        <Choice label="Rig" layout="list" value={rig.id} options={rigOptions} onChange={(id) => choose({ rig: id })} />
+      ) : (
+        <Unfold label="Rig" value={rig.name}>
+          {(close) => (
+            <Choice
+              label="Rig"
+              layout="list"
+              value={rig.id}
+              options={rigOptions}
+              onChange={(id) => {
+                choose({ rig: id });
+                close();
+              }}
+            />
+          )}
+        </Unfold>
+      )}
+      <GroundPicker value={ground} onChange={(code) => choose({ ground: code })} />
+      {setting && plan.ok && (
+        <SetPressures plan={plan.value} rig={rig} outing={outing} onClose={() => setSetting(false)} />
+      )}
+    </Page>
+  );
+}
+
+interface PlanResultProps {
+  readonly plan: GroundPlan;
+  readonly rig: RigRow;
+  readonly tests: readonly ProofTestRow[];
+  readonly onStuck: () => void;
+}
+
+function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
+  const units = unitsStore.use();
+  const palette = usePalette();
+  const wide = useWide();
+  return (
+    <>
+      <AxleNumbers plan={plan} beadLocks={rig.beadLocks} />
+      {plan.needsStuckStep && (
+        <Panel title="Below the floor?">
+          <Text>
+            First: reverse along your own tracks, dig in front of each wheel, boards, unload. Going below the floor is
+            for one attempt and then straight back up.
+          </Text>
+          <Action kind="hurt" label="Stuck, and nothing else helped" onPress={onStuck} />
+        </Panel>
+      )}
+      <Cautions plan={plan} severity="danger" />
+      <View style={wide ? styles.pictures : styles.stack}>
+        <Panel title="The staff" style={wide && styles.picture}>
+          <Staff
+            axles={plan.axles.map((axle) => ({
+              name: AXLE_WORDS[axle.position],
+              ...axleOnGauge(axle, units),
+            }))}
+            units={units}
+            palette={palette}
+          />
+        </Panel>
+        <Panel title="The print" style={wide && styles.picture}>
+          <Print
+            axles={plan.axles.map((axle) => ({
+              name: AXLE_WORDS[axle.position],
+              road: axle.atRoad,
+              start: { ...axle.atStart, pressureKpa: axleOnGauge(axle, units).startKpa },
+            }))}
+            units={units}
+            palette={palette}
+          />
+        </Panel>
+      </View>
+      <Figures plan={plan} rig={rig} tests={tests} />
+      <Cautions plan={plan} severity="care" />
+      {plan.axles.map(({ position, working }) => (
+        <Unfold key={position} label={`Working, ${AXLE_WORDS[position].toLowerCase()} axle`}>
+          <Working steps={working} />
+        </Unfold>
+      ))}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  pictures: { flexDirection: 'row', gap: 14 },
+  stack: { gap: 12 },
+  picture: { flex: 1 },
+});

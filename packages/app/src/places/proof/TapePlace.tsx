@@ -1,0 +1,305 @@
+import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { Controller, useFieldArray, useForm, useWatch, type Path } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
+
+import { dropDraft, readDraft, useDraft } from '../../data/drafts';
+import { newId } from '../../data/newId';
+import { save } from '../../data/outbox';
+import { unitsStore } from '../../data/preferences';
+import { bringBack, putAside, useRow, useRows } from '../../data/rows';
+import { useOpenOuting } from '../../data/outings';
+import { Action } from '../../pieces/Action';
+import { Choice } from '../../pieces/Choice';
+import { notify } from '../../pieces/Notice';
+import { Page } from '../../pieces/Page';
+import { Panel } from '../../pieces/Panel';
+import { Press } from '../../pieces/Press';
+import { QuantityField } from '../../pieces/QuantityField';
+import { Empty, Loading } from '../../pieces/States';
+import { Text } from '../../pieces/Text';
+import { Unfold } from '../../pieces/Unfold';
+import { Plus, Trash } from '../../theme/icons';
+import { usePalette } from '../../theme/useLight';
+import { mass } from '../../words/format';
+import { WHEEL_WORDS } from '../../words/tape';
+import {
+  isPending,
+  EMPTY_READING,
+  judgeTyped,
+  newTape,
+  tapeValues,
+  toTest,
+  wheelOf,
+  type TapeFormValues,
+} from './tapeForm';
+import { TapeVerdict } from './TapeVerdict';
+
+/** One tape test: `/proof/tape/new` begins one, on the outing given or under way. */
+export function TapePlace() {
+  const { id, outing: outingId, rig: rigId } = useLocalSearchParams<{ id: string; outing?: string; rig?: string }>();
+  const router = useRouter();
+  const isNew = id === 'new';
+  const test = useRow('tests', isNew ? undefined : id);
+  const open = useOpenOuting();
+  const linked = useRow('outings', isNew ? outingId : (test.row?.outingId ?? undefined));
+  const rigs = useRows('rigs');
+  const outing = linked.row ?? (isNew && rigId === undefined ? open.outing : undefined);
+  const wanted = test.row?.rigId ?? outing?.rigId ?? rigId ?? rigs.rows[0]?.id;
+  const rig = useRow('rigs', wanted);
+
+  if (test.missing || rig.missing) {
+    return (
+      <Page title="Tape test">
+        <Empty
+          text="This test, or its rig, is not here or was put aside."
+          action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
+        />
+      </Page>
+    );
+  }
+  if (isNew && !rigs.loading && rigs.rows.length === 0) {
+    return (
+      <Page title="Tape test">
+        <Empty
+          text="A test needs a rig: load, tires and placard."
+          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
+        />
+      </Page>
+    );
+  }
+  if (!rig.row || (!isNew && !test.row) || (isNew && (open.loading || linked.loading))) {
+    return (
+      <Page title="Tape test">
+        <Loading />
+      </Page>
+    );
+  }
+  return (
+    <TapeForm key={`${id} ${test.row?.revision ?? 0} ${rig.row.id}`} row={test.row} rig={rig.row} outing={outing} />
+  );
+}
+
+interface TapeFormProps {
+  readonly row: ProofTestRow | undefined;
+  readonly rig: RigRow;
+  readonly outing: OutingRow | undefined;
+}
+
+function TapeForm({ row, rig, outing }: TapeFormProps) {
+  const router = useRouter();
+  const palette = usePalette();
+  const units = unitsStore.use();
+  const draft = `tape:${row?.id ?? `new:${rig.id}:${outing?.id ?? ''}`}`;
+  const form = useForm<TapeFormValues>({
+    defaultValues:
+      readDraft<TapeFormValues>(draft) ??
+      (row ? tapeValues(row, units) : newTape(rig, outing?.pressures[0]?.pressureKpa, units)),
+  });
+  useDraft(draft, form);
+  const { control, setError, clearErrors, getValues } = form;
+  const { fields, append, remove, insert } = useFieldArray({ control, name: 'readings' });
+  const values = useWatch({ control }) as TapeFormValues;
+  // A test that was saved keeps the tire and load of its day; a new one takes them from the rig.
+  const wheel =
+    row && row.details.wheel === values.wheel
+      ? { tireMarking: row.details.tireMarking, loadRange: row.details.loadRange, wheelLoadKg: row.details.wheelLoadKg }
+      : wheelOf(rig, values.wheel);
+  const result = judgeTyped(values, wheel);
+
+  const drop = (index: number): void => {
+    const reading = getValues(`readings.${index}`);
+    remove(index);
+    if (!isPending(reading)) notify('Reading removed.', () => insert(index, reading));
+  };
+
+  const submit = async (): Promise<void> => {
+    clearErrors();
+    const identity = row
+      ? { id: row.id, revision: row.revision, rigId: row.rigId, outingId: row.outingId, performedAt: row.performedAt }
+      : {
+          id: newId(),
+          revision: 0,
+          rigId: rig.id,
+          outingId: outing?.id ?? null,
+          performedAt: new Date().toISOString(),
+        };
+    const checked = toTest(getValues(), identity, wheel, units);
+    if (!checked.ok) {
+      for (const [field, message] of Object.entries(checked.problems)) {
+        setError(field as Path<TapeFormValues>, { message });
+      }
+      notify('Not saved yet: some readings need another look.');
+      return;
+    }
+    const saved = await save('tests', checked.test);
+    if (saved.kind === 'refused') {
+      notify(saved.problem.title);
+      return;
+    }
+    dropDraft(draft);
+    notify(saved.kind === 'saved' ? 'The test is in the Book.' : 'The test is kept here until the store is back.');
+    router.navigate(checked.test.outingId ? '/' : '/proof');
+  };
+
+  const putTestAside = async (test: ProofTestRow): Promise<void> => {
+    try {
+      await putAside('tests', test);
+      dropDraft(draft);
+      notify('The test is put aside.', () => void bringBack('tests', test.id));
+      router.navigate('/proof');
+    } catch {
+      notify("The store can't be reached: nothing was put aside.");
+    }
+  };
+
+  return (
+    <Page
+      title="Tape test"
+      action={<Action kind="main" label={row ? 'Save the changes' : 'Save this test'} onPress={() => void submit()} />}
+      result={
+        <>
+          <TapeVerdict result={result} wheel={wheel} />
+          {row && (
+            <Action kind="hurt" icon={Trash} label="Put this test aside" onPress={() => void putTestAside(row)} />
+          )}
+        </>
+      }
+    >
+      <Text tone="muted">{`${rig.name}. ${wheel.tireMarking}, ${mass(wheel.wheelLoadKg, units)} on this wheel.`}</Text>
+      <Unfold label="How to measure">
+        <Text>Stand the wheel straight on level ground. Read its pressure.</Text>
+        <Text>
+          Poles: stand a straight pole against the tread in front and one behind, and measure between them. Marks: on
+          firm ground mark where the tread leaves the ground, front and rear.
+        </Text>
+        <Text>
+          Let air out to the next pressure on the same spot and measure again. Two pressures tell; three show how sure
+          it is.
+        </Text>
+      </Unfold>
+      <Controller
+        control={control}
+        name="wheel"
+        render={({ field }) => (
+          <Choice
+            label="Wheel"
+            value={field.value}
+            options={(Object.keys(WHEEL_WORDS) as (keyof typeof WHEEL_WORDS)[]).map((code) => ({
+              code,
+              name: WHEEL_WORDS[code],
+            }))}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <View style={styles.pair}>
+        <Controller
+          control={control}
+          name="method"
+          render={({ field }) => (
+            <Choice
+              label="Measured between"
+              value={field.value}
+              options={[
+                { code: 'poles', name: 'Poles', note: 'stood against the tread' },
+                { code: 'marks', name: 'Marks', note: 'at the ends of the print' },
+              ]}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="surface"
+          render={({ field }) => (
+            <Choice
+              label="Ground there"
+              value={field.value}
+              options={[
+                { code: 'firm', name: 'Firm' },
+                { code: 'soft', name: 'Soft' },
+              ]}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      </View>
+      <Panel title="Readings">
+        {fields.map(({ id }, index) => (
+          <View key={id} style={[styles.reading, index > 0 && [styles.next, { borderColor: palette.line }]]}>
+            <View style={styles.fields}>
+              <View style={styles.field}>
+                <Controller
+                  control={control}
+                  name={`readings.${index}.pressure`}
+                  render={({ field, fieldState }) => (
+                    <QuantityField
+                      label="Gauge"
+                      spokenLabel={`Reading ${index + 1}: pressure`}
+                      quantity="pressure"
+                      value={field.value}
+                      onChange={field.onChange}
+                      onBlur={field.onBlur}
+                      problem={fieldState.error?.message}
+                    />
+                  )}
+                />
+              </View>
+              <View style={styles.field}>
+                <Controller
+                  control={control}
+                  name={`readings.${index}.length`}
+                  render={({ field, fieldState }) => (
+                    <QuantityField
+                      label="Length"
+                      spokenLabel={`Reading ${index + 1}: contact length`}
+                      quantity="length"
+                      value={field.value}
+                      onChange={field.onChange}
+                      onBlur={field.onBlur}
+                      problem={fieldState.error?.message}
+                    />
+                  )}
+                />
+              </View>
+              <Press aria-label={`Remove reading ${index + 1}`} onPress={() => drop(index)} style={styles.remove}>
+                <Trash size={20} color={palette.muted} />
+                <Text as="small" tone="muted">
+                  Remove
+                </Text>
+              </Press>
+            </View>
+          </View>
+        ))}
+        <Action label="Another reading" icon={Plus} onPress={() => append(EMPTY_READING)} />
+        <LengthUnit />
+      </Panel>
+    </Page>
+  );
+}
+
+/** Millimetres or inches, beside the fields that mean them. */
+function LengthUnit() {
+  const units = unitsStore.use();
+  return (
+    <Choice
+      label="Lengths in"
+      value={units.length}
+      options={[
+        { code: 'mm', name: 'mm' },
+        { code: 'in', name: 'in' },
+      ]}
+      onChange={(length) => unitsStore.set({ ...units, length })}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  pair: { gap: 12 },
+  reading: { gap: 6 },
+  next: { borderTopWidth: 1, paddingTop: 8 },
+  fields: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
+  field: { flex: 1 },
+  remove: { alignItems: 'center', marginTop: 6, height: 50, width: 56 },
+});

@@ -1,0 +1,134 @@
+import {
+  buildOf,
+  fieldProblems,
+  proofTest,
+  type FieldProblem,
+  type ProofTest,
+  type ProofTestRow,
+  type RigRow,
+  type TapeDetails,
+  type Wheel,
+} from '@dunlinmoss/contract';
+import { judgeTape, type TapeMethod, type TapeResult } from '@dunlinmoss/core';
+
+import type { Units } from '../../data/preferences';
+import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../pieces/quantityText';
+import { fieldText } from '../../words/problems';
+
+export interface ReadingValues {
+  readonly pressure: QuantityText;
+  readonly length: QuantityText;
+}
+
+export interface TapeFormValues {
+  readonly wheel: Wheel;
+  readonly surface: 'firm' | 'soft';
+  readonly method: TapeMethod;
+  readings: ReadingValues[];
+}
+
+export const EMPTY_READING: ReadingValues = { pressure: EMPTY_QUANTITY, length: EMPTY_QUANTITY };
+
+/** The tire and load a wheel has on a rig: what a new test writes down. */
+export function wheelOf(rig: RigRow, wheel: Wheel): Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'> {
+  const axle = rig.axles[wheel.startsWith('front') ? 0 : 1]!;
+  return {
+    tireMarking: axle.tireMarking,
+    loadRange: axle.loadRange,
+    wheelLoadKg: wheel.endsWith('Left') ? axle.leftLoadKg : axle.rightLoadKg,
+  };
+}
+
+/** A new test: two readings to fill in, at road pressure and at the pressure driven. */
+export function newTape(rig: RigRow, setKpa: number | undefined, units: Units): TapeFormValues {
+  const at = (kpa: number | undefined): ReadingValues => ({
+    pressure: kpa === undefined ? EMPTY_QUANTITY : quantityText('pressure', units.pressure, kpa),
+    length: EMPTY_QUANTITY,
+  });
+  return { wheel: 'frontLeft', surface: 'firm', method: 'poles', readings: [at(rig.axles[0]!.placardKpa), at(setKpa)] };
+}
+
+export const tapeValues = ({ details }: ProofTestRow, units: Units): TapeFormValues => ({
+  wheel: details.wheel,
+  surface: details.surface,
+  method: details.method,
+  readings: details.readings.map(({ pressureKpa, lengthMm }) => ({
+    pressure: quantityText('pressure', units.pressure, pressureKpa),
+    length: quantityText('length', units.length, lengthMm),
+  })),
+});
+
+/** A pressure that was filled in for the person, with no length measured yet, is no reading. */
+export const isPending = ({ length }: ReadingValues): boolean => length.text.trim() === '';
+
+/** The readings that can be judged already, while others are still being typed. */
+export function judgeTyped(
+  values: TapeFormValues,
+  wheel: Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'>,
+): TapeResult {
+  const readings = values.readings.flatMap((reading) => {
+    const pressureKpa = canonicalOf('pressure', reading.pressure);
+    const lengthMm = canonicalOf('length', reading.length);
+    return pressureKpa === undefined || lengthMm === undefined || pressureKpa < 0 || lengthMm <= 0
+      ? []
+      : [{ pressureKpa, lengthMm }];
+  });
+  return judgeTape({ build: buildOf(wheel), wheelLoadKg: wheel.wheelLoadKg, method: values.method, readings });
+}
+
+export type TapeFormResult =
+  | { readonly ok: true; readonly test: ProofTest }
+  | { readonly ok: false; readonly problems: Readonly<Record<string, string>> };
+
+/** What the form says, checked by the contract's own schema. Rows without a length are left out. */
+export function toTest(
+  values: TapeFormValues,
+  identity: Omit<ProofTest, 'kind' | 'details'>,
+  wheel: Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'>,
+  units: Units,
+): TapeFormResult {
+  const kept = values.readings
+    .map((reading, index) => ({ reading, index }))
+    .filter(({ reading }) => !isPending(reading));
+  const checked = proofTest.safeParse({
+    ...identity,
+    kind: 'tape',
+    details: {
+      ...wheel,
+      wheel: values.wheel,
+      surface: values.surface,
+      method: values.method,
+      readings: kept.map(({ reading }) => ({
+        pressureKpa: canonicalOf('pressure', reading.pressure),
+        lengthMm: canonicalOf('length', reading.length),
+      })),
+    },
+  });
+  if (checked.success) return { ok: true, test: checked.data };
+  return {
+    ok: false,
+    problems: tapeProblems(
+      fieldProblems(checked.error),
+      kept.map(({ index }) => index),
+      units,
+    ),
+  };
+}
+
+/** Sentences by form field: `readings.2.length`. `rows` says which row of the form each sent reading came from. */
+export function tapeProblems(
+  problems: readonly FieldProblem[],
+  rows: readonly number[],
+  units: Units,
+): Readonly<Record<string, string>> {
+  const byField: Record<string, string> = {};
+  for (const problem of problems) {
+    const [, , list, index, field] = problem.path.split('/');
+    const isReading = list === 'readings' && index !== undefined;
+    const name = isReading
+      ? `readings.${rows[Number(index)]}.${field === 'lengthMm' ? 'length' : 'pressure'}`
+      : `readings.0.length`;
+    byField[name] ??= fieldText(problem, units);
+  }
+  return byField;
+}

@@ -1,0 +1,100 @@
+import type { GroundCode } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
+import { Controller, useForm } from 'react-hook-form';
+
+import { dropDraft, readDraft, useDraft } from '../../data/drafts';
+import { save } from '../../data/outbox';
+import { newOuting } from '../../data/outings';
+import { useRows } from '../../data/rows';
+import { Action } from '../../pieces/Action';
+import { Choice } from '../../pieces/Choice';
+import { GroundPicker } from '../../pieces/GroundPicker';
+import { notify } from '../../pieces/Notice';
+import { Page } from '../../pieces/Page';
+import { Empty, Loading } from '../../pieces/States';
+import { Text } from '../../pieces/Text';
+import { TextField } from '../../pieces/TextField';
+
+interface StartValues {
+  readonly rigId: string;
+  readonly ground: GroundCode;
+  readonly title: string;
+}
+
+const DRAFT = 'outing:new';
+
+/** Nothing is under way: which rig, what ground, where. */
+export function StartOuting() {
+  const router = useRouter();
+  const { rows: rigs, loading } = useRows('rigs');
+  const form = useForm<StartValues>({
+    defaultValues: readDraft<StartValues>(DRAFT) ?? { rigId: '', ground: 'softSand', title: '' },
+  });
+  useDraft(DRAFT, form);
+
+  if (loading) {
+    return (
+      <Page title="Today">
+        <Loading />
+      </Page>
+    );
+  }
+  if (rigs.length === 0) {
+    return (
+      <Page title="Today">
+        <Empty
+          text="Start with your rig: what stands on each wheel, and what the sidewall and the placard say."
+          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
+        />
+      </Page>
+    );
+  }
+
+  const start = form.handleSubmit(async ({ rigId, ground, title }) => {
+    const result = await save('outings', newOuting(rigId || rigs[0]!.id, ground, title));
+    if (result.kind === 'refused') {
+      notify(result.problem.title);
+      return;
+    }
+    dropDraft(DRAFT);
+    form.reset({ rigId: '', ground: 'softSand', title: '' });
+  });
+
+  return (
+    <Page title="Where to today?" action={<Action kind="main" label="Start the outing" onPress={() => void start()} />}>
+      <Text tone="muted">Nothing is under way. Choose a rig and the ground ahead of it.</Text>
+      <Controller
+        control={form.control}
+        name="rigId"
+        render={({ field }) => (
+          <Choice
+            label="Rig"
+            layout="list"
+            value={field.value || rigs[0]!.id}
+            options={rigs.map(({ id, name }) => ({ code: id, name }))}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <Controller
+        control={form.control}
+        name="ground"
+        render={({ field }) => <GroundPicker value={field.value} onChange={field.onChange} />}
+      />
+      <Controller
+        control={form.control}
+        name="title"
+        rules={{ maxLength: { value: 80, message: 'Expected at most 80 letters.' } }}
+        render={({ field, fieldState }) => (
+          <TextField
+            label="Where, what for (if you like)"
+            value={field.value}
+            onChange={field.onChange}
+            onBlur={field.onBlur}
+            problem={fieldState.error?.message}
+          />
+        )}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,157 @@
+import type { OutingRow } from '@dunlinmoss/contract';
+import { planGround } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+
+import { planAxles } from '../../data/calibration';
+import { saveOuting, useOpenOuting } from '../../data/outings';
+import { unitsStore } from '../../data/preferences';
+import { useRow, useRows } from '../../data/rows';
+import { Action } from '../../pieces/Action';
+import { Cautions } from '../../pieces/Cautions';
+import { notify } from '../../pieces/Notice';
+import { Page } from '../../pieces/Page';
+import { Panel } from '../../pieces/Panel';
+import { Loading } from '../../pieces/States';
+import { Text } from '../../pieces/Text';
+import { Check } from '../../theme/icons';
+import { usePalette } from '../../theme/useLight';
+import { axleOnGauge } from '../../words/format';
+import { groundName } from '../../words/grounds';
+import { pressuresText, STATE_WORDS } from '../../words/outing';
+import { nextStep, pathOf, type NextStep } from './nextStep';
+import { StartOuting } from './StartOuting';
+
+/** What is the next thing to do. */
+export function TodayPlace() {
+  const { outing, loading } = useOpenOuting();
+  if (loading) {
+    return (
+      <Page title="Today">
+        <Loading />
+      </Page>
+    );
+  }
+  return outing ? <UnderWay outing={outing} /> : <StartOuting />;
+}
+
+function UnderWay({ outing }: { readonly outing: OutingRow }) {
+  const router = useRouter();
+  const units = unitsStore.use();
+  const { row: rig } = useRow('rigs', outing.rigId);
+  const { rows: tests } = useRows('tests', { rigId: outing.rigId }, ({ rigId }) => rigId === outing.rigId);
+  const own = tests.filter(({ outingId }) => outingId === outing.id);
+  const step = nextStep(outing, own.length);
+  if (!rig) {
+    return (
+      <Page title={outing.title || 'Today'}>
+        <Loading />
+      </Page>
+    );
+  }
+
+  const result = planGround({
+    ground: outing.groundCode,
+    beadLocks: rig.beadLocks,
+    stuckAccepted: outing.groundCode === 'stuck',
+    axles: planAxles(rig, tests),
+  });
+  const road = rig.axles.map(({ position, placardKpa }) => ({ position, pressureKpa: placardKpa }));
+  const planned = result.ok
+    ? result.value.axles.map((axle) => ({
+        position: axle.position,
+        pressureKpa: axleOnGauge(axle, units).startKpa,
+      }))
+    : [];
+
+  const airIsBack = async (): Promise<void> => {
+    const saved = await saveOuting(outing, { state: 'closed' });
+    if (saved.kind === 'refused') notify(saved.problem.title);
+    else notify('All wheels back at road pressure. The outing is in the Book.');
+  };
+  const go = {
+    setPressures: () => router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: outing.groundCode } }),
+    test: () => router.navigate({ pathname: '/proof/tape/[id]', params: { id: 'new', outing: outing.id } }),
+    decide: () => router.navigate({ pathname: '/book/[id]', params: { id: outing.id } }),
+    airUp: () => void airIsBack(),
+    start: () => undefined,
+  };
+  const words: Record<NextStep, { readonly sentence: string; readonly button: string }> = {
+    start: { sentence: '', button: '' },
+    setPressures: result.ok
+      ? {
+          sentence: `${groundName(outing.groundCode)} ahead. Let air out before you drive on it: ${pressuresText(planned, units)}, cold.`,
+          button: 'See why, and set them',
+        }
+      : { sentence: 'There is no safe pressure for this load on this ground.', button: 'See what would help' },
+    test: {
+      sentence: `Air is out: ${pressuresText(outing.pressures, units)}. Prove it with a tape: one wheel, two pressures.`,
+      button: 'Measure the contact length',
+    },
+    decide: {
+      sentence: 'Measured. Say what you decided, so that next time starts there.',
+      button: 'Write the decision',
+    },
+    airUp: {
+      sentence: `Before pavement put the air back: ${pressuresText(road, units)}, cold.`,
+      button: 'Every wheel is back at road pressure',
+    },
+  };
+
+  return (
+    <Page
+      title={outing.title || groundName(outing.groundCode)}
+      result={
+        <>
+          {step !== 'airUp' && outing.state === 'lowered' && (
+            <Panel title="Before pavement">
+              <Text>{`Put the air back: ${pressuresText(road, units)}, cold. Soft tires overheat and fail on the road.`}</Text>
+              <Action label="Every wheel is back at road pressure" onPress={() => void airIsBack()} />
+            </Panel>
+          )}
+          {result.ok && <Cautions plan={result.value} severity="danger" />}
+          <Path step={step} />
+        </>
+      }
+    >
+      <Text tone="muted">{`${rig.name} · ${groundName(outing.groundCode)} · ${STATE_WORDS[outing.state].toLowerCase()}`}</Text>
+      <Panel>
+        <Text as="label" tone="moss">
+          Next
+        </Text>
+        <Text as="heading">{words[step].sentence}</Text>
+        <Action kind="main" label={words[step].button} onPress={go[step]} />
+      </Panel>
+    </Page>
+  );
+}
+
+function Path({ step }: { readonly step: NextStep }) {
+  const palette = usePalette();
+  return (
+    <View role="list" aria-label="This outing" style={styles.path}>
+      {pathOf(step).map(({ name, state }, index) => (
+        <View key={name} role="listitem" style={styles.step}>
+          <View
+            style={[
+              styles.mark,
+              { borderColor: state === 'later' ? palette.line : palette.moss },
+              state === 'next' && { backgroundColor: palette.mossWash },
+            ]}
+          >
+            {state === 'done' ? <Check size={18} color={palette.moss} /> : <Text as="figure">{String(index + 1)}</Text>}
+          </View>
+          <Text as={state === 'next' ? 'strong' : 'body'} tone={state === 'later' ? 'muted' : 'ink'}>
+            {state === 'done' ? `${name}: done` : state === 'next' ? `${name}: next` : name}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  path: { gap: 8, paddingTop: 4 },
+  step: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  mark: { width: 34, height: 34, borderWidth: 2, borderRadius: 3, alignItems: 'center', justifyContent: 'center' },
+});

@@ -1,0 +1,105 @@
+import {
+  fromCanonical,
+  toCanonical,
+  type AxlePlan,
+  type PressureUnit,
+  type Quantity,
+  type UnitOf,
+} from '@dunlinmoss/core';
+
+import type { Units } from '../data/preferences';
+
+/** What a gauge of the trade can show, in its own unit. */
+const GAUGE_STEP: Record<PressureUnit, number> = { psi: 1, bar: 0.05, kPa: 5 };
+const DIGITS: Record<string, number> = { psi: 0, bar: 2, kPa: 0, kg: 0, lb: 0, mm: 0, in: 1, kmh: 0, mph: 0 };
+
+const LABELS: Record<string, string> = { kmh: 'km/h' };
+export const unitLabel = (unit: string): string => LABELS[unit] ?? unit;
+
+/** Rounding dust must not push a value that lies on a mark over to the next one. */
+const DUST = 1e-6;
+
+/**
+ * A pressure on the nearest mark of a gauge, kPa; `up` for what must not be gone below, `down` for what must not be
+ * passed.
+ */
+export function onGauge(
+  pressureKpa: number,
+  unit: PressureUnit,
+  direction: 'nearest' | 'up' | 'down' = 'nearest',
+): number {
+  const steps = fromCanonical('pressure', unit, pressureKpa) / GAUGE_STEP[unit];
+  const whole =
+    direction === 'up'
+      ? Math.ceil(steps - DUST)
+      : direction === 'down'
+        ? Math.floor(steps + DUST)
+        : Math.round(steps + DUST);
+  return toCanonical('pressure', unit, whole * GAUGE_STEP[unit]);
+}
+
+export const gaugeStepKpa = (unit: PressureUnit): number => toCanonical('pressure', unit, GAUGE_STEP[unit]);
+
+/** An axle's pressures as a gauge shows them, kPa: the floor never rounded down, nothing ever below it. */
+export function axleOnGauge({ startKpa, window, floor, roadKpa }: AxlePlan, { pressure: unit }: Units) {
+  const floorKpa = onGauge(floor.pressureKpa, unit, 'up');
+  const held = (kpa: number): number => Math.max(onGauge(kpa, unit), floorKpa);
+  return {
+    startKpa: held(startKpa),
+    lowKpa: held(window.lowKpa),
+    highKpa: held(window.highKpa),
+    floorKpa,
+    roadKpa: onGauge(roadKpa, unit),
+  };
+}
+
+/** The number alone: for numerals that carry their unit beside them. */
+export function number<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string {
+  const value =
+    quantity === 'pressure'
+      ? fromCanonical('pressure', unit as PressureUnit, onGauge(canonical, unit as PressureUnit))
+      : fromCanonical(quantity, unit, canonical);
+  const text = value.toFixed(DIGITS[unit]);
+  return Number(text) === 0 ? text.replace('-', '') : text;
+}
+
+const withUnit = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string =>
+  `${number(quantity, unit, canonical)}\u00a0${unitLabel(unit)}`;
+
+export const pressure = (kpa: number, { pressure: unit }: Units): string => withUnit('pressure', unit, kpa);
+export const mass = (kg: number, { mass: unit }: Units): string => withUnit('mass', unit, kg);
+export const length = (mm: number, { length: unit }: Units): string => withUnit('length', unit, mm);
+export const speed = (kmh: number): string => withUnit('speed', 'kmh', kmh);
+export const percent = (share: number): string => `${(100 * share).toFixed(0)}\u00a0%`;
+
+/** A range in one unit; one number where both ends read the same. */
+export function pressureRange(lowKpa: number, highKpa: number, units: Units): string {
+  const low = number('pressure', units.pressure, lowKpa);
+  const high = number('pressure', units.pressure, highKpa);
+  return low === high ? `${high}\u00a0${units.pressure}` : `${low}–${high}\u00a0${units.pressure}`;
+}
+
+/** As a person would type it: short, and no finer than they could have meant. */
+export function editText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string {
+  const digits: Record<string, number> = { psi: 1, bar: 2, kPa: 0, kg: 0, lb: 0, mm: 0, in: 2 };
+  return String(Number(fromCanonical(quantity, unit, canonical).toFixed(digits[unit] ?? 1)));
+}
+
+/** A number as people type it: comma or point, blanks around it. Undefined where it is none. */
+export function parseNumber(text: string): number | undefined {
+  const tidy = text.trim().replace(',', '.');
+  return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(tidy) ? Number(tidy) : undefined;
+}
+
+/** A day and time as people in the field write it, in their own clock. */
+export const dayAndTime = (iso: string): string =>
+  new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+
+export const day = (iso: string): string =>
+  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
