@@ -45,6 +45,7 @@ async function endLeftover(pidFile) {
 /**
  * A MariaDB of our own on loopback with its own data folder. `stop` ends it and keeps the data; `start` brings it
  * back on the same port.
+ * @param {{ folder: string, port?: number, name?: string }} options
  */
 export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
   mkdirSync(folder, { recursive: true });
@@ -109,7 +110,7 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
     }
   };
   const stop = async () => {
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const ended = new Promise((resolve) => child.once('exit', resolve));
     child.kill('SIGTERM');
     await ended;

@@ -9,7 +9,11 @@ import { PlainError } from './say.mjs';
 
 const DEMO = path.join(ROOT, 'demo/ravelsey.json');
 
-/** Starts the API and web server and waits until it listens. */
+/**
+ * Starts the API and web server and waits until it listens.
+ * @param {{ port: number, databaseEnv: Record<string, string>, env?: Record<string, string> }} options
+ * @returns {Promise<{ stop: () => Promise<void>, child: import('node:child_process').ChildProcess }>}
+ */
 export function startServer({ port, databaseEnv, env = {} }) {
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, ['--import', 'tsx', path.join(ROOT, 'packages/server/src/main.ts')], {
@@ -29,7 +33,7 @@ export function startServer({ port, databaseEnv, env = {} }) {
 }
 
 function stopProcess(child) {
-  if (child.exitCode !== null) return Promise.resolve();
+  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
   const ended = new Promise((resolve) => child.once('exit', resolve));
   child.kill('SIGTERM');
   return ended;
@@ -47,7 +51,10 @@ async function loadDemo(address) {
   if (!response.ok) throw new PlainError(`The demo data was refused: ${await response.text()}`);
 }
 
-/** The whole product on loopback: database, server, demo data where empty. */
+/**
+ * The whole product on loopback: database, server, demo data where empty.
+ * @param {{ folder: string, port?: number, databasePort?: number, demo?: boolean, env?: Record<string, string> }} options
+ */
 export async function startProduct({ folder, port, databasePort, demo = true, env }) {
   const database = await startDatabase({ folder, port: databasePort });
   try {

@@ -21,7 +21,7 @@ const NoIcon = (): null => null;
 export default function Layout() {
   const [fontsReady] = useFonts({ SourceSans3_400Regular, SourceSans3_600SemiBold, ArchivoNarrow_600SemiBold });
   const light = useLight();
-  useEffect(() => startOutbox((name, row) => void arrived(name, row)), []);
+  useEffect(() => startOutbox(arrived), []);
   if (!fontsReady) return null;
   return (
     <SWRConfig value={{ ...swrSettings, provider: keptCache }}>

@@ -1,14 +1,18 @@
 import { RESOURCES, type BodyOf, type ResourceName, type RowOf } from '@dunlinmoss/contract';
-import useSWR, { mutate } from 'swr';
-import useSWRInfinite, { unstable_serialize } from 'swr/infinite';
+import { useEffect } from 'react';
+import useSWR from 'swr';
+import useSWRInfinite from 'swr/infinite';
 
 import { Refused, request } from './client';
-import { outboxStore, type Pending } from './outbox';
+import { outboxStore } from './outbox';
+import { createStore } from './store';
 
 interface PageOf<Row> {
   readonly items: Row[];
   readonly next: string | null;
 }
+
+type AnyRow = RowOf<ResourceName>;
 
 /** Try again soon while the server is away; never for what it refused. */
 export const swrSettings = {
@@ -18,13 +22,61 @@ export const swrSettings = {
   keepPreviousData: true,
 };
 
+/**
+ * What the server answered to a save, newer than what was read last; null for a row that was put aside. With it a
+ * screen never falls back to the old row between saving and reading again.
+ */
+const answeredStore = createStore<Readonly<Record<string, AnyRow | null>>>({});
+
+/** Counts up whenever lists should be read again. */
+const changesStore = createStore(0);
+
+const keyOf = (name: ResourceName, id: string): string => `${name}/${id}`;
 const rowPath = (name: ResourceName, id: string): string => `/${RESOURCES[name].path}/${id}`;
 
-/** What a person saved stands over what the server last told, until it has arrived there. */
-function withPending<Name extends ResourceName>(row: RowOf<Name> | undefined, pending: Pending | undefined) {
-  if (!pending) return row;
+function answer(name: ResourceName, id: string, row: AnyRow | null): void {
+  answeredStore.set({ ...answeredStore.get(), [keyOf(name, id)]: row });
+  changesStore.set(changesStore.get() + 1);
+}
+
+/** Takes in a row that arrived at the server. */
+export const arrived = (name: ResourceName, row: AnyRow): void => answer(name, row.id, row);
+
+/** Puts a row aside. Throws `Away` or `Refused`. */
+export async function putAside(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
+  await request('DELETE', `${rowPath(name, row.id)}?revision=${row.revision}`);
+  answer(name, row.id, null);
+}
+
+/** Brings a row back that was put aside. */
+export async function bringBack(name: ResourceName, id: string): Promise<void> {
+  arrived(name, (await request('POST', `${rowPath(name, id)}/restore`)) as AnyRow);
+}
+
+/**
+ * A row as this device knows it: what the server last told, what it answered to a save since, and over both what
+ * was saved here and has not arrived yet. Undefined where there is none.
+ */
+function latest<Name extends ResourceName>(
+  name: Name,
+  id: string,
+  told: RowOf<Name> | undefined,
+): RowOf<Name> | undefined {
+  const key = keyOf(name, id);
+  const answered = answeredStore.get()[key] as RowOf<Name> | null | undefined;
+  const pending = outboxStore.get()[key];
+  if (answered === null && !pending) return undefined;
+  const known = answered && answered.revision >= (told?.revision ?? 0) ? answered : told;
+  if (!pending) return known;
   const now = new Date().toISOString();
-  return { createdAt: now, updatedAt: now, rigName: '', ...row, ...pending.body } as unknown as RowOf<Name>;
+  return { createdAt: now, updatedAt: now, rigName: '', ...known, ...pending.body } as unknown as RowOf<Name>;
+}
+
+/** Has a component drawn anew when anything is saved here. Gives back how many changes arrived so far. */
+function useChanges(): number {
+  outboxStore.use();
+  answeredStore.use();
+  return changesStore.use();
 }
 
 export interface RowState<Row> {
@@ -36,13 +88,11 @@ export interface RowState<Row> {
 /** One row by id; nothing for no id. */
 export function useRow<Name extends ResourceName>(name: Name, id: string | undefined): RowState<RowOf<Name>> {
   const { data, error } = useSWR<RowOf<Name>>(id === undefined ? null : rowPath(name, id));
-  const pending = outboxStore.use()[`${name}/${id}`];
-  const row = withPending<Name>(data, pending);
-  return {
-    row: id === undefined ? undefined : row,
-    loading: id !== undefined && row === undefined && !(error instanceof Refused),
-    missing: row === undefined && error instanceof Refused,
-  };
+  useChanges();
+  if (id === undefined) return { row: undefined, loading: false, missing: false };
+  const row = latest(name, id, data);
+  const missing = row === undefined && (error instanceof Refused || answeredStore.get()[keyOf(name, id)] === null);
+  return { row, missing, loading: row === undefined && !missing };
 }
 
 export interface RowList<Row> {
@@ -59,56 +109,38 @@ const sortKey: { readonly [Name in ResourceName]: (row: RowOf<Name>) => string }
   tests: (row) => row.performedAt,
 };
 
-/** A list in its own order, page by page, with what waits in the outbox in its place. */
+/** A list in its own order, page by page. `belongs` says which rows saved here are part of what the query asks for. */
 export function useRows<Name extends ResourceName>(
   name: Name,
   query: Readonly<Record<string, string>> = {},
-  waiting: (body: BodyOf<Name>) => boolean = () => true,
+  belongs: (body: BodyOf<Name>) => boolean = () => true,
 ): RowList<RowOf<Name>> {
-  const search = new URLSearchParams(query).toString();
-  const base = `/${RESOURCES[name].path}?${search}`;
-  const key = (index: number, previous: PageOf<RowOf<Name>> | null): string | null => {
-    if (index === 0) return base;
-    return previous?.next ? `${base}&after=${previous.next}` : null;
-  };
-  const { data, error, setSize } = useSWRInfinite<PageOf<RowOf<Name>>>(key, { revalidateAll: true });
-  const outbox = outboxStore.use();
+  const base = `/${RESOURCES[name].path}?${new URLSearchParams(query).toString()}`;
+  const { data, error, setSize, mutate } = useSWRInfinite<PageOf<RowOf<Name>>>(
+    (index: number, previous: PageOf<RowOf<Name>> | null) => {
+      if (index === 0) return base;
+      return previous?.next ? `${base}&after=${previous.next}` : null;
+    },
+    { revalidateAll: true },
+  );
+  const changes = useChanges();
+  useEffect(() => {
+    if (changes > 0) void mutate();
+  }, [changes, mutate]);
 
-  const rows = new Map((data ?? []).flatMap(({ items }) => items.map((row) => [row.id, row] as const)));
-  for (const pending of Object.values(outbox)) {
-    const body = pending.body as BodyOf<Name>;
-    if (pending.name === name && waiting(body)) rows.set(body.id, withPending<Name>(rows.get(body.id), pending)!);
-  }
-  const sorted = [...rows.values()].sort((a, b) => sortKey[name](a).localeCompare(sortKey[name](b)));
+  const told = new Map((data ?? []).flatMap(({ items }) => items.map((row) => [row.id, row] as const)));
+  const here = [...Object.entries(answeredStore.get()), ...Object.keys(outboxStore.get()).map((key) => [key] as const)]
+    .filter(([key]) => key.startsWith(`${name}/`))
+    .map(([key]) => key.slice(name.length + 1));
+  const rows = [...new Set([...told.keys(), ...here])].flatMap((id) => {
+    const row = latest(name, id, told.get(id));
+    return row && (told.has(id) || belongs(row as BodyOf<Name>)) ? [row] : [];
+  });
+  rows.sort((a, b) => sortKey[name](a).localeCompare(sortKey[name](b)));
   return {
-    rows: name === 'rigs' ? sorted : sorted.reverse(),
-    loading: data === undefined && rows.size === 0 && !(error instanceof Refused),
+    rows: name === 'rigs' ? rows : rows.reverse(),
+    loading: data === undefined && rows.length === 0 && !(error instanceof Refused),
     hasMore: (data?.at(-1)?.next ?? null) !== null,
     more: () => void setSize((size) => size + 1),
   };
-}
-
-/** Puts an arrived row where screens read it, and has its lists fetched anew. */
-export async function arrived(name: ResourceName, row: RowOf<ResourceName>): Promise<void> {
-  await mutate(rowPath(name, row.id), row, { revalidate: false });
-  await refreshLists(name);
-}
-
-async function refreshLists(name: ResourceName): Promise<void> {
-  const prefix = `/${RESOURCES[name].path}?`;
-  const marker = unstable_serialize(() => prefix).replace(prefix, '');
-  await mutate((key) => typeof key === 'string' && (key.startsWith(prefix) || key.startsWith(marker + prefix)));
-}
-
-/** Puts a row aside. Throws `Away` or `Refused`. */
-export async function putAside(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
-  await request('DELETE', `${rowPath(name, row.id)}?revision=${row.revision}`);
-  await mutate(rowPath(name, row.id), undefined, { revalidate: false });
-  await refreshLists(name);
-}
-
-/** Brings a row back that was put aside. */
-export async function bringBack(name: ResourceName, id: string): Promise<void> {
-  const row = (await request('POST', `${rowPath(name, id)}/restore`)) as RowOf<ResourceName>;
-  await arrived(name, row);
 }

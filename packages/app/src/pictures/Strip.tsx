@@ -25,7 +25,7 @@ interface StripProps {
 
 const WIDTH = 340;
 const HEIGHT = 220;
-const PLOT = { left: 52, right: 328, top: 16, bottom: 172 };
+const PLOT = { left: 52, right: 328, top: 28, bottom: 176 };
 
 /** The trial strip of a tape test: length over pressure, firm on the right, measured against predicted. */
 export function Strip({ measured, predicted, fitted, units, palette }: StripProps) {
@@ -105,7 +105,7 @@ export function Strip({ measured, predicted, fitted, units, palette }: StripProp
       >
         {`pressure, ${units.pressure}`}
       </SvgText>
-      <SvgText x={4} y={HEIGHT - 6} textAnchor="start" fontFamily={FACES.text} fontSize={13} fill={palette.muted}>
+      <SvgText x={PLOT.left - 34} y={13} textAnchor="start" fontFamily={FACES.text} fontSize={13} fill={palette.muted}>
         {`length, ${units.length}`}
       </SvgText>
     </Frame>

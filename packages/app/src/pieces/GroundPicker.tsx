@@ -18,7 +18,12 @@ export function GroundPicker({ value, onChange }: GroundPickerProps) {
       label="Ground"
       layout="list"
       value={value}
-      options={GROUND_CODES.map((code) => ({ code, name: GROUND_WORDS[code].name, note: GROUND_WORDS[code].sign }))}
+      options={GROUND_CODES.map((code) => ({
+        code,
+        name: GROUND_WORDS[code].name,
+        // On a wide screen the whole list stays in view; there the sign stands with the chosen one only.
+        note: wide && code !== value ? undefined : GROUND_WORDS[code].sign,
+      }))}
       onChange={(code) => {
         onChange(code);
         close();

@@ -13,7 +13,7 @@ export function Loading() {
   const reached = reachStore.use();
   return (
     <View role="status" style={styles.loading}>
-      <ActivityIndicator color={palette.moss} />
+      <ActivityIndicator color={palette.moss} accessibilityLabel="Fetching" />
       <Text tone="muted">
         {reached ? 'Fetching …' : 'Waiting for the server. This goes on by itself when it is back.'}
       </Text>

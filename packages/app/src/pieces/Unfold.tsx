@@ -20,12 +20,7 @@ export function Unfold({ label, value, children, startsOpen = false }: UnfoldPro
   const Chevron = open ? ChevronUp : ChevronDown;
   return (
     <View style={[styles.box, { borderColor: palette.line, backgroundColor: palette.card }]}>
-      <Press
-        aria-expanded={open}
-        aria-label={value === undefined ? label : `${label}: ${value}`}
-        onPress={() => setOpen(!open)}
-        style={styles.head}
-      >
+      <Press aria-expanded={open} onPress={() => setOpen(!open)} style={styles.head}>
         <View style={styles.words}>
           <Text as={value === undefined ? 'strong' : 'label'} tone={value === undefined ? 'ink' : 'muted'}>
             {label}

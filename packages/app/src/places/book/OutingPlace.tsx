@@ -4,7 +4,7 @@ import { useRow } from '../../data/rows';
 import { Page } from '../../pieces/Page';
 import { Empty, Loading } from '../../pieces/States';
 import { useWide } from '../../theme/useWide';
-import { groundName } from '../../words/grounds';
+import { day } from '../../words/format';
 import { OutingList } from './BookPlace';
 import { OutingDetail } from './OutingDetail';
 
@@ -24,7 +24,7 @@ export function OutingPlace() {
   ) : (
     <Loading />
   );
-  if (!wide) return <Page title={row ? row.title || groundName(row.groundCode) : 'Outing'}>{detail}</Page>;
+  if (!wide) return <Page title={row ? day(row.startedAt) : 'Outing'}>{detail}</Page>;
   return (
     <Page title="Book" result={detail}>
       <OutingList chosen={id} />

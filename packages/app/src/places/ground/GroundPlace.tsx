@@ -70,7 +70,6 @@ interface RigOnGroundProps {
 function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
   const router = useRouter();
   const units = unitsStore.use();
-  const wide = useWide();
   const { rows: tests } = useRows('tests', { rigId: rig.id }, ({ rigId }) => rigId === rig.id);
   const [stuckAccepted, setStuckAccepted] = useState(false);
   const [setting, setSetting] = useState(false);
@@ -78,7 +77,6 @@ function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
 
   const choose = (change: { rig?: string; ground?: string }): void =>
     router.setParams({ rig: rig.id, ground, ...change });
-  const rigOptions = rigs.map(({ id, name }) => ({ code: id, name }));
   const canSet = plan.ok && ground !== 'pavement' && !plan.value.needsStuckStep;
 
   return (
@@ -99,24 +97,20 @@ function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
         )
       }
     >
-      {wide ? (
-        <Choice label="Rig" layout="list" value={rig.id} options={rigOptions} onChange={(id) => choose({ rig: id })} />
-      ) : (
-        <Unfold label="Rig" value={rig.name}>
-          {(close) => (
-            <Choice
-              label="Rig"
-              layout="list"
-              value={rig.id}
-              options={rigOptions}
-              onChange={(id) => {
-                choose({ rig: id });
-                close();
-              }}
-            />
-          )}
-        </Unfold>
-      )}
+      <Unfold label="Rig" value={rig.name}>
+        {(close) => (
+          <Choice
+            label="Rig"
+            layout="list"
+            value={rig.id}
+            options={rigs.map(({ id, name }) => ({ code: id, name }))}
+            onChange={(id) => {
+              choose({ rig: id });
+              close();
+            }}
+          />
+        )}
+      </Unfold>
       <GroundPicker value={ground} onChange={(code) => choose({ ground: code })} />
       {setting && plan.ok && (
         <SetPressures plan={plan.value} rig={rig} outing={outing} onClose={() => setSetting(false)} />

@@ -221,7 +221,7 @@ function AxleFields({ control, position, title, withTire, onLoadRange }: AxleFie
         </>
       )}
       {quantity('placard', 'Placard pressure, cold', 'From the door post or the fuel flap, for this load.')}
-      <MassUnit />
+      {position === 'front' && <MassUnit />}
       <Controller
         control={control}
         name={`${position}.loadsFrom`}

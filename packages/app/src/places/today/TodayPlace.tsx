@@ -1,4 +1,4 @@
-import type { OutingRow } from '@dunlinmoss/contract';
+import type { Outing, OutingRow } from '@dunlinmoss/contract';
 import { planGround } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -9,16 +9,18 @@ import { unitsStore } from '../../data/preferences';
 import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Cautions } from '../../pieces/Cautions';
+import { Numerals } from '../../pieces/Numerals';
 import { notify } from '../../pieces/Notice';
 import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
 import { Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
+import { Staff } from '../../pictures/Staff';
 import { Check } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { axleOnGauge } from '../../words/format';
 import { groundName } from '../../words/grounds';
-import { pressuresText, STATE_WORDS } from '../../words/outing';
+import { AXLE_WORDS, pressuresText, STATE_WORDS } from '../../words/outing';
 import { nextStep, pathOf, type NextStep } from './nextStep';
 import { StartOuting } from './StartOuting';
 
@@ -35,7 +37,14 @@ export function TodayPlace() {
   return outing ? <UnderWay outing={outing} /> : <StartOuting />;
 }
 
+interface StepWords {
+  readonly sentence: string;
+  readonly numbers: Outing['pressures'];
+  readonly button: string;
+}
+
 function UnderWay({ outing }: { readonly outing: OutingRow }) {
+  const palette = usePalette();
   const router = useRouter();
   const units = unitsStore.use();
   const { row: rig } = useRow('rigs', outing.rigId);
@@ -76,27 +85,36 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
     airUp: () => void airIsBack(),
     start: () => undefined,
   };
-  const words: Record<NextStep, { readonly sentence: string; readonly button: string }> = {
-    start: { sentence: '', button: '' },
+  const words: Record<NextStep, StepWords> = {
+    start: { sentence: '', numbers: [], button: '' },
     setPressures: result.ok
       ? {
-          sentence: `${groundName(outing.groundCode)} ahead. Let air out before you drive on it: ${pressuresText(planned, units)}, cold.`,
+          sentence: `${groundName(outing.groundCode)} ahead. Let air out before you drive on it.`,
+          numbers: planned,
           button: 'See why, and set them',
         }
-      : { sentence: 'There is no safe pressure for this load on this ground.', button: 'See what would help' },
+      : {
+          sentence: 'There is no safe pressure for this load on this ground.',
+          numbers: [],
+          button: 'See what would help',
+        },
     test: {
-      sentence: `Air is out: ${pressuresText(outing.pressures, units)}. Prove it with a tape: one wheel, two pressures.`,
+      sentence: 'Air is out. Prove it with a tape: one wheel, two pressures.',
+      numbers: outing.pressures,
       button: 'Measure the contact length',
     },
     decide: {
       sentence: 'Measured. Say what you decided, so that next time starts there.',
+      numbers: outing.pressures,
       button: 'Write the decision',
     },
     airUp: {
-      sentence: `Before pavement put the air back: ${pressuresText(road, units)}, cold.`,
+      sentence: 'Before pavement put the air back.',
+      numbers: road,
       button: 'Every wheel is back at road pressure',
     },
   };
+  const { sentence, numbers, button } = words[step];
 
   return (
     <Page
@@ -111,6 +129,22 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
           )}
           {result.ok && <Cautions plan={result.value} severity="danger" />}
           <Path step={step} />
+          {result.ok && (
+            <Panel title="The staff">
+              <Staff
+                axles={result.value.axles.map((axle) => {
+                  const set = outing.pressures.find(({ position }) => position === axle.position);
+                  return {
+                    name: AXLE_WORDS[axle.position],
+                    ...axleOnGauge(axle, units),
+                    ...(set && { startKpa: set.pressureKpa }),
+                  };
+                })}
+                units={units}
+                palette={palette}
+              />
+            </Panel>
+          )}
         </>
       }
     >
@@ -119,8 +153,9 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
         <Text as="label" tone="moss">
           Next
         </Text>
-        <Text as="heading">{words[step].sentence}</Text>
-        <Action kind="main" label={words[step].button} onPress={go[step]} />
+        <Text as="heading">{sentence}</Text>
+        {numbers.length > 0 && <Numerals axles={numbers} />}
+        <Action kind="main" label={button} onPress={go[step]} />
       </Panel>
     </Page>
   );

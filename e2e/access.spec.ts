@@ -1,0 +1,56 @@
+import AxeBuilder from '@axe-core/playwright';
+
+import { expect, settled, test } from './fixtures';
+
+const PAGES = [
+  '/',
+  '/rigs',
+  '/rigs/new',
+  '/ground?ground=softSand',
+  '/proof',
+  '/proof/tape/0192f000-0000-7000-8000-000000000301',
+  '/book',
+];
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
+const LEAST_TARGET_PX = 48;
+
+for (const light of ['light', 'dark'] as const) {
+  test(`nothing for axe to find, ${light}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: light, reducedMotion: 'reduce' });
+    for (const path of PAGES) {
+      await page.goto(path);
+      await settled(page);
+      const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
+      expect(
+        violations.map(
+          ({ id, nodes }) =>
+            `${path} ${id}: ${nodes
+              .map(({ html }) => html)
+              .join(' ')
+              .slice(0, 300)}`,
+        ),
+      ).toEqual([]);
+    }
+  });
+}
+
+test('everything to press is big enough for a glove', async ({ page }) => {
+  for (const path of PAGES) {
+    await page.goto(path);
+    await settled(page);
+    const small = await page
+      .locator('[role=button], [role=radio], a[href], input:not([type=checkbox]), textarea')
+      .evaluateAll(
+        (elements, least) =>
+          elements
+            .map((element) => ({
+              box: element.getBoundingClientRect(),
+              name: element.getAttribute('aria-label') ?? element.textContent,
+            }))
+            .filter(({ box }) => box.width > 0 && (box.height < least - 0.5 || box.width < least - 0.5))
+            .map(({ box, name }) => `${name} ${box.width}x${box.height}`),
+        LEAST_TARGET_PX,
+      );
+    expect(small, path).toEqual([]);
+  }
+});

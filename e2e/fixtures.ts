@@ -1,0 +1,65 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+
+import { test as base, type Locator, type Page } from '@playwright/test';
+
+import { startProduct } from '../scripts/product.mjs';
+
+type Product = Awaited<ReturnType<typeof startProduct>>;
+
+interface Fixtures {
+  /** The whole product with the demo data, alone for this test. */
+  product: Product;
+}
+
+/**
+ * Every test walks the started product, on a database of its own. A page that throws or that asks anyone but the
+ * product for anything fails its test.
+ */
+export const test = base.extend<Fixtures>({
+  product: async ({}, use) => {
+    const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-e2e-'));
+    const product = await startProduct({ folder });
+    await use(product);
+    await product.stop();
+    rmSync(folder, { recursive: true, force: true });
+  },
+  baseURL: async ({ product }, use) => use(product.address),
+  page: async ({ page, product }, use) => {
+    const troubles: string[] = [];
+    page.on('pageerror', (error) => troubles.push(error.message));
+    page.on('request', (request) => {
+      const { origin, protocol } = new URL(request.url());
+      if (protocol.startsWith('http') && origin !== product.address) troubles.push(`asked ${request.url()}`);
+    });
+    await use(page);
+    if (troubles.length > 0) throw new Error(troubles.join('\n'));
+  },
+});
+
+export { expect } from '@playwright/test';
+
+/** Goes to a place by the navigation that people use. */
+export const goTo = (page: Page, place: string): Promise<void> =>
+  page.getByRole('navigation', { name: 'Places' }).getByText(place, { exact: true }).click();
+
+/** Chooses a ground: from the list in view on a wide screen, from the unfolding one on a phone. */
+export async function chooseGround(page: Page, name: string): Promise<void> {
+  const fold = page.getByRole('button', { name: /^Ground / });
+  const choice = page.getByRole('radio', { name, exact: true });
+  await fold.or(choice).first().waitFor();
+  if (await fold.isVisible()) await fold.click();
+  await choice.click();
+}
+
+/** Waits until nothing is being fetched any more. */
+export async function settled(page: Page): Promise<void> {
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.getByText('Fetching …').waitFor({ state: 'detached' });
+}
+
+/** The big numbers of one axle. */
+export const axle = (page: Page, name: 'Front' | 'Rear'): Locator => page.getByRole('group', { name: `${name} axle` });
+
+export const action = (page: Page, name: string | RegExp): Locator => page.getByRole('button', { name });

@@ -1,0 +1,87 @@
+import { action, axle, chooseGround, expect, settled, test } from './fixtures';
+
+const CURLEW = '0192f000-0000-7000-8000-000000000101';
+
+test('every ground answers with numbers, reasons and pictures, in every unit', async ({ page }) => {
+  await page.goto(`/ground?rig=${CURLEW}&ground=gravel`);
+  const grounds = [
+    ['Gravel, corrugations', '26'],
+    ['Rocky, shaly track', '25'],
+    ['Forest, hills, mud on a firm base', '21'],
+    ['Snow', '19'],
+    ['Packed damp sand', '17'],
+    ['Soft sand', '15'],
+    ['Very soft or steep sand', '12'],
+    ['Pavement', '36'],
+  ] as const;
+  for (const [name, front] of grounds) {
+    await chooseGround(page, name);
+    await expect(axle(page, 'Front')).toContainText(`${front}psi`);
+    await expect(page.getByRole('img', { name: new RegExp(`Staff\\. Front ${front} psi`) })).toBeVisible();
+    await expect(page.getByRole('img', { name: /^Contact print\. Front: / })).toBeVisible();
+  }
+  await chooseGround(page, 'Soft sand');
+  await page.getByRole('radio', { name: 'bar', exact: true }).click();
+  await expect(axle(page, 'Front')).toContainText('1.05bar');
+  await page.getByRole('radio', { name: 'kPa', exact: true }).click();
+  await expect(axle(page, 'Front')).toContainText('105kPa');
+  await expect(page.getByText(/On the ground/).first()).toBeVisible();
+  await page.reload();
+  await expect(page).toHaveURL(/ground=softSand/);
+  await expect(axle(page, 'Front')).toContainText('105kPa');
+});
+
+test('the working shows each step with the values put in and where it is from', async ({ page }) => {
+  await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await action(page, 'Working, front axle').click();
+  const steps = page.getByRole('main').getByRole('listitem');
+  await expect(steps.filter({ hasText: 'Pressure that gives this stiffness' })).toContainText(
+    'p = (Kz − 3.45·c) / (0.00028·√((1.03 − 0.004·AR)·SN·OD))',
+  );
+  await expect(steps.filter({ hasText: 'Pressure that gives this stiffness' })).toContainText('Published: Rhyne');
+  await expect(steps.filter({ hasText: 'Contact length' })).toContainText('k = 0.680, chord =');
+  await expect(steps.filter({ hasText: 'Contact length' })).toContainText('Our assumption');
+  await expect(steps.filter({ hasText: 'The flat it makes' })).toContainText('Exact');
+});
+
+test('below the floor only after saying so, with the dangers in view', async ({ page }) => {
+  await page.goto(`/ground?rig=${CURLEW}&ground=stuck`);
+  await expect(axle(page, 'Front')).toContainText('12psi');
+  await expect(page.getByRole('list', { name: 'Dangers' })).toContainText('letting out air lowers it further');
+  await expect(action(page, 'Air is out: keep the pressures')).toHaveCount(0);
+  await action(page, 'Stuck, and nothing else helped').click();
+  await expect(axle(page, 'Front')).toContainText('7psi');
+  await expect(page.getByText('Speed guide: walking pace')).toBeVisible();
+  await chooseGround(page, 'Soft sand');
+  await chooseGround(page, 'Stuck');
+  await expect(axle(page, 'Front')).toContainText('12psi');
+});
+
+test('a load that no placard pressure carries gives no number, but what would help', async ({
+  page,
+  request,
+  product,
+}) => {
+  const url = `${product.address}/api/v1/rigs/${CURLEW}`;
+  const { createdAt: _, updatedAt: __, ...rig } = await (await request.get(url)).json();
+  rig.axles[1] = { ...rig.axles[1], leftLoadKg: 1600, rightLoadKg: 1600, placardKpa: 180 };
+  expect((await request.put(url, { data: rig })).ok()).toBe(true);
+  await page.goto(`/ground?rig=${CURLEW}&ground=gravel`);
+  await expect(page.getByText('Rear: no safe pressure. 1600 kg on a wheel')).toBeVisible();
+  await expect(axle(page, 'Rear')).toHaveCount(0);
+  await action(page, 'Check Curlew, loaded wagon').click();
+  await expect(page).toHaveURL(new RegExp(`/rigs/${CURLEW}`));
+});
+
+test('the dangers are in view without scrolling, and nothing runs off the side', async ({ page }) => {
+  await page.goto(`/ground?rig=${CURLEW}&ground=verySoftSand`);
+  const dangers = page.getByRole('list', { name: 'Dangers' }).getByRole('listitem');
+  await expect(dangers.first()).toBeInViewport();
+  await expect(dangers.filter({ hasText: 'Air back to road pressure before pavement.' })).toBeInViewport();
+  for (const path of ['/', '/rigs', '/rigs/new', '/ground', '/proof', '/proof/tape/new', '/book']) {
+    await page.goto(path);
+    await settled(page);
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(overflow, path).toBeLessThanOrEqual(0);
+  }
+});

@@ -1,0 +1,27 @@
+import { action, expect, test } from './fixtures';
+
+test('the keys lead along the path and are listed', async ({ page }) => {
+  await page.goto('/');
+  await expect(action(page, 'See why, and set them')).toBeVisible();
+  for (const [key, path] of [
+    ['2', '/rigs'],
+    ['3', '/ground'],
+    ['4', '/proof'],
+    ['5', '/book'],
+    ['1', '/'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page).toHaveURL(new RegExp(`${path}(\\?.*)?$`));
+  }
+  await page.keyboard.press('u');
+  await expect(page.getByRole('radio', { name: 'bar', exact: true })).toBeChecked();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog').or(page.getByText('Next pressure unit'))).toBeVisible();
+  await action(page, 'Close').click();
+  await page.goto('/rigs/new');
+  await page.getByLabel('Name', { exact: true }).fill('2u?');
+  await expect(page).toHaveURL(/\/rigs\/new/);
+  await page.keyboard.press('Tab');
+  const focused = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
+  expect(focused).toBe('Tire size, as on the sidewall');
+});

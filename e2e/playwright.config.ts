@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: '.',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  retries: 0,
+  reporter: process.env.E2E_JSON ? [['line'], ['json', { outputFile: process.env.E2E_JSON }]] : 'line',
+  outputDir: '../.data/e2e',
+  use: {
+    contextOptions: { reducedMotion: 'reduce' },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'phone', testIgnore: '**/keys.spec.ts', use: { viewport: { width: 390, height: 844 } } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+});

@@ -1,0 +1,71 @@
+import type { Page } from '@playwright/test';
+
+import { action, expect, goTo, test } from './fixtures';
+
+const CURLEW = '0192f000-0000-7000-8000-000000000101';
+
+async function reading(page: Page, row: number, pressure: string, length: string): Promise<void> {
+  await page.getByLabel(`Reading ${row}: pressure in psi`).fill(pressure);
+  await page.getByLabel(`Reading ${row}: contact length in mm`).fill(length);
+}
+
+test('readings are judged in words as they are typed', async ({ page }) => {
+  await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await page.getByRole('radio', { name: 'Marks' }).click();
+  await reading(page, 1, '36', '160');
+  await expect(page.getByText('Measure the same wheel on the same spot once more')).toBeVisible();
+  await reading(page, 2, '35', '162');
+  await expect(page.getByText('These pressures are too close together to tell.')).toBeVisible();
+  await reading(page, 2, '15', '170');
+  await expect(page.getByText('A stiff carcass or a light load')).toBeVisible();
+  await reading(page, 2, '15', '290');
+  await expect(page.getByText('Check the load on this wheel and the gauge')).toBeVisible();
+  await reading(page, 2, '15', '228');
+  await expect(page.getByText('The tire does what the model says.')).toBeVisible();
+  await expect(page.getByText('Grew 68 mm; predicted 68 mm: 100 % of it.')).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /Contact length over pressure. Measured 160 mm at 36 psi, 228 mm at 15 psi/ }),
+  ).toBeVisible();
+});
+
+test('a saved test can be corrected and thinned, and the plan follows', async ({ page }) => {
+  await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await page.getByRole('radio', { name: 'Marks' }).click();
+  await reading(page, 1, '36', '150');
+  await reading(page, 2, '15', '214');
+  await action(page, 'Another reading').click();
+  await reading(page, 3, '24', '999');
+  await action(page, 'Save this test').click();
+  await expect(page).toHaveURL(/\/proof$/);
+  await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
+
+  await goTo(page, 'Proof');
+  await page.getByRole('link', { name: /Curlew/ }).click();
+  await action(page, 'Remove reading 3').click();
+  await action(page, 'Undo').click();
+  await expect(page.getByLabel('Reading 3: contact length in mm')).toHaveValue('999');
+  await page.getByLabel('Reading 3: contact length in mm').fill('185');
+  await action(page, 'Save the changes').click();
+  await expect(page.getByText('The test is in the Book.')).toBeVisible();
+  await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  const measured = page.getByText(/Measured by you: contact length is/).first();
+  await expect(measured).toContainText('0.64 ±');
+
+  await goTo(page, 'Proof');
+  await page.getByRole('link', { name: /Curlew/ }).click();
+  await action(page, 'Put this test aside').click();
+  await expect(page.getByRole('link', { name: /Curlew/ })).toHaveCount(0);
+  await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
+});
+
+test('what is wrong with a reading stands beside it, and nothing typed is lost', async ({ page }) => {
+  await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await reading(page, 1, 'thirty', '5');
+  await action(page, 'Save this test').click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Expected a number' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Expected 20 mm or more' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Reading 1: pressure in psi')).toHaveValue('thirty');
+});
