@@ -6,7 +6,7 @@ test('every ground answers with numbers, reasons and pictures, in every unit', a
   await page.goto(`/ground?rig=${CURLEW}&ground=gravel`);
   const grounds = [
     ['Gravel, corrugations', '26'],
-    ['Rocky, shaly track', '25'],
+    ['Rocky, shaly track', '24'],
     ['Forest, hills, mud on a firm base', '21'],
     ['Snow', '19'],
     ['Packed damp sand', '17'],

@@ -17,7 +17,7 @@ test('the keys lead along the path and are listed', async ({ page }) => {
   await expect(page.getByRole('radio', { name: 'bar', exact: true })).toBeChecked();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog').or(page.getByText('Next pressure unit'))).toBeVisible();
-  await action(page, 'Close').click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.goto('/rigs/new');
   await page.getByLabel('Name', { exact: true }).fill('2u?');
   await expect(page).toHaveURL(/\/rigs\/new/);

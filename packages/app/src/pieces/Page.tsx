@@ -30,7 +30,7 @@ export function Page({ title, children, result, action }: PageProps) {
   if (!wide) {
     return (
       <View style={styles.page}>
-        <ScrollView contentContainerStyle={styles.column}>
+        <ScrollView {...reachable(title)} contentContainerStyle={styles.column}>
           {heading}
           {children}
           {result}
@@ -42,18 +42,21 @@ export function Page({ title, children, result, action }: PageProps) {
   return (
     <View style={styles.panes}>
       <View style={[styles.left, { borderColor: palette.line }]}>
-        <ScrollView contentContainerStyle={styles.wideColumn}>
+        <ScrollView {...reachable(title)} contentContainerStyle={styles.wideColumn}>
           {heading}
           {children}
         </ScrollView>
         {foot}
       </View>
-      <ScrollView style={styles.right} contentContainerStyle={styles.wideColumn}>
+      <ScrollView {...reachable('Result')} style={styles.right} contentContainerStyle={styles.wideColumn}>
         {result}
       </ScrollView>
     </View>
   );
 }
+
+/** What scrolls can be reached and scrolled with the keyboard. */
+const reachable = (name: string) => ({ role: 'region' as const, 'aria-label': name, tabIndex: 0 as const });
 
 const styles = StyleSheet.create({
   page: { flex: 1 },

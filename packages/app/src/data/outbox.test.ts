@@ -1,0 +1,105 @@
+import type { Rig } from '@dunlinmoss/contract';
+
+import { outboxStore, save, settle, startOutbox } from './outbox';
+
+const rig = (change: Partial<Rig> = {}): Rig => ({
+  id: '0192f000-0000-7000-8000-000000000001',
+  revision: 0,
+  family: 'fourWheel',
+  name: 'Knot',
+  beadLocks: false,
+  axles: [],
+  ...change,
+});
+const other = rig({ id: '0192f000-0000-7000-8000-000000000002', name: 'Ruff' });
+
+type Answer = { status: number; body?: unknown } | 'away';
+const sent: string[] = [];
+let answers: ((method: string, url: string, body: Rig) => Answer)[] = [];
+let stop: () => void;
+const arrived: unknown[] = [];
+const problem = (code: string, status: number, more = {}) => ({
+  status,
+  body: { type: 'x', title: code, status, code, ...more },
+});
+const kept: Answer = { status: 200, body: { ...rig(), revision: 1 } };
+
+// The browser of these tests does not have it.
+AbortSignal.timeout ??= () => new AbortController().signal;
+
+beforeEach(() => {
+  sent.length = 0;
+  arrived.length = 0;
+  outboxStore.set({});
+  answers = [];
+  globalThis.fetch = (async (url: string, init: RequestInit) => {
+    const body = JSON.parse(String(init.body)) as Rig;
+    sent.push(`${init.method} ${body.name} ${body.revision}`);
+    const answer = (answers.shift() ?? (() => kept))(init.method!, url, body);
+    if (answer === 'away') throw new TypeError('Failed to fetch');
+    return { ok: answer.status < 400, status: answer.status, json: async () => answer.body } as Response;
+  }) as typeof fetch;
+  stop = startOutbox((_, row) => arrived.push(row));
+});
+afterEach(() => stop());
+
+describe('save', () => {
+  it('hands on the row that arrived and forgets the entry', async () => {
+    expect(await save('rigs', rig())).toMatchObject({ kind: 'saved', row: { revision: 1 } });
+    expect(arrived).toHaveLength(1);
+    expect(outboxStore.get()).toEqual({});
+  });
+
+  it.each([
+    ['no answer', 'away' as const],
+    ['a database away', problem('databaseAway', 503)],
+    ['a page that is no answer', { status: 502, body: undefined }],
+  ])('keeps the entry on %s', async (_, answer) => {
+    answers = [() => answer];
+    expect((await save('rigs', rig())).kind).toBe('waiting');
+    expect(Object.values(outboxStore.get())).toEqual([{ name: 'rigs', body: rig() }]);
+  });
+
+  it('sends what waits first, in the order of saving', async () => {
+    answers = [() => 'away'];
+    await save('rigs', rig());
+    await save('rigs', other);
+    expect(sent).toEqual(['PUT Knot 0', 'PUT Knot 0', 'PUT Ruff 0']);
+    expect(outboxStore.get()).toEqual({});
+  });
+
+  it('keeps only the newest of several saves of one row', async () => {
+    answers = [() => 'away', () => 'away'];
+    await save('rigs', rig());
+    await save('rigs', rig({ name: 'Knot, renamed' }));
+    expect(Object.values(outboxStore.get()).map(({ body }) => (body as Rig).name)).toEqual(['Knot, renamed']);
+  });
+
+  it('gives a refusal back and does not try it again', async () => {
+    answers = [() => problem('invalid', 400)];
+    expect(await save('rigs', rig())).toMatchObject({ kind: 'refused', problem: { code: 'invalid' } });
+    expect(outboxStore.get()).toEqual({});
+  });
+});
+
+describe('settle', () => {
+  const key = `rigs/${rig().id}`;
+  const present = { ...rig({ name: 'Theirs' }), revision: 7 };
+  beforeEach(async () => {
+    answers = [() => problem('staleRevision', 409, { present })];
+    expect((await save('rigs', rig())).kind).toBe('stale');
+  });
+
+  it('mine goes out over what is there', async () => {
+    await settle(key, 'mine');
+    expect(sent.at(-1)).toBe('PUT Knot 7');
+    expect(outboxStore.get()).toEqual({});
+  });
+
+  it('theirs drops what is here and hands theirs on', async () => {
+    await settle(key, 'theirs');
+    expect(sent).toHaveLength(1);
+    expect(arrived).toEqual([present]);
+    expect(outboxStore.get()).toEqual({});
+  });
+});

@@ -1,0 +1,86 @@
+import { psi } from '@dunlinmoss/core';
+import fc from 'fast-check';
+
+import type { Units } from '../data/preferences';
+import {
+  editText,
+  length,
+  mass,
+  number,
+  onGauge,
+  parseNumber,
+  percent,
+  pressure,
+  pressureRange,
+  speed,
+} from './format';
+
+const US: Units = { pressure: 'psi', mass: 'lb', length: 'in' };
+const SI: Units = { pressure: 'kPa', mass: 'kg', length: 'mm' };
+const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
+
+describe('onGauge', () => {
+  it.each([
+    ['psi', 15.4, 'nearest', 15],
+    ['psi', 15.5, 'nearest', 16],
+    ['psi', 12.01, 'up', 13],
+    ['psi', 12, 'up', 12],
+    ['psi', 12.99, 'down', 12],
+  ] as const)('%s: %d psi to the %s mark is %d', (unit, value, direction, mark) => {
+    expect(onGauge(psi(value), unit, direction) / psi(1)).toBeCloseTo(mark, 9);
+  });
+
+  it('never goes below with up, nor above with down, and stays within a step', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 700, noNaN: true }), fc.constantFrom('psi', 'bar', 'kPa'), (kpa, unit) => {
+        const step = { psi: psi(1), bar: 5, kPa: 5 }[unit];
+        const up = onGauge(kpa, unit, 'up');
+        const down = onGauge(kpa, unit, 'down');
+        expect(up).toBeGreaterThan(kpa - step * 1e-5);
+        expect(down).toBeLessThan(kpa + step * 1e-5);
+        expect(up - down).toBeLessThan(step * 1.00001);
+      }),
+      { seed: 41 },
+    );
+  });
+});
+
+describe('number with its unit', () => {
+  it.each([
+    [pressure(110.3, US), '16 psi'],
+    [pressure(110.3, SI), '110 kPa'],
+    [pressure(110.3, { ...SI, pressure: 'bar' }), '1.10 bar'],
+    [mass(1000, US), '2205 lb'],
+    [mass(569.6, SI), '570 kg'],
+    [length(254, US), '10.0 in'],
+    [length(-0.2, SI), '0 mm'],
+    [speed(30), '30 km/h'],
+    [percent(0.227), '23 %'],
+  ])('%s', (text, expected) => expect(plain(text)).toBe(expected));
+
+  it('tells a range by both ends, or by one where they read the same', () => {
+    expect(plain(pressureRange(psi(14), psi(16), US))).toBe('14–16 psi');
+    expect(plain(pressureRange(psi(14.1), psi(13.9), US))).toBe('14 psi');
+  });
+});
+
+describe('parseNumber', () => {
+  it.each([
+    ['36', 36],
+    [' 2,4 ', 2.4],
+    ['.5', 0.5],
+    ['-3', -3],
+    ['7.', 7],
+  ])('%p is %d', (text, value) => expect(parseNumber(text)).toBe(value));
+  it.each(['', 'abc', '1e5', '3-4', '1,000.5', '12 psi', 'Infinity'])('%p is none', (text) => {
+    expect(parseNumber(text)).toBeUndefined();
+  });
+});
+
+describe('editText', () => {
+  it('reads back as what was typed', () => {
+    expect(editText('pressure', 'psi', psi(36))).toBe('36');
+    expect(editText('pressure', 'bar', 240)).toBe('2.4');
+    expect(number('pressure', 'bar', 240)).toBe('2.40');
+  });
+});

@@ -1,0 +1,107 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+
+import { freePort } from './ports.mjs';
+import { prepare, ROOT } from './prepare.mjs';
+import { PlainError, run, say } from './say.mjs';
+
+const temporary = (name) => mkdtempSync(path.join(os.tmpdir(), `dunlinmoss-bench-${name}-`));
+
+/** Runs one of the TypeScript benches and reads the figures it prints. */
+function figures(script, args = [], env = {}) {
+  const result = spawnSync(process.execPath, ['--import', 'tsx', path.join(ROOT, 'scripts/bench', script), ...args], {
+    cwd: path.join(ROOT, 'packages/server'),
+    env: { ...process.env, ...env },
+    encoding: 'utf8',
+  });
+  if (result.status !== 0) throw new PlainError(`${script} failed:\n${result.stderr}`);
+  return JSON.parse(result.stdout);
+}
+
+/** Gzipped bytes of the JavaScript that the first page loads: every script that its index.html names. */
+function initialBytes(folder) {
+  const html = readFileSync(path.join(folder, 'index.html'), 'utf8');
+  const scripts = [...html.matchAll(/<script[^>]+src="([^"]+)"/g)].map((match) => match[1]);
+  if (scripts.length === 0) throw new PlainError(`No script in ${folder}/index.html`);
+  return scripts.reduce((total, src) => total + gzipSync(readFileSync(path.join(folder, src)), { level: 9 }).length, 0);
+}
+
+async function javascript() {
+  const { ensureWeb, exportWeb, WEB_ROOT } = await import('./web.mjs');
+  await ensureWeb();
+  const empty = path.join(temporary('empty'), 'dist');
+  await exportWeb(path.join(ROOT, 'scripts/bench/empty-app'), empty);
+  const [ours, yardstick] = [initialBytes(WEB_ROOT), initialBytes(empty)];
+  rmSync(path.dirname(empty), { recursive: true, force: true });
+  const chunks = readdirSync(path.join(WEB_ROOT, '_expo/static/js/web')).length;
+  say(
+    `initial JavaScript, gzip: ${ours} bytes in ${chunks} file(s), ${(ours / yardstick).toFixed(2)} × an empty Expo Router + Paper application (${yardstick})`,
+  );
+}
+
+async function reads() {
+  const { startProduct } = await import('./product.mjs');
+  const folder = temporary('reads');
+  const product = await startProduct({ folder });
+  const { p50Ratio, p95Ratio, apiP50Ms, selectP50Ms } = figures('reads.ts', [product.address], product.database.env);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  say(
+    `a rig through the API against the same SELECT, 2000 reads, 8 at once: p50 ${p50Ratio.toFixed(1)} ×, p95 ${p95Ratio.toFixed(1)} × (p50 ${apiP50Ms.toFixed(2)} ms against ${selectP50Ms.toFixed(2)} ms)`,
+  );
+}
+
+function plans() {
+  const { plansPerSecond, timeOf12OverTimeOf1 } = figures('plans.ts');
+  say(
+    `full plans of a rig: ${Math.round(plansPerSecond)} a second; 12 grounds take ${timeOf12OverTimeOf1.toFixed(1)} × the time of 1`,
+  );
+}
+
+/** Seconds from `npm start` in a folder to the first answer. */
+async function secondsToAnswer(clone, port) {
+  const begun = performance.now();
+  const child = spawn('npm', ['start'], {
+    cwd: clone,
+    env: { ...process.env, DUNLINMOSS_PORT: String(port) },
+    stdio: 'ignore',
+    detached: true,
+  });
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  for (;;) {
+    const answered = await fetch(`http://127.0.0.1:${port}/`)
+      .then((response) => response.ok)
+      .catch(() => false);
+    if (answered) break;
+    if (child.exitCode !== null) throw new PlainError('npm start ended by itself');
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  const seconds = (performance.now() - begun) / 1000;
+  process.kill(-child.pid, 'SIGINT');
+  await ended;
+  return seconds;
+}
+
+async function starts() {
+  const clone = path.join(temporary('clone'), 'clone');
+  const cloned = spawnSync('git', ['clone', '--quiet', ROOT, clone], { encoding: 'utf8' });
+  if (cloned.status !== 0) throw new PlainError(`No clone: ${cloned.stderr}`);
+  const port = await freePort();
+  const first = await secondsToAnswer(clone, port);
+  const second = await secondsToAnswer(clone, port);
+  rmSync(path.dirname(clone), { recursive: true, force: true });
+  say(
+    `npm start to first answer: first run on a fresh clone ${first.toFixed(0)} s (npm packages and web build in it), second ${second.toFixed(1)} s: ${(first / second).toFixed(0)} ×`,
+  );
+}
+
+run(async () => {
+  prepare('mariadb');
+  plans();
+  await reads();
+  await javascript();
+  await starts();
+});

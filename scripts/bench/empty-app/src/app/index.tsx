@@ -1,0 +1,5 @@
+import { Text } from 'react-native-paper';
+
+export default function Index() {
+  return <Text>Empty</Text>;
+}

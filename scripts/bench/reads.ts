@@ -1,0 +1,63 @@
+import mysql from 'mysql2/promise';
+
+import { readConfig } from '../../packages/server/src/config';
+import { createPool } from '../../packages/server/src/db/pool';
+
+const READS = 2_000;
+const AT_ONCE = 8;
+
+/** Milliseconds each call took, `AT_ONCE` of them under way at any time. */
+async function timed(call: () => Promise<unknown>, times: number): Promise<number[]> {
+  const took: number[] = [];
+  let left = times;
+  const worker = async (): Promise<void> => {
+    while (left > 0) {
+      left -= 1;
+      const begun = performance.now();
+      await call();
+      took.push(performance.now() - begun);
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, worker));
+  return took.sort((a, b) => a - b);
+}
+const at = (sorted: number[], share: number): number => sorted[Math.floor(share * (sorted.length - 1))]!;
+
+async function main(address: string): Promise<void> {
+  const config = readConfig(process.env);
+  const pool = createPool(config.database);
+  const { items } = (await (await fetch(`${address}/api/v1/rigs?limit=1`)).json()) as { items: { id: string }[] };
+  const id = items[0]!.id;
+  const viaApi = async (): Promise<void> => {
+    const response = await fetch(`${address}/api/v1/rigs/${id}`);
+    if (!response.ok) throw new Error(`Status ${response.status}`);
+    await response.json();
+  };
+  // The same two queries that the server runs for a rig.
+  const direct = async (): Promise<void> => {
+    const [rows] = await pool.query<mysql.RowDataPacket[]>('SELECT * FROM rigs WHERE owner_id = ? AND id = ?', [
+      config.ownerId,
+      id,
+    ]);
+    const [axles] = await pool.query<mysql.RowDataPacket[]>(
+      'SELECT * FROM rig_axles WHERE owner_id = ? AND rig_id IN (?) ORDER BY position',
+      [config.ownerId, [id]],
+    );
+    if (rows.length !== 1 || axles.length !== 2) throw new Error('The rig is not there');
+  };
+  await timed(viaApi, READS / 4);
+  await timed(direct, READS / 4);
+  const api = await timed(viaApi, READS);
+  const select = await timed(direct, READS);
+  await pool.end();
+  process.stdout.write(
+    JSON.stringify({
+      p50Ratio: at(api, 0.5) / at(select, 0.5),
+      p95Ratio: at(api, 0.95) / at(select, 0.95),
+      apiP50Ms: at(api, 0.5),
+      selectP50Ms: at(select, 0.5),
+    }),
+  );
+}
+
+void main(process.argv[2]!);

@@ -1,0 +1,74 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+
+import { prepare, ROOT } from './prepare.mjs';
+import { run, say } from './say.mjs';
+
+const OUT = path.join(ROOT, 'docs/screenshots');
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+const CURLEW = '0192f000-0000-7000-8000-000000000101';
+
+/** One picture a main view, from the demo data: file name, address, size, and what is done before it is taken. */
+const VIEWS = [
+  { name: 'today-phone', path: '/', size: PHONE },
+  { name: 'rigs-phone', path: '/rigs', size: PHONE },
+  { name: 'rig-phone', path: `/rigs/${CURLEW}`, size: PHONE },
+  { name: 'ground-phone', path: '/ground', size: PHONE },
+  { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'The staff') },
+  { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
+  { name: 'ground-wide', path: '/ground', size: WIDE },
+  { name: 'working-phone', path: '/ground', size: PHONE, before: openWorking },
+  { name: 'proof-phone', path: '/proof', size: PHONE },
+  {
+    name: 'tape-phone',
+    path: '/proof/tape/0192f000-0000-7000-8000-000000000301',
+    size: PHONE,
+    before: (page) => scrollTo(page, 'What it says'),
+  },
+  { name: 'tape-wide', path: '/proof/tape/0192f000-0000-7000-8000-000000000301', size: WIDE },
+  { name: 'book-phone', path: '/book', size: PHONE },
+  { name: 'book-wide', path: '/book', size: WIDE },
+];
+
+const scrollTo = (page, heading) =>
+  page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
+
+async function openWorking(page) {
+  const fold = page.getByRole('button', { name: 'Working, front axle' });
+  await fold.click();
+  await fold.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+}
+
+run(async () => {
+  prepare('mariadb', 'chromium');
+  const { chromium } = await import('@playwright/test');
+  const { ensureWeb } = await import('./web.mjs');
+  const { startProduct } = await import('./product.mjs');
+  await ensureWeb();
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-screenshots-'));
+  const product = await startProduct({ folder });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    for (const { name, path: address, size, light = 'light', before } of VIEWS) {
+      const context = await browser.newContext({ viewport: size, colorScheme: light, reducedMotion: 'reduce' });
+      const page = await context.newPage();
+      await page.goto(product.address + address);
+      await page.getByRole('heading', { level: 1 }).waitFor();
+      await page.getByText('Fetching …').waitFor({ state: 'detached' });
+      await before?.(page);
+      await page.waitForTimeout(600); // for what glides into its place
+      await page.screenshot({ path: path.join(OUT, `${name}.png`) });
+      await context.close();
+      say(name);
+    }
+  } finally {
+    await browser.close();
+    await product.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
