@@ -3,7 +3,6 @@ import { SourceSans3_400Regular } from '@expo-google-fonts/source-sans-3/400Regu
 import { SourceSans3_600SemiBold } from '@expo-google-fonts/source-sans-3/600SemiBold';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import Head from 'expo-router/head';
 import { useEffect } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { SWRConfig } from 'swr';
@@ -26,9 +25,6 @@ export default function Layout() {
   return (
     <SWRConfig value={{ ...swrSettings, provider: keptCache }}>
       <PaperProvider theme={paperTheme(light)} settings={{ icon: NoIcon }}>
-        <Head>
-          <title>Dunlinmoss</title>
-        </Head>
         <Shell>
           <Slot />
         </Shell>

@@ -1,6 +1,5 @@
 import { fromCanonical } from '@dunlinmoss/core';
 import { scaleLinear } from 'd3-scale';
-import { line } from 'd3-shape';
 import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
 import type { Units } from '../data/preferences';
@@ -8,6 +7,7 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { length, pressure } from '../words/format';
 import { Frame } from './Frame';
+import { polyline } from './polyline';
 
 export interface StripPoint {
   readonly pressureKpa: number;
@@ -41,10 +41,8 @@ export function Strip({ measured, predicted, fitted, units, palette }: StripProp
     .domain(range(all.map(({ lengthMm }) => inLength(lengthMm))))
     .nice(4)
     .range([PLOT.bottom, PLOT.top]);
-  const path = line<StripPoint>(
-    ({ pressureKpa }) => x(inPressure(pressureKpa)),
-    ({ lengthMm }) => y(inLength(lengthMm)),
-  );
+  const path = (points: readonly StripPoint[]): string =>
+    polyline(points.map((point) => [x(inPressure(point.pressureKpa)), y(inLength(point.lengthMm))]));
   const label = measured
     .map((point) => `${length(point.lengthMm, units)} at ${pressure(point.pressureKpa, units)}`)
     .join(', ');
@@ -82,8 +80,8 @@ export function Strip({ measured, predicted, fitted, units, palette }: StripProp
         </G>
       ))}
       <Line x1={PLOT.left} x2={PLOT.right} y1={PLOT.bottom} y2={PLOT.bottom} stroke={palette.ink} strokeWidth={1.5} />
-      <Path d={path(predicted) ?? ''} stroke={palette.ink} strokeWidth={1.5} strokeDasharray="5 4" fill="none" />
-      <Path d={path(fitted) ?? ''} stroke={palette.moss} strokeWidth={2.5} fill="none" />
+      <Path d={path(predicted)} stroke={palette.ink} strokeWidth={1.5} strokeDasharray="5 4" fill="none" />
+      <Path d={path(fitted)} stroke={palette.moss} strokeWidth={2.5} fill="none" />
       {measured.map(({ pressureKpa, lengthMm }, index) => (
         <Circle
           key={index}

@@ -1,4 +1,4 @@
-import { curveLinearClosed, line } from 'd3-shape';
+import { polyline } from './polyline';
 
 const POINTS = 64;
 /** A contact patch is squarer than an ellipse and rounder than a box. For drawing only. */
@@ -12,5 +12,5 @@ export function contactOutline(centreX: number, centreY: number, length: number,
     const angle = (2 * Math.PI * index) / POINTS;
     return [centreX + (width / 2) * rounded(Math.cos(angle)), centreY + (length / 2) * rounded(Math.sin(angle))];
   });
-  return line().curve(curveLinearClosed)(points)!;
+  return `${polyline(points)}Z`;
 }

@@ -1,42 +1,52 @@
-import { configureFonts, MD3DarkTheme, MD3LightTheme, type MD3Theme } from 'react-native-paper';
+import { configureFonts } from 'react-native-paper';
+import type { MD3Theme } from 'react-native-paper';
 
 import { DAY, NIGHT, type Palette } from './palette';
 import { FACES } from './type';
 
+export const paletteOf = (light: 'day' | 'night'): Palette => (light === 'day' ? DAY : NIGHT);
+
 /** Paper's theme in our colours and faces; its own corners are rounder than print. */
-export function paperTheme(light: 'day' | 'night'): MD3Theme {
-  const base = light === 'day' ? MD3LightTheme : MD3DarkTheme;
-  const palette = paletteOf(light);
+export function paperTheme(light: 'day' | 'night'): Pick<MD3Theme, 'dark' | 'roundness' | 'fonts' | 'colors'> {
+  const { paper, card, ink, muted, line, moss, onMoss, mossWash, rust, rustWash, water } = paletteOf(light);
   return {
-    ...base,
+    dark: light === 'night',
     roundness: 1,
     fonts: configureFonts({ config: { fontFamily: FACES.text } }),
     colors: {
-      ...base.colors,
-      primary: palette.moss,
-      onPrimary: palette.onMoss,
-      primaryContainer: palette.mossWash,
-      onPrimaryContainer: palette.ink,
-      secondaryContainer: palette.mossWash,
-      onSecondaryContainer: palette.ink,
-      background: palette.paper,
-      onBackground: palette.ink,
-      surface: palette.card,
-      onSurface: palette.ink,
-      surfaceVariant: palette.paper,
-      onSurfaceVariant: palette.muted,
-      outline: palette.muted,
-      outlineVariant: palette.line,
-      error: palette.rust,
-      onError: palette.card,
-      errorContainer: palette.rustWash,
-      onErrorContainer: palette.ink,
-      inverseSurface: palette.ink,
-      inverseOnSurface: palette.paper,
+      primary: moss,
+      onPrimary: onMoss,
+      primaryContainer: mossWash,
+      onPrimaryContainer: ink,
+      secondary: moss,
+      onSecondary: onMoss,
+      secondaryContainer: mossWash,
+      onSecondaryContainer: ink,
+      tertiary: moss,
+      onTertiary: onMoss,
+      tertiaryContainer: water,
+      onTertiaryContainer: ink,
+      background: paper,
+      onBackground: ink,
+      surface: card,
+      onSurface: ink,
+      surfaceVariant: paper,
+      onSurfaceVariant: muted,
+      surfaceDisabled: line,
+      onSurfaceDisabled: muted,
+      outline: muted,
+      outlineVariant: line,
+      error: rust,
+      onError: card,
+      errorContainer: rustWash,
+      onErrorContainer: ink,
+      inverseSurface: ink,
+      inverseOnSurface: paper,
       inversePrimary: light === 'day' ? NIGHT.moss : DAY.moss,
-      elevation: { ...base.colors.elevation, level1: palette.card, level2: palette.card, level3: palette.card },
+      shadow: '#000000',
+      scrim: '#000000',
+      backdrop: 'rgba(22, 18, 16, 0.6)',
+      elevation: { level0: 'transparent', level1: card, level2: card, level3: card, level4: card, level5: card },
     },
   };
 }
-
-export const paletteOf = (light: 'day' | 'night'): Palette => (light === 'day' ? DAY : NIGHT);
