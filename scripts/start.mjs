@@ -19,17 +19,23 @@ run(async () => {
   const { startProduct } = await import('./product.mjs');
   await ensureWeb();
 
-  const product = await startProduct({ folder: DATA, port: PORT });
+  // From here on there are processes to stop: a Ctrl-C while they are coming up waits until they can be.
+  let product;
   let stopping = false;
   const stop = async () => {
-    if (stopping) return;
-    stopping = true;
-    say('\nStopping. Everything is kept.');
     await product.stop();
     process.exit(0);
   };
-  process.on('SIGINT', stop);
-  process.on('SIGTERM', stop);
+  const onSignal = () => {
+    if (stopping) return;
+    stopping = true;
+    say('\nStopping. Everything is kept.');
+    if (product) void stop();
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, onSignal);
+
+  product = await startProduct({ folder: DATA, port: PORT });
+  if (stopping) return stop();
   product.server.child.once('exit', () => {
     if (!stopping) void product.database.stop().then(() => process.exit(1));
   });

@@ -1,6 +1,8 @@
+import { StyleSheet } from 'react-native';
 import { Snackbar } from 'react-native-paper';
 
 import { createStore } from '../data/store';
+import { useWide } from '../theme/useWide';
 
 interface NoticeState {
   readonly text: string;
@@ -19,6 +21,7 @@ export const notify = (text: string, undo?: () => void): void => noticeStore.set
 /** Where notices appear; once, in the frame of the application. */
 export function NoticeHost() {
   const notice = noticeStore.use();
+  const wide = useWide();
   const dismiss = (): void => noticeStore.set(null);
   const undo = notice?.undo;
   return (
@@ -26,10 +29,16 @@ export function NoticeHost() {
       visible={notice !== null}
       onDismiss={dismiss}
       duration={undo ? UNDO_MS : SHORT_MS}
-      wrapperStyle={{ bottom: 72 }}
+      wrapperStyle={wide ? styles.wide : styles.phone}
       {...(undo && { action: { label: 'Undo', onPress: undo } })}
     >
       {notice?.text ?? ''}
     </Snackbar>
   );
 }
+
+const styles = StyleSheet.create({
+  // Clear of the places and of a screen's next step, which stand below.
+  phone: { bottom: 128 },
+  wide: { bottom: 76, maxWidth: 440, start: 104 },
+});

@@ -24,7 +24,7 @@ export function Page({ title, children, result, action }: PageProps) {
       {title}
     </Text>
   );
-  const foot = action !== undefined && (
+  const foot = Boolean(action) && (
     <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
   );
   if (!wide) {

@@ -45,6 +45,7 @@ const unitOf = (name: string): string => UNIT_ENDS.find(([end]) => name.endsWith
 
 /** Enough figures to follow with pencil and paper, no more. */
 const figures = (name: string, value: number): string => {
+  if (name === 'deflectionMm' || name === 'stiffnessKgPerMm') return value.toFixed(2);
   if (name === 'deflectionShare') return value.toFixed(4);
   if (name.startsWith('contactConstant')) return value.toFixed(3);
   if (name === 'aspectPercent' || name === 'carcassFactor') return String(Number(value.toFixed(2)));
@@ -75,7 +76,7 @@ const TITLES: Record<WorkingStep['code'], string> = {
 const FORMULAS: Record<WorkingStep['code'], string> = {
   wheelLoad: 'the larger of left and right',
   tireSize: 'SH = SN · AR / 100',
-  referenceShare: 'share = δ / SH of the reference rig at p of the trade',
+  referenceShare: 'share = load / (0.00028·p·√((1.03 − 0.004·AR)·SN·OD) + 3.45·c) / SH',
   targetDeflection: 'δ = share · SH',
   stiffnessNeeded: 'Kz = load / δ',
   wantedPressure: 'p = (Kz − 3.45·c) / (0.00028·√((1.03 − 0.004·AR)·SN·OD))',

@@ -111,6 +111,28 @@ describe('planGround', () => {
     });
   });
 
+  it('shows a working that can be done again with nothing but the values it names', () => {
+    const { working } = plan('softSand', axle({ marking: '245/75R16', loadRange: 'C' }));
+    const step = (code: string) => working.find((each) => each.code === code)!;
+    const stiffness = (code: string, p: number): number => {
+      const { aspectPercent, sectionWidthMm, outerDiameterMm, carcassFactor } = step(code).inputs;
+      return (
+        0.00028 * p * Math.sqrt((1.03 - 0.004 * aspectPercent!) * sectionWidthMm! * outerDiameterMm!) +
+        3.45 * carcassFactor!
+      );
+    };
+    const reference = step('referenceShare').inputs;
+    const share =
+      reference.wheelLoadKg! /
+      stiffness('referenceShare', reference.referencePressureKpa!) /
+      reference.sectionHeightMm!;
+    expect(share).toBeCloseTo(step('referenceShare').result.value, 12);
+    expect(stiffness('wantedPressure', step('wantedPressure').result.value)).toBeCloseTo(
+      step('wantedPressure').inputs.stiffnessKgPerMm!,
+      9,
+    );
+  });
+
   it('shows a working whose steps lead to the plan, without a hole', () => {
     const { working, startKpa, atStart } = plan('softSand', axle({ marking: '245/75R16', loadRange: 'C' }));
     const result = (code: string): number | undefined => working.find((step) => step.code === code)?.result.value;

@@ -212,7 +212,12 @@ function workingOfEqualDeflection(
   return [
     {
       code: 'referenceShare',
-      inputs: { referencePressureKpa: referenceKpa },
+      inputs: {
+        referencePressureKpa: referenceKpa,
+        wheelLoadKg: REFERENCE_RIG.loadKg,
+        ...stiffnessInputs(REFERENCE_RIG.build),
+        sectionHeightMm: sectionHeightMm(REFERENCE_RIG.build.tire),
+      },
       result: { name: 'deflectionShare', value: share },
       source: REFERENCE_RIG.source,
     },

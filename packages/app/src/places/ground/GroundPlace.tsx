@@ -133,6 +133,7 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
   return (
     <>
       <AxleNumbers plan={plan} beadLocks={rig.beadLocks} />
+      <Cautions plan={plan} severity="danger" />
       {plan.needsStuckStep && (
         <Panel title="Below the floor?">
           <Text>
@@ -142,7 +143,6 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
           <Action kind="hurt" label="Stuck, and nothing else helped" onPress={onStuck} />
         </Panel>
       )}
-      <Cautions plan={plan} severity="danger" />
       <View style={wide ? styles.pictures : styles.stack}>
         <Panel title="The staff" style={wide && styles.picture}>
           <Staff
