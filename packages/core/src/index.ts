@@ -3,7 +3,13 @@ export { measuredContactFor, type DoneTapeTest } from './calibrate/measuredConta
 export { fitLine, type LineFit, type Point } from './calibrate/fitLine';
 export { cautionSeverity, type CautionCode } from './cautions/cautions';
 export { chordMm } from './contact/chord';
-export { contactPatch, DEFAULT_CONTACT_CONSTANT, TREAD_WIDTH_SHARE, type ContactPatch } from './contact/contactPatch';
+export {
+  contactPatch,
+  DEFAULT_CONTACT_CONSTANT,
+  TREAD_WIDTH_SHARE,
+  type ContactPatch,
+  type MeasuredContact,
+} from './contact/contactPatch';
 export { deflectionMm, deflectionShare, pressureForShareKpa } from './contact/deflection';
 export { pressureForStiffnessKpa, stiffnessKgPerMm, type TireBuild } from './contact/stiffness';
 export type { Ground } from './grounds/ground';
@@ -11,16 +17,8 @@ export { GROUND_CODES, groundOf, GROUNDS, type GroundCode } from './grounds/regi
 export { bindingFloor, type FloorCode } from './limits/floors';
 export { FLEX_SHARE_LIMIT } from './limits/sidewallFlex';
 export { equalDeflectionKpa, referenceShare } from './plan/equalDeflection';
-export {
-  planGround,
-  type AxlePlan,
-  type AxlePosition,
-  type GroundPlan,
-  type MeasuredContact,
-  type PlanAxle,
-  type PlanInput,
-  type PlanProblem,
-} from './plan/planGround';
+export type { AxlePlan, AxlePosition, GroundPlan, PlanAxle, PlanInput, PlanProblem } from './plan/plan';
+export { planGround } from './plan/planGround';
 export { REFERENCE_RIG } from './plan/referenceRig';
 export type { ValueName, WorkingCode, WorkingStep } from './plan/working';
 export {

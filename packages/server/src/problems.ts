@@ -52,6 +52,14 @@ function refusalOf(error: unknown): Refusal {
     }
   }
   if (error instanceof URIError) return new Refusal('notFound');
+  // What the file server throws for a file that is not there or may not be had.
+  if (
+    error instanceof Error &&
+    'status' in error &&
+    (error.status === 404 || error.status === 403 || error.status === 400)
+  ) {
+    return new Refusal('notFound');
+  }
   return new Refusal('internal');
 }
 

@@ -1,4 +1,4 @@
-import type { MeasuredContact } from '../plan/planGround';
+import type { MeasuredContact } from '../contact/contactPatch';
 import { judgeTape, type TapeTest } from '../proof/tape';
 import { writeMarking } from '../tires/readMarking';
 import type { Tire } from '../tires/tire';

@@ -16,6 +16,12 @@ export const TREAD_WIDTH_SHARE = 0.75;
 
 export const CONTACT_SOURCE: Source = assumption;
 
+/** A contact constant that a person's own tape test gave, with the standard error of the estimate where there is one. */
+export interface MeasuredContact {
+  readonly contactConstant: number;
+  readonly standardError: number | null;
+}
+
 export interface ContactPatch {
   readonly pressureKpa: number;
   readonly stiffnessKgPerMm: number;

@@ -4,7 +4,8 @@ import { GROUND_CODES, type GroundCode } from '../grounds/registry';
 import { readMarking } from '../tires/readMarking';
 import type { LoadRange } from '../tires/loadRange';
 import { psi } from '../units/units';
-import { planGround, type AxlePlan, type PlanAxle, type PlanInput } from './planGround';
+import type { AxlePlan, PlanAxle, PlanInput } from './plan';
+import { planGround } from './planGround';
 
 const axle = (change: Partial<PlanAxle> & { marking?: string } = {}): PlanAxle => {
   const { marking = '265/65R17', ...rest } = change;

@@ -1,7 +1,6 @@
 import { fitLine } from '../calibrate/fitLine';
-import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
+import { contactPatch, DEFAULT_CONTACT_CONSTANT, type MeasuredContact } from '../contact/contactPatch';
 import type { TireBuild } from '../contact/stiffness';
-import type { MeasuredContact } from '../plan/planGround';
 
 /**
  * How the ends of the contact were found. `poles`: straight poles stood against the tread front and rear; they touch

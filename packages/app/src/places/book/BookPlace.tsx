@@ -1,16 +1,15 @@
 import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
 import { judgeTape } from '@dunlinmoss/core';
-import { Link, useRouter } from 'expo-router';
-import { StyleSheet, View } from 'react-native';
+import { useRouter } from 'expo-router';
 
 import { tapeOf } from '../../data/calibration';
 import { unitsStore } from '../../data/preferences';
 import { useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
+import { CardList, LinkCard } from '../../pieces/LinkCard';
 import { Page } from '../../pieces/Page';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
-import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { day } from '../../words/format';
 import { groundName } from '../../words/grounds';
@@ -51,7 +50,7 @@ export function OutingList({ chosen }: { readonly chosen?: string | undefined })
   }
   return (
     <>
-      <View role="list" style={styles.list}>
+      <CardList>
         {rows.map((outing) => (
           <OutingLine
             key={outing.id}
@@ -60,7 +59,7 @@ export function OutingList({ chosen }: { readonly chosen?: string | undefined })
             chosen={outing.id === chosen}
           />
         ))}
-      </View>
+      </CardList>
       {hasMore && <Action label="Earlier outings" onPress={more} />}
     </>
   );
@@ -73,41 +72,24 @@ interface OutingLineProps {
 }
 
 function OutingLine({ outing, tests, chosen }: OutingLineProps) {
-  const palette = usePalette();
   const units = unitsStore.use();
   const { title, groundCode, rigName, startedAt, pressures, state, decision } = outing;
   return (
-    <View role="listitem">
-      <Link href={{ pathname: '/book/[id]', params: { id: outing.id } }} style={styles.link}>
-        <View
-          style={[
-            styles.outing,
-            { borderColor: palette.line, backgroundColor: palette.card },
-            chosen && { borderLeftWidth: 6, borderColor: palette.moss },
-          ]}
-        >
-          <Text as="small" tone="muted">{`${day(startedAt)} · ${STATE_WORDS[state]}`}</Text>
-          <Text as="strong">{title || groundName(groundCode)}</Text>
-          <Text as="small">{`${rigName} · ${groundName(groundCode)}`}</Text>
-          {pressures.length > 0 && <Text as="small">{`Set: ${pressuresText(pressures, units)}`}</Text>}
-          {tests.map((test) => (
-            <Text key={test.id} as="small">
-              {`Tape: ${VERDICT_WORDS[judgeTape(tapeOf(test)).verdict].toLowerCase()}`}
-            </Text>
-          ))}
-          {decision && (
-            <Text as="small" tone="moss">
-              {DECISION_WORDS[decision.code] + (decision.note && `: ${decision.note}`)}
-            </Text>
-          )}
-        </View>
-      </Link>
-    </View>
+    <LinkCard href={{ pathname: '/book/[id]', params: { id: outing.id } }} chosen={chosen}>
+      <Text as="small" tone="muted">{`${day(startedAt)} · ${STATE_WORDS[state]}`}</Text>
+      <Text as="strong">{title || groundName(groundCode)}</Text>
+      <Text as="small">{`${rigName} · ${groundName(groundCode)}`}</Text>
+      {pressures.length > 0 && <Text as="small">{`Set: ${pressuresText(pressures, units)}`}</Text>}
+      {tests.map((test) => (
+        <Text key={test.id} as="small">
+          {`Tape: ${VERDICT_WORDS[judgeTape(tapeOf(test)).verdict].toLowerCase()}`}
+        </Text>
+      ))}
+      {decision && (
+        <Text as="small" tone="moss">
+          {DECISION_WORDS[decision.code] + (decision.note && `: ${decision.note}`)}
+        </Text>
+      )}
+    </LinkCard>
   );
 }
-
-const styles = StyleSheet.create({
-  list: { gap: 8 },
-  link: { display: 'flex' },
-  outing: { flex: 1, borderWidth: 1, borderRadius: 3, padding: 12, gap: 2, minHeight: 48 },
-});

@@ -18,6 +18,7 @@ import { Press } from '../../pieces/Press';
 import { QuantityField } from '../../pieces/QuantityField';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
+import { UnitChoice } from '../../pieces/UnitChoice';
 import { Unfold } from '../../pieces/Unfold';
 import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
@@ -273,25 +274,9 @@ function TapeForm({ row, rig, outing }: TapeFormProps) {
           </View>
         ))}
         <Action label="Another reading" icon={Plus} onPress={() => append(EMPTY_READING)} />
-        <LengthUnit />
+        <UnitChoice label="Lengths in" quantity="length" />
       </Panel>
     </Page>
-  );
-}
-
-/** Millimetres or inches, beside the fields that mean them. */
-function LengthUnit() {
-  const units = unitsStore.use();
-  return (
-    <Choice
-      label="Lengths in"
-      value={units.length}
-      options={[
-        { code: 'mm', name: 'mm' },
-        { code: 'in', name: 'in' },
-      ]}
-      onChange={(length) => unitsStore.set({ ...units, length })}
-    />
   );
 }
 

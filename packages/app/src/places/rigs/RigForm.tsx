@@ -19,6 +19,7 @@ import { QuantityField } from '../../pieces/QuantityField';
 import type { QuantityText } from '../../pieces/quantityText';
 import { Text } from '../../pieces/Text';
 import { TextField } from '../../pieces/TextField';
+import { UnitChoice } from '../../pieces/UnitChoice';
 import { Trash } from '../../theme/icons';
 import { MARKING_EXAMPLES, readBack } from '../../words/marking';
 import { AXLE_WORDS } from '../../words/outing';
@@ -221,7 +222,7 @@ function AxleFields({ control, position, title, withTire, onLoadRange }: AxleFie
         </>
       )}
       {quantity('placard', 'Placard pressure, cold', 'From the door post or the fuel flap, for this load.')}
-      {position === 'front' && <MassUnit />}
+      {position === 'front' && <UnitChoice label="Weights in" quantity="mass" />}
       <Controller
         control={control}
         name={`${position}.loadsFrom`}
@@ -246,22 +247,6 @@ function AxleFields({ control, position, title, withTire, onLoadRange }: AxleFie
         </View>
       )}
     </Panel>
-  );
-}
-
-/** Kilograms or pounds, beside the fields that mean them. */
-function MassUnit() {
-  const units = unitsStore.use();
-  return (
-    <Choice
-      label="Weights in"
-      value={units.mass}
-      options={[
-        { code: 'kg', name: 'kg' },
-        { code: 'lb', name: 'lb' },
-      ]}
-      onChange={(mass) => unitsStore.set({ ...units, mass })}
-    />
   );
 }
 

@@ -1,0 +1,86 @@
+import type { RigRow } from '@dunlinmoss/contract';
+import { act, renderHook, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { SWRConfig } from 'swr';
+
+import { outboxStore } from './outbox';
+import { arrived, bringBack, putAside, swrSettings, useRow, useRows } from './rows';
+
+AbortSignal.timeout ??= () => new AbortController().signal;
+
+const row = (n: number, change: Partial<RigRow> = {}): RigRow => ({
+  id: `0192f000-0000-7000-8000-00000000000${n}`,
+  revision: 1,
+  family: 'fourWheel',
+  name: `Rig ${n}`,
+  beadLocks: false,
+  axles: [],
+  createdAt: '2026-05-01T08:00:00.000Z',
+  updatedAt: '2026-05-01T08:00:00.000Z',
+  ...change,
+});
+let there: RigRow[];
+beforeEach(() => {
+  there = [row(1), row(2)];
+  outboxStore.set({});
+  globalThis.fetch = (async (url: string, { method }: RequestInit) => {
+    const id = /rigs\/([^/?]+)/.exec(url)?.[1];
+    if (method === 'POST') there = [...there, row(4, { revision: 3 })];
+    const found = there.find((each) => each.id === id);
+    if (method === 'DELETE') there = there.filter((each) => each.id !== id);
+    const body =
+      id === undefined
+        ? { items: there, next: null }
+        : (found ?? { type: 'x', title: 'x', status: 404, code: 'notFound' });
+    return { ok: id === undefined || found !== undefined, status: 200, json: async () => body } as Response;
+  }) as typeof fetch;
+});
+const wrapper = ({ children }: { children: ReactNode }) => (
+  <SWRConfig value={{ ...swrSettings, provider: () => new Map() }}>{children}</SWRConfig>
+);
+const list = () => renderHook(() => useRows('rigs').rows.map(({ name }) => name), { wrapper });
+
+describe('useRows', () => {
+  it('shows what the server has, in the list order', async () => {
+    there = [row(2, { name: 'avocet' }), row(1, { name: 'Curlew' })];
+    const { result } = list();
+    await waitFor(() => expect(result.current).toEqual(['avocet', 'Curlew']));
+  });
+
+  it('shows what waits in the outbox over it, in its place', async () => {
+    const { result } = list();
+    await waitFor(() => expect(result.current).toEqual(['Rig 1', 'Rig 2']));
+    const { createdAt: _, updatedAt: __, ...changed } = row(1, { name: 'Ruff' });
+    const { createdAt: ___, updatedAt: ____, ...fresh } = row(3, { name: 'Dunlin', revision: 0 });
+    act(() =>
+      outboxStore.set({
+        [`rigs/${changed.id}`]: { name: 'rigs', body: changed },
+        [`rigs/${fresh.id}`]: { name: 'rigs', body: fresh },
+      }),
+    );
+    expect(result.current).toEqual(['Dunlin', 'Rig 2', 'Ruff']);
+  });
+
+  it('shows what arrived at once, and again from the server', async () => {
+    const { result } = list();
+    await waitFor(() => expect(result.current).toHaveLength(2));
+    there = [row(1), row(2, { name: 'Snipe', revision: 2 })];
+    act(() => arrived('rigs', there[1]!));
+    expect(result.current).toEqual(['Rig 1', 'Snipe']);
+    await waitFor(() => expect(result.current).toEqual(['Rig 1', 'Snipe']));
+  });
+});
+
+describe('putAside and bringBack', () => {
+  it('takes a row out of its list and back', async () => {
+    there = [row(4), row(5)];
+    const { result } = list();
+    await waitFor(() => expect(result.current).toContain('Rig 4'));
+    await act(() => putAside('rigs', row(4)));
+    expect(result.current).not.toContain('Rig 4');
+    const single = renderHook(() => useRow('rigs', row(4).id), { wrapper });
+    await waitFor(() => expect(single.result.current.missing).toBe(true));
+    await act(() => bringBack('rigs', row(4).id));
+    expect(result.current).toContain('Rig 4');
+  });
+});

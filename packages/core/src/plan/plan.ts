@@ -1,0 +1,66 @@
+import type { CautionCode } from '../cautions/cautions';
+import type { ContactPatch, MeasuredContact } from '../contact/contactPatch';
+import type { GroundCode } from '../grounds/registry';
+import type { BindingFloor } from '../limits/floors';
+import type { LoadRange } from '../tires/loadRange';
+import type { Tire } from '../tires/tire';
+import type { WorkingStep } from './working';
+
+export type AxlePosition = 'front' | 'rear';
+
+export interface PlanAxle {
+  readonly position: AxlePosition;
+  readonly tire: Tire;
+  readonly loadRange: LoadRange;
+  readonly leftLoadKg: number;
+  readonly rightLoadKg: number;
+  readonly placardKpa: number;
+  readonly measuredContact?: MeasuredContact;
+}
+
+export interface PlanInput {
+  readonly ground: GroundCode;
+  readonly beadLocks: boolean;
+  /** The person has said that they are stuck and nothing else helped: opens the way below the ordinary floor. */
+  readonly stuckAccepted: boolean;
+  readonly axles: readonly PlanAxle[];
+}
+
+export interface AxlePlan {
+  readonly position: AxlePosition;
+  /** The heavier wheel of the axle, for which the axle's one pressure is found. */
+  readonly wheelLoadKg: number;
+  readonly roadKpa: number;
+  readonly startKpa: number;
+  readonly window: { readonly lowKpa: number; readonly highKpa: number };
+  readonly floor: BindingFloor;
+  /** What equal deflection asks for before any limit. Null on the road, where the placard rules. */
+  readonly wantedKpa: number | null;
+  /** Which limit moved the start away from what was wanted, if one did. */
+  readonly heldBy: 'floor' | 'placard' | null;
+  readonly atRoad: ContactPatch;
+  readonly atStart: ContactPatch;
+  /** How much lower the axle stands than at road pressure, mm. */
+  readonly clearanceLostMm: number;
+  readonly measuredContact: MeasuredContact | null;
+  readonly working: readonly WorkingStep[];
+}
+
+export interface GroundPlan {
+  readonly ground: GroundCode;
+  readonly speedGuideKmh: { readonly low: number; readonly high: number } | null;
+  /** True where this ground goes below the ordinary floor once the person has said that they are stuck. */
+  readonly needsStuckStep: boolean;
+  readonly axles: readonly AxlePlan[];
+  readonly cautions: readonly CautionCode[];
+}
+
+/** There is no safe number: the axle's road pressure does not hold its load up. */
+export type PlanProblem = {
+  readonly code: 'placardCannotCarry';
+  readonly position: AxlePosition;
+  readonly wheelLoadKg: number;
+  readonly placardKpa: number;
+  /** The pressure at which the sidewall would bend no further than it may. */
+  readonly neededKpa: number;
+};
