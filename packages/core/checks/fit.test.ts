@@ -48,6 +48,7 @@ describe('a tape test of the trade: 500, 520, 545 mm by poles at 36, 28, 16 psi 
       build: REFERENCE_RIG.build,
       wheelLoadKg: REFERENCE_RIG.loadKg,
       method: 'poles',
+      surface: 'soft',
       readings: [
         { pressureKpa: psi(36), lengthMm: 500 },
         { pressureKpa: psi(28), lengthMm: 520 },

@@ -27,6 +27,7 @@ export {
   type TapeMethod,
   type TapeReading,
   type TapeResult,
+  type TapeSurface,
   type TapeTest,
   type TapeVerdict,
 } from './proof/tape';

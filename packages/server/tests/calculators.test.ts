@@ -33,7 +33,13 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     output: { ok: true, value: { ground: 'softSand', axles: [{ wheelLoadKg: 500, roadKpa: 240 }] } },
   },
   tape: {
-    input: { ...tire, wheelLoadKg: 500, method: 'marks', readings: [{ pressureKpa: 240, lengthMm: 150 }] },
+    input: {
+      ...tire,
+      wheelLoadKg: 500,
+      method: 'marks',
+      surface: 'firm',
+      readings: [{ pressureKpa: 240, lengthMm: 150 }],
+    },
     output: { verdict: 'tooFewReadings', growth: null },
   },
 };

@@ -8,6 +8,7 @@ export const tapeOf = ({ details, performedAt, id }: ProofTestRow) => ({
   build: buildOf(details),
   wheelLoadKg: details.wheelLoadKg,
   method: details.method,
+  surface: details.surface,
   readings: details.readings,
 });
 

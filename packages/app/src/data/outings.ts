@@ -1,8 +1,7 @@
 import type { Outing, OutingRow } from '@dunlinmoss/contract';
 
-import type { GroundCode } from '@dunlinmoss/core';
-
 import { newId } from './newId';
+
 import { save } from './outbox';
 import { useRows } from './rows';
 
@@ -15,12 +14,13 @@ export function useOpenOuting(): { readonly outing: OutingRow | undefined; reado
 /** The part of an outing row that a person saves. */
 export const outingBody = ({ createdAt: _, updatedAt: __, rigName: ___, ...outing }: OutingRow): Outing => outing;
 
-export const newOuting = (rigId: string, groundCode: GroundCode, title: string): Outing => ({
+/** A blank outing that begins now. Made once by the form that fills it in, so that saving twice is one outing. */
+export const newOuting = (): Outing => ({
   id: newId(),
   revision: 0,
-  rigId,
-  groundCode,
-  title,
+  rigId: '',
+  groundCode: 'softSand',
+  title: '',
   startedAt: new Date().toISOString(),
   state: 'planned',
   pressures: [],

@@ -1,8 +1,11 @@
 import type { AxlePlan, PlanProblem } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
-import { mass, number, pressure } from './format';
+import { axleOnGauge, mass, number, onGauge, pressure } from './format';
 import { AXLE_WORDS } from './outing';
+
+/** Far finer than any gauge: marks computed in two ways may differ in the last place. */
+const DUST_KPA = 1e-6;
 
 /** The lowest an axle will go to, rounded up to the gauge, and why. */
 export function floorText({ floor }: AxlePlan, beadLocks: boolean): string {
@@ -21,6 +24,17 @@ export function heldText({ heldBy, wantedKpa }: AxlePlan, units: Units): string 
     return 'Equal deflection asks for more than the placard: heavy for this tire, so stay at road pressure.';
   const wanted = wantedKpa > 0 ? `for ${number('pressure', units.pressure, wantedKpa)}` : 'for no air at all';
   return `Equal deflection asks ${wanted}; held at the floor.`;
+}
+
+/** What to say of a pressure that was set outside the plan's limits; it is kept all the same, because it is what was done. */
+export function setPressureText(axle: AxlePlan, setKpa: number | undefined, units: Units): string | undefined {
+  if (setKpa === undefined) return undefined;
+  const { floorKpa, roadKpa } = axleOnGauge(axle, units);
+  const set = onGauge(setKpa, units.pressure);
+  if (set < floorKpa - DUST_KPA)
+    return `Below the floor of ${pressure(floorKpa, units)}: the tire may leave its rim or overheat.`;
+  if (set > roadKpa + DUST_KPA) return `Above the road pressure of ${pressure(roadKpa, units)}. Check the gauge.`;
+  return undefined;
 }
 
 /** There is no safe number, and what would make one possible. */

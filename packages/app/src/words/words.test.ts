@@ -12,7 +12,7 @@ import {
 import type { Units } from '../data/preferences';
 import { cautionText, speedGuide } from './cautions';
 import { GROUND_WORDS } from './grounds';
-import { floorText, heldText, noPlanText } from './limits';
+import { floorText, heldText, noPlanText, setPressureText } from './limits';
 import { readBack } from './marking';
 import { fieldText } from './problems';
 import { contactText } from './tape';
@@ -84,6 +84,15 @@ describe('the floor and what it holds', () => {
     expect(heldText(planOf('softSand').axles[0]!, units)).toBeUndefined();
     expect(heldText(planOf('verySoftSand', 500).axles[0]!, units)).toMatch(/asks for \d+; held at the floor/);
     expect(heldText(planOf('gravel', 900).axles[0]!, units)).toContain('stay at road pressure');
+  });
+
+  it('speaks up when what was set lies outside', () => {
+    const axle = planOf('softSand').axles[0]!;
+    expect(setPressureText(axle, psi(12), units)).toBeUndefined();
+    expect(setPressureText(axle, psi(36), units)).toBeUndefined();
+    expect(setPressureText(axle, undefined, units)).toBeUndefined();
+    expect(plain(setPressureText(axle, psi(11), units)!)).toContain('Below the floor of 12 psi');
+    expect(plain(setPressureText(axle, psi(40), units)!)).toContain('Above the road pressure of 36 psi');
   });
 
   it('says why there is no number, with what it would take', () => {

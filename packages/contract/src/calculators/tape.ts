@@ -12,6 +12,7 @@ export const tapeCalculator = defineCalculator({
     ...tireInput,
     wheelLoadKg,
     method: z.enum(['poles', 'marks']),
+    surface: z.enum(['firm', 'soft']),
     readings: z.array(z.strictObject({ pressureKpa, lengthMm: contactLengthMm })).max(40),
   }),
   output: z.strictObject({

@@ -11,6 +11,7 @@ const test = (change: Partial<TapeTest>): TapeTest => ({
   build,
   wheelLoadKg: 600,
   method: 'marks',
+  surface: 'firm',
   readings: [],
   ...change,
 });
@@ -76,6 +77,13 @@ describe('judgeTape', () => {
       ),
       { seed: 31, numRuns: 100 },
     );
+  });
+
+  it('allows for the hole that a wheel stands in on soft ground, also between marks', () => {
+    const sunk = test({ surface: 'soft', readings: readings(0.6, 150, 36, 26, 16) });
+    expect(judgeTape(sunk)).toMatchObject({ verdict: 'grewAsExpected' });
+    expect(judgeTape(sunk).contact!.contactConstant).toBeCloseTo(0.6, 7);
+    expect(judgeTape(sunk).offsetMm).toBeCloseTo(150, 4);
   });
 
   it('leaves out a reading at which the tire could not have carried the load', () => {

@@ -9,6 +9,9 @@ import type { TireBuild } from '../contact/stiffness';
  */
 export type TapeMethod = 'poles' | 'marks';
 
+/** Firm ground keeps the wheel on its surface; on soft ground it sinks in, and a tape reads the print and the sides of the hole. */
+export type TapeSurface = 'firm' | 'soft';
+
 export interface TapeReading {
   readonly pressureKpa: number;
   readonly lengthMm: number;
@@ -18,6 +21,7 @@ export interface TapeTest {
   readonly build: TireBuild;
   readonly wheelLoadKg: number;
   readonly method: TapeMethod;
+  readonly surface: TapeSurface;
   readonly readings: readonly TapeReading[];
 }
 
@@ -38,7 +42,7 @@ export interface TapeResult {
   readonly growth: { readonly measuredMm: number; readonly predictedMm: number; readonly ratio: number } | null;
   /** The rig's own contact constant; null where the readings do not fix a believable one. */
   readonly contact: MeasuredContact | null;
-  /** What the poles read above the print, mm; zero for marks. */
+  /** What the tape reads above the print, mm; zero for marks on firm ground. */
   readonly offsetMm: number;
 }
 
@@ -55,15 +59,16 @@ const mean = (values: readonly number[]): number => values.reduce((total, value)
 
 /**
  * Judges a tape test: contact length of one wheel measured at two or more pressures, against what the model predicts,
- * and fits the rig's own contact constant (length over chord) by least squares: through the origin for marks, with an
- * intercept for poles.
+ * and fits the rig's own contact constant (length over chord) by least squares: through the origin for marks on firm
+ * ground, with an intercept for poles and on soft ground, where the tape reads long.
  *
- * Growth is compared, not length, because poles read long by a constant.
+ * Growth is compared, not length, because what a tape reads above the print is about the same at every pressure.
  *
  * @example 500, 520, 545 mm by poles at 36, 28, 16 psi on the reference rig: grew as expected, constant about 0.46
  */
 export function judgeTape(test: TapeTest): TapeResult {
-  const { build, wheelLoadKg, method } = test;
+  const { build, wheelLoadKg } = test;
+  const readsLong = test.method === 'poles' || test.surface === 'soft';
   const rows = [...test.readings]
     .sort((a, b) => b.pressureKpa - a.pressureKpa)
     .map((reading) => {
@@ -76,7 +81,7 @@ export function judgeTape(test: TapeTest): TapeResult {
 
   const lengthAt = (pressureKpa: number): number =>
     mean(carried.filter((row) => row.pressureKpa === pressureKpa).map(({ lengthMm }) => lengthMm));
-  const anchorMm = firmest && method === 'poles' ? lengthAt(firmest.pressureKpa) - firmest.patch.lengthMm : 0;
+  const anchorMm = firmest && readsLong ? lengthAt(firmest.pressureKpa) - firmest.patch.lengthMm : 0;
   const publicRows = rows.map(({ patch, ...reading }) => ({
     ...reading,
     predictedMm: patch ? patch.lengthMm + anchorMm : null,
@@ -98,7 +103,7 @@ export function judgeTape(test: TapeTest): TapeResult {
 
   const fit = fitLine(
     carried.map(({ patch, lengthMm }) => ({ x: patch.chordMm, y: lengthMm })),
-    method === 'poles' ? 'free' : 'origin',
+    readsLong ? 'free' : 'origin',
   );
   const believable =
     fit !== undefined &&
@@ -110,7 +115,7 @@ export function judgeTape(test: TapeTest): TapeResult {
     rows: publicRows,
     growth: { measuredMm: measuredGrowthMm, predictedMm: predictedGrowthMm, ratio },
     contact: believable ? { contactConstant: fit.slope, standardError: fit.slopeError } : null,
-    offsetMm: method === 'poles' && fit ? fit.intercept : anchorMm,
+    offsetMm: readsLong && fit ? fit.intercept : anchorMm,
   };
 }
 

@@ -17,6 +17,7 @@ import { Text } from '../../pieces/Text';
 import { axleOnGauge } from '../../words/format';
 import { fieldText } from '../../words/problems';
 import { groundName } from '../../words/grounds';
+import { setPressureText } from '../../words/limits';
 import { AXLE_WORDS, pressuresText } from '../../words/outing';
 
 interface SetPressuresProps {
@@ -31,6 +32,7 @@ interface SetPressuresProps {
 export function SetPressures({ plan, rig, outing, onClose }: SetPressuresProps) {
   const router = useRouter();
   const units = unitsStore.use();
+  const [blank] = useState(newOuting);
   const draft = `set:${rig.id}:${plan.ground}`;
   const [typed, setTyped] = useState<readonly QuantityText[]>(
     () =>
@@ -47,7 +49,7 @@ export function SetPressures({ plan, rig, outing, onClose }: SetPressuresProps) 
 
   const keep = async (): Promise<void> => {
     const candidate = {
-      ...(outing ? outingBody(outing) : newOuting(rig.id, plan.ground, '')),
+      ...(outing ? outingBody(outing) : { ...blank, rigId: rig.id }),
       groundCode: plan.ground,
       state: 'lowered',
       pressures: plan.axles.map(({ position }, index) => ({
@@ -86,7 +88,10 @@ export function SetPressures({ plan, rig, outing, onClose }: SetPressuresProps) 
                 quantity="pressure"
                 value={typed[index]!}
                 onChange={(value) => change(index, value)}
-                problem={problems[`/pressures/${index}/pressureKpa`]}
+                problem={
+                  problems[`/pressures/${index}/pressureKpa`] ??
+                  setPressureText(axle, canonicalOf('pressure', typed[index]!), units)
+                }
                 stepsFrom={axle.startKpa}
               />
             ))}

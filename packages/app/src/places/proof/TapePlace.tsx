@@ -1,6 +1,7 @@
 import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Controller, useFieldArray, useForm, useWatch, type Path } from 'react-hook-form';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
@@ -23,6 +24,7 @@ import { Unfold } from '../../pieces/Unfold';
 import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { mass } from '../../words/format';
+import { savedText } from '../../words/saved';
 import { WHEEL_WORDS } from '../../words/tape';
 import {
   isPending,
@@ -91,6 +93,8 @@ function TapeForm({ row, rig, outing }: TapeFormProps) {
   const router = useRouter();
   const palette = usePalette();
   const units = unitsStore.use();
+  // Made once for as long as the form is open: saving twice is one test.
+  const [fresh] = useState(() => ({ id: newId(), performedAt: new Date().toISOString() }));
   const draft = `tape:${row?.id ?? `new:${rig.id}:${outing?.id ?? ''}`}`;
   const form = useForm<TapeFormValues>({
     defaultValues:
@@ -117,14 +121,8 @@ function TapeForm({ row, rig, outing }: TapeFormProps) {
   const submit = async (): Promise<void> => {
     clearErrors();
     const identity = row
-      ? { id: row.id, revision: row.revision, rigId: row.rigId, outingId: row.outingId, performedAt: row.performedAt }
-      : {
-          id: newId(),
-          revision: 0,
-          rigId: rig.id,
-          outingId: outing?.id ?? null,
-          performedAt: new Date().toISOString(),
-        };
+      ? { id: row.id, rigId: row.rigId, outingId: row.outingId, performedAt: row.performedAt }
+      : { ...fresh, rigId: rig.id, outingId: outing?.id ?? null };
     const checked = toTest(getValues(), identity, wheel, units);
     if (!checked.ok) {
       for (const [field, message] of Object.entries(checked.problems)) {
@@ -139,7 +137,7 @@ function TapeForm({ row, rig, outing }: TapeFormProps) {
       return;
     }
     dropDraft(draft);
-    notify(saved.kind === 'saved' ? 'The test is in the Book.' : 'The test is kept here until the store is back.');
+    notify(savedText(saved, 'The test', 'in the Book'));
     router.navigate(checked.test.outingId ? '/' : '/proof');
   };
 

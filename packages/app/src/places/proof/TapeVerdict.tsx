@@ -94,7 +94,7 @@ export function TapeVerdict({ result, wheel }: TapeVerdictProps) {
       {contact && <Text tone="moss">{`Your contact constant: ${contactText(contact)}.`}</Text>}
       {growth && offsetMm > 5 && (
         <Text as="small" tone="muted">
-          {`Poles touch the tire above the ground: yours read about ${length(offsetMm, units)} longer than the print, so growth is compared.`}
+          {`Between poles, and on soft ground, a tape reads longer than the print: here by about ${length(offsetMm, units)}. So growth is compared, not length.`}
         </Text>
       )}
     </Panel>

@@ -20,13 +20,13 @@ const rig = {
 } as unknown as RigRow;
 const identity = {
   id: '0192f000-0000-7000-8000-000000000002',
-  revision: 0,
   rigId: rig.id,
   outingId: null,
   performedAt: '2026-05-01T08:00:00.000Z',
 };
 const reading = (p: string, l: string) => ({ pressure: { text: p, unit: 'psi' }, length: { text: l, unit: 'mm' } });
 const form = (...readings: TapeFormValues['readings']): TapeFormValues => ({
+  revision: 0,
   wheel: 'frontRight',
   surface: 'firm',
   method: 'marks',

@@ -9,7 +9,7 @@ import {
   type TapeDetails,
   type Wheel,
 } from '@dunlinmoss/contract';
-import { judgeTape, type TapeMethod, type TapeResult } from '@dunlinmoss/core';
+import { judgeTape, type TapeMethod, type TapeResult, type TapeSurface } from '@dunlinmoss/core';
 
 import type { Units } from '../../data/preferences';
 import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../pieces/quantityText';
@@ -21,8 +21,10 @@ export interface ReadingValues {
 }
 
 export interface TapeFormValues {
+  /** The revision that these values began from: a draft may be older than the row. */
+  readonly revision: number;
   readonly wheel: Wheel;
-  readonly surface: 'firm' | 'soft';
+  readonly surface: TapeSurface;
   readonly method: TapeMethod;
   readings: ReadingValues[];
 }
@@ -45,10 +47,17 @@ export function newTape(rig: RigRow, setKpa: number | undefined, units: Units): 
     pressure: kpa === undefined ? EMPTY_QUANTITY : quantityText('pressure', units.pressure, kpa),
     length: EMPTY_QUANTITY,
   });
-  return { wheel: 'frontLeft', surface: 'firm', method: 'poles', readings: [at(rig.axles[0]!.placardKpa), at(setKpa)] };
+  return {
+    revision: 0,
+    wheel: 'frontLeft',
+    surface: 'firm',
+    method: 'poles',
+    readings: [at(rig.axles[0]!.placardKpa), at(setKpa)],
+  };
 }
 
-export const tapeValues = ({ details }: ProofTestRow, units: Units): TapeFormValues => ({
+export const tapeValues = ({ details, revision }: ProofTestRow, units: Units): TapeFormValues => ({
+  revision,
   wheel: details.wheel,
   surface: details.surface,
   method: details.method,
@@ -73,7 +82,13 @@ export function judgeTyped(
       ? []
       : [{ pressureKpa, lengthMm }];
   });
-  return judgeTape({ build: buildOf(wheel), wheelLoadKg: wheel.wheelLoadKg, method: values.method, readings });
+  return judgeTape({
+    build: buildOf(wheel),
+    wheelLoadKg: wheel.wheelLoadKg,
+    method: values.method,
+    surface: values.surface,
+    readings,
+  });
 }
 
 export type TapeFormResult =
@@ -83,7 +98,7 @@ export type TapeFormResult =
 /** What the form says, checked by the contract's own schema. Rows without a length are left out. */
 export function toTest(
   values: TapeFormValues,
-  identity: Omit<ProofTest, 'kind' | 'details'>,
+  identity: Omit<ProofTest, 'revision' | 'kind' | 'details'>,
   wheel: Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'>,
   units: Units,
 ): TapeFormResult {
@@ -92,6 +107,7 @@ export function toTest(
     .filter(({ reading }) => !isPending(reading));
   const checked = proofTest.safeParse({
     ...identity,
+    revision: values.revision,
     kind: 'tape',
     details: {
       ...wheel,

@@ -1,7 +1,7 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { LOAD_RANGE_CODES, LOAD_RANGES, type AxlePosition } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch, type Control, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Switch } from 'react-native-paper';
@@ -23,6 +23,7 @@ import { UnitChoice } from '../../pieces/UnitChoice';
 import { Trash } from '../../theme/icons';
 import { MARKING_EXAMPLES, readBack } from '../../words/marking';
 import { AXLE_WORDS } from '../../words/outing';
+import { savedText } from '../../words/saved';
 import { EMPTY_RIG, markedLoadRange, problemsByField, rigValues, toRig, type RigFormValues } from './rigForm';
 
 interface RigFormProps {
@@ -34,6 +35,8 @@ interface RigFormProps {
 export function RigForm({ row }: RigFormProps) {
   const router = useRouter();
   const units = unitsStore.use();
+  // One id for as long as the form is open: saving twice is one rig.
+  const [ownId] = useState(newId);
   const draft = `rig:${row?.id ?? 'new'}`;
   const saved = row ? rigValues(row, units) : EMPTY_RIG;
   const form = useForm<RigFormValues>({ defaultValues: readDraft<RigFormValues>(draft) ?? saved });
@@ -48,7 +51,7 @@ export function RigForm({ row }: RigFormProps) {
   const submit = async (): Promise<void> => {
     clearErrors();
     const values = getValues();
-    const result = toRig(values, { id: row?.id ?? newId(), revision: row?.revision ?? 0 }, units);
+    const result = toRig(values, row?.id ?? ownId, units);
     if (!result.ok) {
       showProblems(result.problems);
       notify('Not saved yet: some fields need another look.');
@@ -61,11 +64,7 @@ export function RigForm({ row }: RigFormProps) {
       return;
     }
     dropDraft(draft);
-    notify(
-      outcome.kind === 'saved'
-        ? `${result.rig.name} is saved.`
-        : `${result.rig.name} is kept here until the store is back.`,
-    );
+    notify(savedText(outcome, result.rig.name));
     router.navigate('/rigs');
   };
 

@@ -5,7 +5,7 @@ import type { Units } from '../../data/preferences';
 import { EMPTY_RIG, rigValues, toRig, type RigFormValues } from './rigForm';
 
 const units: Units = { pressure: 'psi', mass: 'lb', length: 'in' };
-const identity = { id: '0192f000-0000-7000-8000-000000000001', revision: 3 };
+const id = '0192f000-0000-7000-8000-000000000001';
 const axle = (position: 'front' | 'rear') => ({
   position,
   tireMarking: 'LT285/70R17 121/118Q E',
@@ -16,7 +16,8 @@ const axle = (position: 'front' | 'rear') => ({
   rightLoadKg: 620,
 });
 const rig: Rig = {
-  ...identity,
+  id,
+  revision: 3,
   family: 'fourWheel',
   name: 'Knot',
   beadLocks: true,
@@ -24,13 +25,13 @@ const rig: Rig = {
 };
 const values = rigValues(rig, units);
 const problemsOf = (changed: RigFormValues) => {
-  const result = toRig(changed, identity, units);
+  const result = toRig(changed, id, units);
   return result.ok ? {} : result.problems;
 };
 
 describe('toRig', () => {
   it('gives back the rig that the form was filled from, to what a form can show', () => {
-    const result = toRig(values, identity, units);
+    const result = toRig(values, id, units);
     expect(result.ok).toBe(true);
     if (!result.ok) return;
     expect(result.rig).toMatchObject({ name: 'Knot', beadLocks: true, revision: 3 });
@@ -44,7 +45,7 @@ describe('toRig', () => {
       ...values,
       rear: { ...values.rear, marking: 'ignored', loadsFrom: 'axle' as const, axleLoad: { ...whole, text: '2400' } },
     };
-    const result = toRig(changed, identity, units);
+    const result = toRig(changed, id, units);
     expect(result.ok && result.rig.axles[1]).toMatchObject({
       tireMarking: 'LT285/70R17 121/118Q E',
       loadsFrom: 'axle',
@@ -54,7 +55,7 @@ describe('toRig', () => {
 
   it('takes the load range from the marking where it says one', () => {
     const changed = { ...values, front: { ...values.front, loadRange: 'C' as const } };
-    const result = toRig(changed, identity, units);
+    const result = toRig(changed, id, units);
     expect(result.ok && result.rig.axles[0]!.loadRange).toBe('E');
   });
 

@@ -16,6 +16,8 @@ export interface AxleFormValues {
 }
 
 export interface RigFormValues {
+  /** The revision that these values began from: a draft may be older than the row. */
+  readonly revision: number;
   readonly name: string;
   readonly beadLocks: boolean;
   /** The rear wears the same tire as the front, so that it is asked for once. */
@@ -35,6 +37,7 @@ const EMPTY_AXLE: AxleFormValues = {
 };
 
 export const EMPTY_RIG: RigFormValues = {
+  revision: 0,
   name: '',
   beadLocks: false,
   sameTires: true,
@@ -53,9 +56,10 @@ const axleValues = (axle: RigAxle, units: Units): AxleFormValues => ({
 });
 
 /** A saved rig as the form shows it. */
-export function rigValues({ name, beadLocks, axles }: Rig, units: Units): RigFormValues {
+export function rigValues({ revision, name, beadLocks, axles }: Rig, units: Units): RigFormValues {
   const [front, rear] = axles as [RigAxle, RigAxle];
   return {
+    revision,
     name,
     beadLocks,
     sameTires: front.tireMarking === rear.tireMarking && front.loadRange === rear.loadRange,
@@ -109,9 +113,10 @@ export type RigFormResult =
   | { readonly ok: false; readonly problems: Readonly<Record<string, string>> };
 
 /** What the form says, checked by the contract's own schema: a rig, or a sentence for each field. */
-export function toRig(values: RigFormValues, identity: Pick<Rig, 'id' | 'revision'>, units: Units): RigFormResult {
+export function toRig(values: RigFormValues, id: string, units: Units): RigFormResult {
   const checked = rigSchema.safeParse({
-    ...identity,
+    id,
+    revision: values.revision,
     family: 'fourWheel',
     name: values.name,
     beadLocks: values.beadLocks,

@@ -1,5 +1,6 @@
 import type { GroundCode } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
@@ -27,6 +28,7 @@ const DRAFT = 'outing:new';
 export function StartOuting() {
   const router = useRouter();
   const { rows: rigs, loading } = useRows('rigs');
+  const [blank] = useState(newOuting);
   const form = useForm<StartValues>({
     defaultValues: readDraft<StartValues>(DRAFT) ?? { rigId: '', ground: 'softSand', title: '' },
   });
@@ -51,7 +53,12 @@ export function StartOuting() {
   }
 
   const start = form.handleSubmit(async ({ rigId, ground, title }) => {
-    const result = await save('outings', newOuting(rigId || rigs[0]!.id, ground, title));
+    const result = await save('outings', {
+      ...blank,
+      rigId: rigId || rigs[0]!.id,
+      groundCode: ground,
+      title,
+    });
     if (result.kind === 'refused') {
       notify(result.problem.title);
       return;

@@ -13,7 +13,7 @@ import { Numerals } from '../../pieces/Numerals';
 import { notify } from '../../pieces/Notice';
 import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
-import { Loading } from '../../pieces/States';
+import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
 import { Staff } from '../../pictures/Staff';
 import { Check } from '../../theme/icons';
@@ -47,14 +47,24 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
   const palette = usePalette();
   const router = useRouter();
   const units = unitsStore.use();
-  const { row: rig } = useRow('rigs', outing.rigId);
+  const { row: rig, missing } = useRow('rigs', outing.rigId);
   const { rows: tests } = useRows('tests', { rigId: outing.rigId }, ({ rigId }) => rigId === outing.rigId);
   const own = tests.filter(({ outingId }) => outingId === outing.id);
   const step = nextStep(outing, own.length);
   if (!rig) {
     return (
       <Page title={outing.title || 'Today'}>
-        <Loading />
+        {missing ? (
+          <Empty
+            text={`${outing.rigName} was put aside while this outing is under way.`}
+            action={{
+              label: 'See the outing',
+              onPress: () => router.navigate({ pathname: '/book/[id]', params: { id: outing.id } }),
+            }}
+          />
+        ) : (
+          <Loading />
+        )}
       </Page>
     );
   }
@@ -62,7 +72,8 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
   const result = planGround({
     ground: outing.groundCode,
     beadLocks: rig.beadLocks,
-    stuckAccepted: outing.groundCode === 'stuck',
+    // Below the floor only where the person has been there and set it.
+    stuckAccepted: outing.state === 'lowered',
     axles: planAxles(rig, tests),
   });
   const road = rig.axles.map(({ position, placardKpa }) => ({ position, pressureKpa: placardKpa }));

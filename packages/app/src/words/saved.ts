@@ -1,0 +1,15 @@
+import type { SaveResult } from '../data/outbox';
+import type { ResourceName } from '@dunlinmoss/contract';
+
+/** What became of a save that was not refused: `what` is where, or on its way there. */
+export function savedText({ kind }: SaveResult<ResourceName>, what: string, where = 'saved'): string {
+  switch (kind) {
+    case 'saved':
+      return `${what} is ${where}.`;
+    case 'waiting':
+      return `${what} is kept on this device until the store is back.`;
+    case 'stale':
+    case 'refused':
+      return `${what} is not saved yet.`;
+  }
+}
