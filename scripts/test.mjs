@@ -53,7 +53,15 @@ run(async () => {
     counted(
       'unit, server and outside checks',
       'jest.json',
-      (file) => tool('jest/bin/jest.js', ['--projects', ...types, '--maxWorkers=2', '--json', `--outputFile=${file}`]),
+      (file) =>
+        tool('jest/bin/jest.js', [
+          '--projects',
+          ...types,
+          '--maxWorkers=2',
+          '--testTimeout=30000',
+          '--json',
+          `--outputFile=${file}`,
+        ]),
       ({ numPassedTests, numFailedTests, numRuntimeErrorTestSuites }) => ({
         passed: numPassedTests,
         failed: numFailedTests + numRuntimeErrorTestSuites,

@@ -4,7 +4,6 @@ module.exports = {
   testMatch: ['<rootDir>/tests/**/*.test.ts'],
   globalSetup: '<rootDir>/tests/startDatabase.mjs',
   globalTeardown: '<rootDir>/tests/stopDatabase.mjs',
-  testTimeout: 30_000,
   transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
   transformIgnorePatterns: ['/node_modules/'],
 };
