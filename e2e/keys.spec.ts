@@ -18,6 +18,10 @@ test('the keys lead along the path and are listed', async ({ page }) => {
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog').or(page.getByText('Next pressure unit'))).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByRole('radio', { name: 'kPa', exact: true }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('radio', { name: 'kPa', exact: true })).toBeChecked();
+
   await page.goto('/rigs/new');
   await page.getByLabel('Name', { exact: true }).fill('2u?');
   await expect(page).toHaveURL(/\/rigs\/new/);

@@ -84,7 +84,7 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
   const start = async () => {
     const log = openSync(logFile, 'a');
     child = spawn(
-      'mariadbd',
+      '/usr/sbin/mariadbd', // not on everyone's path
       [
         '--no-defaults',
         `--user=${USER}`,

@@ -8,17 +8,19 @@ import { Unfold } from './Unfold';
 interface GroundPickerProps {
   readonly value: GroundCode;
   readonly onChange: (ground: GroundCode) => void;
+  /** All of them, unless told otherwise. */
+  readonly grounds?: readonly GroundCode[];
 }
 
 /** The grounds from the firmest to the last resort: all in view on a wide screen, one tap away on a phone. */
-export function GroundPicker({ value, onChange }: GroundPickerProps) {
+export function GroundPicker({ value, onChange, grounds = GROUND_CODES }: GroundPickerProps) {
   const wide = useWide();
   const list = (close: () => void) => (
     <Choice
       label="Ground"
       layout="list"
       value={value}
-      options={GROUND_CODES.map((code) => ({
+      options={grounds.map((code) => ({
         code,
         name: GROUND_WORDS[code].name,
         // On a wide screen the whole list stays in view; there the sign stands with the chosen one only.

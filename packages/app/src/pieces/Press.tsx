@@ -1,5 +1,12 @@
 import { useState, type ReactNode } from 'react';
-import { Pressable, StyleSheet, type PressableProps, type StyleProp, type ViewStyle } from 'react-native';
+import {
+  Pressable,
+  StyleSheet,
+  type GestureResponderEvent,
+  type PressableProps,
+  type StyleProp,
+  type ViewStyle,
+} from 'react-native';
 
 import { usePalette } from '../theme/useLight';
 
@@ -16,6 +23,7 @@ export function Press({ style, children, ...rest }: PressProps) {
     <Pressable
       role="button"
       {...rest}
+      {...(rest.role === 'radio' && { onKeyDown: spaceChooses(rest.onPress) })}
       onFocus={(event) => {
         setFocused(isKeyboardFocus(event.target));
         rest.onFocus?.(event);
@@ -36,6 +44,13 @@ export function Press({ style, children, ...rest }: PressProps) {
     </Pressable>
   );
 }
+
+/** The space bar presses a button by itself; one of a few is chosen with it too. */
+const spaceChooses = (choose: PressableProps['onPress']) => (event: KeyboardEvent & GestureResponderEvent) => {
+  if (event.key !== ' ') return;
+  event.preventDefault();
+  choose?.(event);
+};
 
 /** A finger needs no ring, a keyboard does; the browser knows which it was. */
 const isKeyboardFocus = (target: unknown): boolean =>

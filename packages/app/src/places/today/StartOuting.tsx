@@ -1,4 +1,4 @@
-import type { GroundCode } from '@dunlinmoss/core';
+import { GROUND_CODES, type GroundCode } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
@@ -23,6 +23,9 @@ interface StartValues {
 }
 
 const DRAFT = 'outing:new';
+
+/** Nobody lets air out for pavement, and nobody sets out to be stuck. */
+const AHEAD = GROUND_CODES.filter((code) => code !== 'pavement' && code !== 'stuck');
 
 /** Nothing is under way: which rig, what ground, where. */
 export function StartOuting() {
@@ -86,7 +89,7 @@ export function StartOuting() {
       <Controller
         control={form.control}
         name="ground"
-        render={({ field }) => <GroundPicker value={field.value} onChange={field.onChange} />}
+        render={({ field }) => <GroundPicker value={field.value} onChange={field.onChange} grounds={AHEAD} />}
       />
       <Controller
         control={form.control}

@@ -100,7 +100,10 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
     start: { sentence: '', numbers: [], button: '' },
     setPressures: result.ok
       ? {
-          sentence: `${groundName(outing.groundCode)} ahead. Let air out before you drive on it.`,
+          sentence:
+            outing.groundCode === 'pavement'
+              ? 'Pavement ahead. Stay at road pressure.'
+              : `${groundName(outing.groundCode)} ahead. Let air out before you drive on it.`,
           numbers: planned,
           button: 'See why, and set them',
         }
