@@ -10,10 +10,10 @@ interface FrameProps {
   readonly children: ReactNode;
 }
 
-/** A drawing of fixed proportions, as wide as there is room, never blown up past half as much again. */
+/** A drawing of fixed proportions, as wide as there is room, hardly blown up. */
 export function Frame({ width, height, label, children }: FrameProps) {
   return (
-    <View role="img" aria-label={label} style={[styles.frame, { maxWidth: width * 1.5, aspectRatio: width / height }]}>
+    <View role="img" aria-label={label} style={[styles.frame, { maxWidth: width * 1.15, aspectRatio: width / height }]}>
       <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`}>
         {children}
       </Svg>
