@@ -132,6 +132,8 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
       DUNLINMOSS_DB_PASSWORD: password,
       DUNLINMOSS_DB_NAME: name,
     },
+    /** Runs SQL as the owner of the whole server. */
+    admin: (text) => sql(socket, text),
     start,
     stop,
   };

@@ -7,7 +7,7 @@ import mysql from 'mysql2/promise';
 import { readConfig } from '../src/config';
 import { migrate, migrationFiles } from '../src/db/migrate';
 
-const database = readConfig(process.env).database;
+const database = { ...readConfig(process.env).database, database: 'dunlinmoss_migrations' };
 let folder: string;
 const write = (name: string, sql: string) => writeFile(path.join(folder, name), sql);
 
@@ -31,11 +31,6 @@ describe('migrationFiles', () => {
 describe('migrate', () => {
   it('runs each file once, refuses a changed or a missing one, and two at a time are one', async () => {
     const connection = await mysql.createConnection(database);
-    await connection.query('DROP TABLE IF EXISTS migrations_aside, aside');
-    await connection.query(
-      'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) PRIMARY KEY, hash CHAR(64) NOT NULL, applied_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3))',
-    );
-    await connection.query('RENAME TABLE migrations TO migrations_aside');
     try {
       await write('0001_one.sql', 'CREATE TABLE aside (n INT);\nINSERT INTO aside VALUES (1);');
       const runs = await Promise.all([migrate(database, folder), migrate(database, folder)]);
@@ -48,8 +43,6 @@ describe('migrate', () => {
       await rm(path.join(folder, '0001_one.sql'));
       await expect(migrate(database, folder)).rejects.toThrow('its file is gone');
     } finally {
-      await connection.query('DROP TABLE IF EXISTS migrations, aside');
-      await connection.query('RENAME TABLE migrations_aside TO migrations');
       await connection.end();
     }
   });
