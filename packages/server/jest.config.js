@@ -5,5 +5,6 @@ module.exports = {
   globalSetup: '<rootDir>/tests/startDatabase.mjs',
   globalTeardown: '<rootDir>/tests/stopDatabase.mjs',
   transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
-  transformIgnorePatterns: ['/node_modules/'],
+  // uuid is published as modules alone.
+  transformIgnorePatterns: ['/node_modules/(?!uuid/)'],
 };

@@ -13,11 +13,12 @@ function axleOf(position: PlanAxle['position'], loadKg: number): PlanAxle {
     leftLoadKg: loadKg,
     rightLoadKg: loadKg,
     placardKpa: psi(40),
+    beadLocks: false,
   };
 }
 const axles = [axleOf('front', 570), axleOf('rear', 700)];
 const plan = (ground: GroundCode): void => {
-  if (!planGround({ ground, beadLocks: false, stuckAccepted: false, axles }).ok)
+  if (!planGround({ ground, stuckAccepted: false, axles }).ok)
     throw new Error(`No plan on ${ground}`);
 };
 

@@ -1,3 +1,12 @@
 export type { Calculator } from './calculators/calculator';
 export { CALCULATORS } from './calculators/registry';
+export {
+  decimalSignOf,
+  loadCells,
+  loadsColumns,
+  LOADS_COLUMNS,
+  readLoadsLine,
+  type LoadsColumns,
+  type LoadsLine,
+} from './exchange/loadsCsv';
 export { openApi } from './openapi';

@@ -1,6 +1,26 @@
 export { buildOf, tireOf } from './calculators/shapes';
-export { exchangeFile, importOutcome, type ExchangeFile, type ImportOutcome } from './exchange';
+export {
+  EXCHANGE_VERSION,
+  EXCHANGED,
+  exchangeFile,
+  importOutcome,
+  readExchange,
+  type Exchanged,
+  type ExchangeFile,
+  type ImportOutcome,
+} from './exchange/exchangeFile';
+export type {
+  LoadsAction,
+  LoadsCounts,
+  LoadsEvent,
+  LoadsFileProblem,
+  LoadsLineProblem,
+  LoadsOutcome,
+} from './exchange/loadsCsv';
 export { fieldProblems, problem, PROBLEM_CODES, type FieldProblem, type Problem, type ProblemCode } from './problem';
+export { airTool, type AirToolBody, type AirToolRow } from './resources/airTool';
+export { gauge, type GaugeBody, type GaugeRow } from './resources/gauge';
+export { loadCase, type LoadCaseBody, type LoadItemBody } from './resources/loadCase';
 export {
   DECISIONS,
   outing,
@@ -20,4 +40,17 @@ export {
   type Wheel,
 } from './resources/proofTest';
 export { RESOURCES, type BodyOf, type QueryOf, type ResourceName, type RowOf } from './resources/registry';
-export { rig, rigAxle, type Rig, type RigAxle, type RigRow } from './resources/rig';
+export {
+  BEAD_HOLDS,
+  CASINGS,
+  rig,
+  rigAxle,
+  type BeadHold,
+  type Casing,
+  type Reading,
+  type Rig,
+  type RigAxle,
+  type RigRow,
+} from './resources/rig';
+export { caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
+export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 
 import { CALCULATORS } from './calculators/registry';
-import { exchangeFile, importOutcome } from './exchange';
+import { exchangeFile, importOutcome } from './exchange/exchangeFile';
+import { loadsEvent } from './exchange/loadsCsv';
 import { problem } from './problem';
 import { RESOURCES } from './resources/registry';
 
@@ -69,18 +70,51 @@ function resourcePaths(name: string, { path, query }: { path: string; query: z.Z
 /** The description of the whole API, made from the schemas that guard it. */
 export function openApi(): Json {
   const schemas: Json = { Problem: schemaOf(problem), ExchangeFile: schemaOf(exchangeFile, 'input') };
+  const previewParameter: Json = {
+    name: 'preview',
+    in: 'query',
+    description: 'With true nothing is kept: the answer says what would be done',
+    schema: { type: 'boolean', default: false },
+  };
   let paths: Json = {
     '/export': {
       get: {
-        summary: 'Everything kept, as one file',
-        responses: { 200: answer('The file', component('ExchangeFile')) },
+        summary: 'Everything kept, or one rig, as one file',
+        parameters: [{ name: 'rig', in: 'query', schema: { type: 'string', format: 'uuid' } }],
+        responses: { 200: answer('The file', component('ExchangeFile')), 404: refusal('No such rig') },
       },
     },
     '/import': {
       post: {
-        summary: 'Reads such a file in: all of it or nothing',
+        summary: 'Reads such a file in, of this version or an earlier one: all of it or nothing',
+        parameters: [previewParameter],
         requestBody: { required: true, ...json(component('ExchangeFile')) },
-        responses: { 200: answer('What it did', schemaOf(importOutcome)), ...REFUSED },
+        responses: { 200: answer('What it did, row by row', schemaOf(importOutcome)), ...REFUSED },
+      },
+    },
+    '/export/loads.csv': {
+      get: {
+        summary: 'The load on every wheel of every rig, in every load case, as a table',
+        parameters: [{ name: 'rig', in: 'query', schema: { type: 'string', format: 'uuid' } }],
+        responses: { 200: { description: 'The table', content: { 'text/csv': { schema: { type: 'string' } } } } },
+      },
+    },
+    '/import/loads': {
+      post: {
+        summary: 'Reads a table of weighed loads in: all of it or nothing. Without `apply` it only says what it would do',
+        parameters: [
+          {
+            name: 'apply',
+            in: 'query',
+            description: 'The digest of what was said: just that is done, or nothing when things have changed since',
+            schema: { type: 'string' },
+          },
+        ],
+        requestBody: { required: true, content: { 'text/csv': { schema: { type: 'string' } } } },
+        responses: {
+          200: { description: 'One value a line', content: { 'application/x-ndjson': { schema: schemaOf(loadsEvent) } } },
+          ...REFUSED,
+        },
       },
     },
   };

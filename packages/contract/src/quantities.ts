@@ -1,21 +1,29 @@
 import { z } from 'zod';
 
 /*
- * Ranges that a value must lie in to be kept at all. They catch slips of unit and decimal and are wide of every real
- * rig: assumptions. What is unwise but real is for the cautions to say.
+ * Ranges that a value must lie in to be kept at all: no rig on wheels is outside them. What is well-formed and hardly
+ * can be is kept and asked about (see `rig/questions.ts`); what is unwise but real is for the findings and cautions.
  */
 
-/** Gauge pressure of a four-wheeler's tire, kPa: 0 to 100 psi and a little. */
-export const pressureKpa = z.number().min(0).max(700);
-/** Placard or road pressure, kPa: 10 to 100 psi. */
-export const placardKpa = z.number().min(69).max(700);
-/** Load on one wheel, kg. */
-export const wheelLoadKg = z.number().min(50).max(3000);
+/** Gauge pressure, kPa. */
+export const pressureKpa = z.number().min(0).max(2_000);
+/** Load on a wheel or an axle, or the weight of a thing, kg. */
+export const loadKg = z.number().min(0).max(100_000);
+/** A length along a rig, mm. */
+export const lengthMm = z.number().min(0).max(100_000);
+/** A place along or across a rig, mm; less than zero ahead of the front axle or left of the middle. */
+export const placeMm = z.number().min(-100_000).max(100_000);
+/** A width of a rim or tire, mm. */
+export const widthMm = z.number().min(1).max(2_000);
+export const speedKmh = z.number().min(1).max(300);
+/** Load on one wheel of a tape test, kg. */
+export const wheelLoadKg = z.number().min(50).max(6_000);
 /** Contact length by tape, mm. */
-export const contactLengthMm = z.number().min(20).max(1500);
+export const contactLengthMm = z.number().min(20).max(1_500);
 
 export const id = z.uuid();
 /** The revision the sender saw: 0 for a row that is new. */
 export const revision = z.int().min(0).max(2_000_000_000);
 /** ISO 8601 in UTC, as Date.toISOString writes it. */
 export const timestamp = z.iso.datetime({ precision: 3 });
+export const name = z.string().trim().min(1).max(60);

@@ -15,7 +15,6 @@ describe('equal deflection on the reference rig itself', () => {
     const loadKg = REFERENCE_RIG.loadKg;
     const result = planGround({
       ground: ground as keyof typeof TRADE,
-      beadLocks: false,
       stuckAccepted: false,
       axles: [
         {
@@ -25,6 +24,7 @@ describe('equal deflection on the reference rig itself', () => {
           leftLoadKg: loadKg,
           rightLoadKg: loadKg,
           placardKpa: psi(36),
+          beadLocks: false,
         },
       ],
     });

@@ -5,6 +5,7 @@
  * - `commonPractice`: a fact of the trade that has no single source.
  * - `exact`: a definition or closed-form mathematics.
  * - `assumption`: ours; shown to the person and replaced by their own measurement when there is one.
+ * - `marked`: stands on the person's own tire, placard or data sheet.
  * - `measured`: the person's own measurement.
  */
 export type Source =
@@ -12,6 +13,7 @@ export type Source =
   | { readonly mark: 'commonPractice' }
   | { readonly mark: 'exact' }
   | { readonly mark: 'assumption' }
+  | { readonly mark: 'marked' }
   | { readonly mark: 'measured' };
 
 export type SourceMark = Source['mark'];
@@ -20,4 +22,5 @@ export const published = (reference: string): Source => ({ mark: 'published', re
 export const commonPractice: Source = { mark: 'commonPractice' };
 export const exact: Source = { mark: 'exact' };
 export const assumption: Source = { mark: 'assumption' };
+export const marked: Source = { mark: 'marked' };
 export const measured: Source = { mark: 'measured' };

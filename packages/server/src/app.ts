@@ -12,6 +12,7 @@ import { errorHandler, noSuchRoute } from './problems';
 import { createRepositories } from './repositories/repositories';
 import { calculatorRoutes } from './routes/calculators';
 import { exchangeRoutes } from './routes/exchange';
+import { loadsExchangeRoutes } from './routes/loadsExchange';
 import { resourceRoutes } from './routes/resources';
 
 /** The largest body a route takes. An import carries everything a person has; all else is one row. */
@@ -88,6 +89,8 @@ function apiRoutes(pool: Pool, ownerId: string): Router {
     response.json({ ok: true });
   });
   api.use(requireOwner(ownerId));
+  // Reads its own bodies, which are tables.
+  api.use(loadsExchangeRoutes(pool, repositories));
   // Any media type is read as JSON: a form or a text that is none is refused as unreadable instead of as empty.
   api.use('/import', express.json({ limit: IMPORT_LIMIT, type: () => true }));
   api.use(express.json({ limit: BODY_LIMIT, type: () => true }));

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 
-import type { Rig } from '@dunlinmoss/contract';
+import type { LoadCaseBody, Rig } from '@dunlinmoss/contract';
 import type { RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
-import { anOuting, aRig, testServer, type TestServer } from './testServer';
+import { aCase, anOuting, aRig, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -22,18 +22,28 @@ const withAxle = (change: Record<string, unknown>): Rig => {
   const rig = aRig();
   return { ...rig, axles: [{ ...rig.axles[0]!, ...change } as never, rig.axles[1]!] };
 };
+const withWeight = (change: Partial<LoadCaseBody['weighed'][number]>): Rig => {
+  const [loadCase] = aRig().loadCases;
+  const [first, ...rest] = loadCase!.weighed;
+  return aRig({ loadCases: [{ ...loadCase!, weighed: [{ ...first!, ...change }, ...rest] }] });
+};
 
 describe('a refused rig', () => {
   it.each([
     ['an unknown field', { ...aRig(), colour: 'green' }, '/colour', 'unknownField'],
     ['an unknown field deep down', withAxle({ hubcaps: 4 }), '/axles/0/hubcaps', 'unknownField'],
-    ['a 500 psi placard', withAxle({ placardKpa: 3447 }), '/axles/0/placardKpa', 'too_big'],
-    ['a 0 kg wheel', withAxle({ leftLoadKg: 0 }), '/axles/0/leftLoadKg', 'too_small'],
+    ['a 500 psi placard', withAxle({ roadKpa: 3447 }), '/axles/0/roadKpa', 'too_big'],
+    ['three wheels abreast', withAxle({ wheels: 3 }), '/axles/0/wheels', 'invalid_union'],
+    ['a weight below nothing', withWeight({ loadKg: -1 }), '/loadCases/0/weighed/0/loadKg', 'too_small'],
+    ['a wheel weighed twice', withWeight({ position: 'rear', part: 'left' }), '/loadCases/0/weighed', 'weighedTwice'],
+    ['a load case that is none of its own', aRig({ loadCaseId: randomUUID() }), '/loadCaseId', 'noSuchLoadCase'],
+    ['two load cases of one name', aRig({ loadCases: [aCase(), aCase()] }), '/loadCases', 'nameTwice'],
     ['a 3 mm tire', withAxle({ tireMarking: '3/75R16' }), '/axles/0/tireMarking', 'unreadableMarking'],
     ['a marking that is none', withAxle({ tireMarking: 'the big ones' }), '/axles/0/tireMarking', 'unreadableMarking'],
-    ['text for a number', withAxle({ placardKpa: '240' }), '/axles/0/placardKpa', 'invalid_type'],
+    ['text for a number', withAxle({ roadKpa: '240' }), '/axles/0/roadKpa', 'invalid_type'],
     ['no name', aRig({ name: '   ' }), '/name', 'too_small'],
-    ['one axle', { ...aRig(), axles: aRig().axles.slice(0, 1) }, '/axles', 'too_small'],
+    ['one axle', { ...aRig(), axles: aRig().axles.slice(0, 1) }, '/axles', 'axleMissing'],
+    ['no axle', { ...aRig(), axles: [] }, '/axles', 'too_small'],
     ['axles in the wrong order', { ...aRig(), axles: [...aRig().axles].reverse() }, '/axles', 'axleOrder'],
     ['a family that is none', { ...aRig(), family: 'hovercraft' }, '/family', 'invalid_value'],
     ['a negative revision', aRig({ revision: -1 }), '/revision', 'too_small'],
@@ -47,9 +57,9 @@ describe('a refused rig', () => {
   });
 
   it('tells the bound that was passed', async () => {
-    const body = withAxle({ placardKpa: 3447 });
+    const body = withAxle({ roadKpa: 3447 });
     const answer = await request(server.app).put(`/api/v1/rigs/${body.id}`).send(body);
-    expect(answer.body.fields[0].limit).toBe(700);
+    expect(answer.body.fields[0].limit).toBe(2000);
   });
 
   it('tells why a marking cannot be read', async () => {

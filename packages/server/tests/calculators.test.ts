@@ -2,7 +2,7 @@ import SwaggerParser from '@apidevtools/swagger-parser';
 import { CALCULATORS } from '@dunlinmoss/contract/api';
 import request from 'supertest';
 
-import { testServer, type TestServer } from './testServer';
+import { aCase, aRig, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -12,6 +12,8 @@ afterAll(() => server.pool.end());
 
 const calculate = (name: string, input: object) => request(server.app).post(`/api/v1/calc/${name}`).send(input);
 const tire = { tireMarking: '245/75R16', loadRange: 'standard' };
+const { id: _, name: __, ...loadCase } = aCase();
+const geometry = aRig().axles.map(({ position, wheels, behindMm, trackMm }) => ({ position, wheels, behindMm, trackMm }));
 
 const EXAMPLES: Record<string, { input: object; output: object }> = {
   'air-pressure': { input: { altitudeM: 0 }, output: { airPressureKpaAbs: 101.325 } },
@@ -26,11 +28,32 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
   'ground-plan': {
     input: {
       ground: 'softSand',
-      beadLocks: false,
       stuckAccepted: false,
-      axles: [{ position: 'front', ...tire, leftLoadKg: 500, rightLoadKg: 480, placardKpa: 240 }],
+      axles: [{ position: 'front', ...tire, leftLoadKg: 500, rightLoadKg: 480, placardKpa: 240, beadLocks: false }],
     },
     output: { ok: true, value: { ground: 'softSand', axles: [{ wheelLoadKg: 500, roadKpa: 240 }] } },
+  },
+  'tire-capacity': {
+    input: {
+      tireMarking: 'LT245/75R16',
+      loadRange: 'E',
+      lines: [
+        { pressureKpa: 344.7, loadKg: 1000 },
+        { pressureKpa: 551.6, loadKg: 1380 },
+      ],
+      pressureKpa: 551.6,
+      loadKg: 1000,
+    },
+    output: { ok: true, from: 'lines', capacity: { ok: true, loadKg: 1380, extrapolated: false } },
+  },
+  'rig-loads': {
+    input: { axles: geometry, hitchMm: null, loadCase },
+    output: { ok: true, totalKg: 2555, axles: [{ position: 'front', standing: 'shared' }, { standing: 'weighed' }] },
+  },
+  'rig-findings': { input: { rig: aRig() }, output: { findings: [], questions: [] } },
+  'gauge-fitness': {
+    input: { fromKpa: 0, fullScaleKpa: 1103, gradePercent: 2.5, targetKpa: 55, stepKpa: 6.9 },
+    output: { fitness: 'unfit' },
   },
   tape: {
     input: {
@@ -74,7 +97,7 @@ describe('openapi.json', () => {
     // Throws where the description breaks the standard or points at a schema that is not there.
     await SwaggerParser.validate(structuredClone(body));
     for (const { name } of CALCULATORS) expect(body.paths).toHaveProperty([`/calc/${name}`, 'post']);
-    for (const path of ['/rigs', '/rigs/{id}', '/outings/{id}/restore', '/tests', '/export', '/import']) {
+    for (const path of ['/rigs', '/gauges', '/tools', '/import/loads', '/export/loads.csv', '/rigs/{id}', '/outings/{id}/restore', '/tests', '/export', '/import']) {
       expect(body.paths).toHaveProperty([path]);
     }
   });

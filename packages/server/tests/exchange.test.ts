@@ -17,7 +17,9 @@ const fileOf = () => {
   const outing = anOuting(rig.id);
   return {
     format: 'dunlinmoss',
-    version: 1,
+    version: 2,
+    gauges: [],
+    tools: [],
     rigs: [rig],
     outings: [outing],
     tests: [aTest(rig.id, { outingId: outing.id })],
@@ -29,14 +31,37 @@ const importing = (file: unknown) =>
     .send(file as object);
 const exporting = async () => (await request(server.app).get('/api/v1/export').expect(200)).body;
 
+const old = { tireMarking: '265/65R17 112T', loadRange: 'standard', placardKpa: 240 };
+const { gauge: _, ...details } = aTest('').details;
+/** As the first version wrote it. */
+const VERSION_1 = {
+  format: 'dunlinmoss',
+  version: 1,
+  rigs: [
+    {
+      id: '0192f000-0000-7000-8000-0000000000a1',
+      revision: 4,
+      family: 'fourWheel',
+      name: 'Knot',
+      beadLocks: true,
+      axles: [
+        { position: 'front', ...old, loadsFrom: 'axle', leftLoadKg: 570, rightLoadKg: 570 },
+        { position: 'rear', ...old, loadsFrom: 'wheel', leftLoadKg: 705, rightLoadKg: 690 },
+      ],
+    },
+  ],
+  outings: [],
+  tests: [{ ...aTest('0192f000-0000-7000-8000-0000000000a1'), details }],
+};
+
 describe('export and import', () => {
   it('brings everything back, and does nothing the second time', async () => {
     const file = fileOf();
-    expect((await importing(file).expect(200)).body).toEqual({ added: 3, alreadyThere: 0 });
+    expect((await importing(file).expect(200)).body).toMatchObject({ applied: true, added: 3, alreadyThere: 0 });
     const first = await exporting();
     expect(exchangeFile.parse(first)).toEqual(first);
     expect(first.rigs).toEqual([{ ...file.rigs[0], revision: 1 }]);
-    expect((await importing(first).expect(200)).body).toEqual({ added: 0, alreadyThere: 3 });
+    expect((await importing(first).expect(200)).body).toMatchObject({ added: 0, alreadyThere: 3 });
     expect(await exporting()).toEqual(first);
   });
 
@@ -51,12 +76,55 @@ describe('export and import', () => {
     const file = fileOf();
     const refused = await importing({ ...file, rigs: [file.rigs[0], { ...aRig(), name: '' }] }).expect(400);
     expect(refused.body.fields).toEqual([expect.objectContaining({ path: '/rigs/1/name' })]);
-    expect((await importing({ ...file, version: 2 }).expect(400)).body.fields[0].path).toBe('/version');
+    expect((await importing({ ...file, version: 3 }).expect(400)).body.fields[0].path).toBe('/version');
+  });
+
+  it('tells row by row what it would do, and does nothing until told to', async () => {
+    const file = fileOf();
+    await importing({ ...file, outings: [], tests: [] }).expect(200);
+    const changed = { ...file, rigs: [{ ...file.rigs[0]!, name: 'Another name' }, aRig({ name: 'Whimbrel' })] };
+    const { body } = await request(server.app).post('/api/v1/import?preview=true').send(changed).expect(200);
+    expect(body).toMatchObject({ applied: false, added: 3, alreadyThere: 1 });
+    expect(body.rows.slice(0, 2)).toEqual([
+      { kind: 'rigs', index: 0, name: 'Another name', action: 'keepOurs' },
+      { kind: 'rigs', index: 1, name: 'Whimbrel', action: 'add' },
+    ]);
+    const after = await exporting();
+    expect(after.rigs).toHaveLength(1);
+    expect(after.outings).toEqual([]);
+  });
+
+  it('exports one rig alone', async () => {
+    const file = { ...fileOf(), rigs: [fileOf().rigs[0]!, aRig({ name: 'Whimbrel' })], outings: [], tests: [] };
+    await importing(file).expect(200);
+    const path = `/api/v1/export?rig=${file.rigs[1]!.id}`;
+    const { body } = await request(server.app).get(path).expect(200);
+    expect(body.rigs.map(({ name }: { name: string }) => name)).toEqual(['Whimbrel']);
+    expect(exchangeFile.parse(body)).toEqual(body);
+    await request(server.app).get('/api/v1/export?rig=0192f000-0000-7000-8000-0000000000ff').expect(404);
+  });
+
+  it('reads a file of the first version, with its loads as a load case', async () => {
+    const { body } = await importing(VERSION_1).expect(200);
+    expect(body.added).toBe(2);
+    const { rigs, tests } = await exporting();
+    expect(rigs[0]).toMatchObject({
+      name: 'Knot',
+      loadCaseId: rigs[0].loadCases[0].id,
+      axles: [{ position: 'front', beadHold: 'beadLock', roadKpa: 240, behindMm: 0 }, { position: 'rear' }],
+    });
+    expect(rigs[0].loadCases[0].weighed).toEqual([
+      { position: 'front', part: 'axle', loadKg: 1140 },
+      { position: 'rear', part: 'left', loadKg: 705 },
+      { position: 'rear', part: 'right', loadKg: 690 },
+    ]);
+    expect(tests[0].details.gauge).toBeNull();
   });
 
   it('takes the demo data that ships', async () => {
     const demo = JSON.parse(readFileSync(path.resolve(__dirname, '../../../demo/ravelsey.json'), 'utf8'));
     const { body } = await importing(demo).expect(200);
-    expect(body.added).toBe(demo.rigs.length + demo.outings.length + demo.tests.length);
+    const kinds = ['rigs', 'gauges', 'tools', 'outings', 'tests'];
+    expect(body.added).toBe(kinds.reduce((sum, kind) => sum + demo[kind].length, 0));
   });
 });

@@ -1,11 +1,11 @@
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { copyFile, mkdtemp, rm, writeFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 
 import mysql from 'mysql2/promise';
 
 import { readConfig } from '../src/config';
-import { migrate, migrationFiles } from '../src/db/migrate';
+import { MIGRATIONS_FOLDER, migrate, migrationFiles } from '../src/db/migrate';
 
 const database = { ...readConfig(process.env).database, database: 'dunlinmoss_migrations' };
 let folder: string;
@@ -42,6 +42,45 @@ describe('migrate', () => {
       await expect(migrate(database, folder)).rejects.toThrow('changed after it ran');
       await rm(path.join(folder, '0001_one.sql'));
       await expect(migrate(database, folder)).rejects.toThrow('its file is gone');
+    } finally {
+      await connection.end();
+    }
+  });
+});
+
+describe('the migrations that ship', () => {
+  it('carry the loads, bead locks and tests of four-wheel rigs over', async () => {
+    const connection = await mysql.createConnection({ ...database, multipleStatements: true });
+    try {
+      await connection.query('DROP TABLE IF EXISTS aside, migrations');
+      const files = await migrationFiles(MIGRATIONS_FOLDER);
+      const copy = (names: string[]) =>
+        Promise.all(names.map((name) => copyFile(path.join(MIGRATIONS_FOLDER, name), path.join(folder, name))));
+      await copy(files.slice(0, 4));
+      await migrate(database, folder);
+      await connection.query(`
+        INSERT INTO owners (id) VALUES ('o');
+        INSERT INTO rigs VALUES ('o', 'r', 3, 'fourWheel', 'Knot', TRUE, NOW(3), NOW(3), NULL);
+        INSERT INTO rig_axles VALUES ('o', 'r', 'front', '265/65R17', 'standard', 240, 'axle', 570, 570);
+        INSERT INTO rig_axles VALUES ('o', 'r', 'rear', '265/65R17', 'standard', 280, 'wheel', 705, 690);
+        INSERT INTO proof_tests VALUES ('o', 't', 1, 'r', NULL, 'tape', NOW(3), '{"wheel": "frontLeft"}', NOW(3), NOW(3), NULL);
+      `);
+      await copy(files.slice(4));
+      await migrate(database, folder);
+      const rows = async (sql: string): Promise<unknown> => (await connection.query(sql))[0];
+      expect(await rows('SELECT position, part, load_kg FROM case_weights ORDER BY ordinal')).toEqual([
+        { position: 'front', part: 'axle', load_kg: 1140 },
+        { position: 'rear', part: 'left', load_kg: 705 },
+        { position: 'rear', part: 'right', load_kg: 690 },
+      ]);
+      expect(await rows('SELECT position, road_kpa, behind_mm, bead_hold FROM rig_axles ORDER BY position')).toEqual([
+        { position: 'front', road_kpa: 240, behind_mm: 0, bead_hold: 'beadLock' },
+        { position: 'rear', road_kpa: 280, behind_mm: 2790, bead_hold: 'beadLock' },
+      ]);
+      expect(await rows('SELECT load_case_id FROM rigs')).toEqual([{ load_case_id: 'r' }]);
+      expect(await rows('SELECT details FROM proof_tests')).toEqual([
+        { details: { wheel: 'frontLeft', gauge: null } },
+      ]);
     } finally {
       await connection.end();
     }

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { RigRow } from '@dunlinmoss/contract';
 import request from 'supertest';
 
-import { anOuting, aRig, aTest, testServer, type TestServer } from './testServer';
+import { aCase, anAxle, anOuting, aRig, aTest, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -45,6 +45,75 @@ describe('saving a row', () => {
     expect(stale.headers['content-type']).toMatch('application/problem+json');
     expect(stale.body).toMatchObject({ code: 'staleRevision', status: 409, present: { name: 'First', revision: 2 } });
     expect((await get(`rigs/${rig.id}`)).body.name).toBe('First');
+  });
+
+  it('keeps everything a rig can have, in its order', async () => {
+    const rig = aRig({
+      family: 'tractor',
+      hitchMm: 3600,
+      topSpeedKmh: 40,
+      axles: [
+        anAxle('front', { tireMarking: 'VF380/90R46 173D', ratingKg: 7000, minKpa: 60, maxKpa: 320 }),
+        anAxle('rear', {
+          wheels: 4,
+          tireMarking: '480/80R50 159A8/B',
+          rows: [
+            { pressureKpa: 100, speedKmh: 40, loadKg: 3100 },
+            { pressureKpa: 60, speedKmh: 10, loadKg: 3900 },
+          ],
+          lines: [{ pressureKpa: 240, loadKg: 4375 }],
+          present: { rawKpa: 171, gaugeId: randomUUID(), offsetKpa: -4.5 },
+        }),
+        anAxle('trailer', { driven: false, trackMm: null, tube: true, insert: true, roadKpa: null }),
+      ],
+      loadCases: [
+        aCase({
+          name: 'Tank full',
+          method: 'moments',
+          weighed: [],
+          wholeKg: null,
+          unladen: [
+            { position: 'rear', loadKg: 5200 },
+            { position: 'front', loadKg: 3100 },
+            { position: 'coupling', loadKg: 400 },
+          ],
+          items: [
+            { kind: 'tank', name: 'Lime', body: 'trailer', behindMm: 4100, rightMm: null, liters: 5000, densityKgPerL: 1.1, level: 0.75 },
+            { kind: 'thing', name: 'Weights', body: 'vehicle', behindMm: -900, rightMm: -120, massKg: 600 },
+          ],
+        }),
+        aCase({
+          name: 'Ridden',
+          method: 'posture',
+          posture: { posture: 'gravel', frontShare: 0.41, riderKg: 82, bikeKg: 11.5 },
+        }),
+      ],
+    });
+    const saved = await put('rigs', rig).expect(200);
+    expect(saved.body).toMatchObject({ ...rig, revision: 1 });
+    // Also once more: the same save is still one row.
+    expect((await put('rigs', rig).expect(200)).body.revision).toBe(1);
+  });
+
+  it('keeps gauges with what they were held against, and tools', async () => {
+    const gauge = {
+      id: randomUUID(),
+      revision: 0,
+      name: 'Dial, red case',
+      fromKpa: 0,
+      fullScaleKpa: 413.7,
+      gradePercent: 1.6,
+      comparisons: [
+        { gaugeKpa: 210, trustedKpa: 203 },
+        { gaugeKpa: 120, trustedKpa: 114 },
+      ],
+    };
+    expect((await put('gauges', gauge).expect(200)).body).toMatchObject({ ...gauge, revision: 1 });
+    const upsideDown = await put('gauges', { ...gauge, id: randomUUID(), fromKpa: 500 } as never).expect(400);
+    expect(upsideDown.body.fields[0]).toMatchObject({ path: '/fullScaleKpa', code: 'scaleUpsideDown' });
+    const tool = { id: randomUUID(), revision: 0, name: 'Hoses', kind: 'hoseManifold', wheelsAtOnce: 4, note: 'In the tray' };
+    expect((await put('tools', tool).expect(200)).body).toMatchObject({ ...tool, revision: 1 });
+    expect((await get('tools')).body.items).toHaveLength(1);
   });
 
   it('keeps an outing with its pressures and decision, and tells its rig by name', async () => {
@@ -93,6 +162,8 @@ describe('putting aside and bringing back', () => {
     await get(`rigs/${rig.id}`).expect(404);
     const ids = (await get('rigs?limit=100')).body.items.map(({ id }: RigRow) => id);
     expect(ids).not.toContain(rig.id);
+    const aside = (await get('rigs?limit=100&aside=true')).body.items.map(({ id }: RigRow) => id);
+    expect(aside).toEqual([rig.id]);
     const back = await request(server.app).post(`/api/v1/rigs/${rig.id}/restore`).expect(200);
     expect(back.body).toMatchObject({ name: rig.name, revision: 3 });
     await get(`rigs/${rig.id}`).expect(200);
@@ -122,6 +193,22 @@ describe('lists', () => {
       } while (after !== '');
       expect(seen).toEqual(names);
     }
+    await own.pool.end();
+  });
+
+  it('find a rig by any part of its name, whatever signs are in it', async () => {
+    const own = await testServer();
+    for (const name of ['Curlew, wagon', '100% Ruff', 'Little Stint']) {
+      const rig = aRig({ name });
+      await request(own.app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
+    }
+    const found = async (search: string): Promise<string[]> => {
+      const { body } = await request(own.app).get(`/api/v1/rigs?search=${encodeURIComponent(search)}`).expect(200);
+      return body.items.map(({ name }: RigRow) => name);
+    };
+    expect(await found('WAG')).toEqual(['Curlew, wagon']);
+    expect(await found('%')).toEqual(['100% Ruff']);
+    expect(await found('_')).toEqual([]);
     await own.pool.end();
   });
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 
-import type { Outing, ProofTest, Rig } from '@dunlinmoss/contract';
+import type { LoadCaseBody, Outing, ProofTest, Rig, RigAxle } from '@dunlinmoss/contract';
 import type { Express } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { pino } from 'pino';
@@ -29,28 +29,69 @@ export async function testServer(): Promise<TestServer> {
   return { config, pool, as, app: as(config.ownerId) };
 }
 
-export const aRig = (change: Partial<Rig> = {}): Rig => ({
-  id: randomUUID(),
-  revision: 0,
-  family: 'fourWheel',
-  name: 'Curlew',
-  beadLocks: false,
-  axles: (['front', 'rear'] as const).map((position) => ({
-    position,
-    tireMarking: '265/65R17 112T',
-    loadRange: 'standard',
-    placardKpa: 240,
-    loadsFrom: 'axle',
-    leftLoadKg: 580,
-    rightLoadKg: 580,
-  })),
+export const anAxle = (position: RigAxle['position'], change: Partial<RigAxle> = {}): RigAxle => ({
+  position,
+  wheels: 2,
+  driven: true,
+  behindMm: position === 'front' ? 0 : 2790,
+  trackMm: 1570,
+  ratingKg: null,
+  tireMarking: '265/65R17 112T',
+  loadRange: 'standard',
+  tube: false,
+  beadHold: 'none',
+  insert: false,
+  casing: null,
+  rimInnerMm: null,
+  measuredWidthMm: null,
+  treadWidthMm: null,
+  minKpa: null,
+  maxKpa: null,
+  lines: [],
+  rows: [],
+  rowsOf: 'thisTire',
+  roadKpa: 240,
+  present: null,
   ...change,
 });
+
+export const aCase = (change: Partial<LoadCaseBody> = {}): LoadCaseBody => ({
+  id: randomUUID(),
+  name: 'Touring',
+  method: 'scales',
+  weighed: [
+    { position: 'front', part: 'axle', loadKg: 1160 },
+    { position: 'rear', part: 'left', loadKg: 690 },
+    { position: 'rear', part: 'right', loadKg: 705 },
+  ],
+  wholeKg: 2555,
+  unladen: [],
+  items: [],
+  posture: null,
+  ...change,
+});
+
+export function aRig(change: Partial<Rig> = {}): Rig {
+  const loadCases = change.loadCases ?? [aCase()];
+  return {
+    id: randomUUID(),
+    revision: 0,
+    family: 'fourWheel',
+    name: 'Curlew',
+    hitchMm: null,
+    topSpeedKmh: null,
+    loadCaseId: loadCases[0]?.id ?? null,
+    axles: [anAxle('front'), anAxle('rear')],
+    loadCases,
+    ...change,
+  };
+}
 
 export const anOuting = (rigId: string, change: Partial<Outing> = {}): Outing => ({
   id: randomUUID(),
   revision: 0,
   rigId,
+  loadCaseId: null,
   groundCode: 'softSand',
   title: 'Samphire Flat',
   startedAt: '2026-05-02T07:10:00.000Z',
@@ -74,6 +115,7 @@ export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest
     wheelLoadKg: 580,
     surface: 'firm',
     method: 'marks',
+    gauge: null,
     readings: [{ pressureKpa: 240, lengthMm: 165 }],
   },
   ...change,

@@ -1,13 +1,13 @@
 import { GROUND_CODES, planGround } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { placardKpa, wheelLoadKg } from '../quantities';
-import { axlePosition } from '../resources/rig';
+import { loadKg, pressureKpa } from '../quantities';
+import { axlePosition } from '../resources/loadCase';
 import { defineCalculator } from './calculator';
 import { contactPatchShape, measuredContactShape, tireInput, tireOf } from './shapes';
 
 const speedGuide = z.strictObject({ low: z.number(), high: z.number() }).nullable();
-const source = z.looseObject({ mark: z.enum(['published', 'commonPractice', 'exact', 'assumption', 'measured']) });
+const source = z.looseObject({ mark: z.enum(['published', 'commonPractice', 'exact', 'assumption', 'marked', 'measured']) });
 const floor = z.strictObject({ code: z.string(), pressureKpa: z.number(), source });
 
 const axlePlan = z.strictObject({
@@ -38,21 +38,21 @@ export const groundPlanCalculator = defineCalculator({
   summary: 'Cold pressures for each axle on one ground, with window, floor, contact, cautions and the working',
   input: z.strictObject({
     ground: z.enum(GROUND_CODES),
-    beadLocks: z.boolean(),
     stuckAccepted: z.boolean(),
     axles: z
       .array(
         z.strictObject({
           position: axlePosition,
           ...tireInput,
-          leftLoadKg: wheelLoadKg,
-          rightLoadKg: wheelLoadKg,
-          placardKpa,
+          leftLoadKg: loadKg.positive(),
+          rightLoadKg: loadKg.positive(),
+          placardKpa: pressureKpa.positive(),
+          beadLocks: z.boolean(),
           measuredContact: measuredContactShape.optional(),
         }),
       )
       .min(1)
-      .max(2),
+      .max(6),
   }),
   output: z.discriminatedUnion('ok', [
     z.strictObject({

@@ -2,7 +2,7 @@ import { GROUND_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { id, pressureKpa, revision, timestamp } from '../quantities';
-import { axlePosition } from './rig';
+import { axlePosition } from './loadCase';
 import { stamps } from './row';
 
 /** Where an outing stands: nothing set yet, air let out, back at road pressure. */
@@ -17,12 +17,14 @@ export const outing = z
     id,
     revision,
     rigId: id,
+    /** How the rig is loaded on this drive; null goes by the load case that stands on the rig. */
+    loadCaseId: id.nullable(),
     groundCode: z.enum(GROUND_CODES),
     title: z.string().trim().max(80),
     startedAt: timestamp,
     state: z.enum(OUTING_STATES),
     /** Cold pressures that were set, one an axle; empty until the air is out. */
-    pressures: z.array(z.strictObject({ position: axlePosition, pressureKpa })).max(2),
+    pressures: z.array(z.strictObject({ position: axlePosition, pressureKpa })).max(6),
     decision: z.strictObject({ code: z.enum(DECISIONS), note: z.string().trim().max(500) }).nullable(),
   })
   .refine(({ state, pressures }) => state !== 'lowered' || pressures.length > 0, {

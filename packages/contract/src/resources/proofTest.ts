@@ -15,6 +15,8 @@ export const tapeDetails = z.strictObject({
   wheelLoadKg,
   surface: z.enum(['firm', 'soft']),
   method: z.enum(['poles', 'marks']),
+  /** The gauge of the readings, which are kept as it showed them; null for one that was taken as true. */
+  gauge: z.strictObject({ gaugeId: id, offsetKpa: z.number().min(-500).max(500) }).nullable(),
   readings: z
     .array(z.strictObject({ pressureKpa, lengthMm: contactLengthMm }))
     .min(1)

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 
 import { id } from '../quantities';
+import { airTool, airToolRow } from './airTool';
+import { gauge, gaugeRow } from './gauge';
 import { outing, outingRow } from './outing';
 import { proofTest, proofTestRow } from './proofTest';
 import { rig, rigRow } from './rig';
@@ -18,7 +20,15 @@ const ids = z
  * Routes, documentation and the client's hooks follow from this table.
  */
 export const RESOURCES = {
-  rigs: { path: 'rigs', body: rig, row: rigRow, page: pageOf(rigRow), query: pageQuery },
+  rigs: {
+    path: 'rigs',
+    body: rig,
+    row: rigRow,
+    page: pageOf(rigRow),
+    query: pageQuery.extend({ search: z.string().trim().max(60).optional() }),
+  },
+  gauges: { path: 'gauges', body: gauge, row: gaugeRow, page: pageOf(gaugeRow), query: pageQuery },
+  tools: { path: 'tools', body: airTool, row: airToolRow, page: pageOf(airToolRow), query: pageQuery },
   outings: { path: 'outings', body: outing, row: outingRow, page: pageOf(outingRow), query: pageQuery },
   tests: {
     path: 'tests',

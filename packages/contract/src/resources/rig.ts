@@ -1,41 +1,112 @@
-import { LOAD_RANGE_CODES } from '@dunlinmoss/core';
+import { AXLE_POSITIONS, FAMILY_CODES, familyOf, LOAD_RANGE_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
-import { id, placardKpa, revision, wheelLoadKg } from '../quantities';
+import { id, lengthMm, loadKg, name, pressureKpa, revision, speedKmh, widthMm } from '../quantities';
+import { axlePosition, loadCase } from './loadCase';
 import { stamps } from './row';
 
-export const axlePosition = z.enum(['front', 'rear']);
+/** What holds the bead: nothing but air, a ring that clamps it, or a lock at the rim. */
+export const BEAD_HOLDS = ['none', 'beadLock', 'rimLock'] as const;
+/** How stout a bicycle tire's casing is. */
+export const CASINGS = ['thin', 'medium', 'downhill'] as const;
+
+/** A pressure that was read: what the gauge showed, and how far it was known to read above the truth. */
+export const reading = z.strictObject({
+  rawKpa: pressureKpa,
+  gaugeId: id.nullable(),
+  offsetKpa: z.number().min(-500).max(500),
+});
+
+/** A "max load at pressure" line of a sidewall. */
+export const loadLine = z.strictObject({ pressureKpa: pressureKpa.positive(), loadKg: loadKg.positive() });
+/** A row of a tire's data sheet. */
+export const loadRow = loadLine.extend({ speedKmh });
 
 export const rigAxle = z.strictObject({
   position: axlePosition,
+  wheels: z.union([z.literal(1), z.literal(2), z.literal(4)]),
+  driven: z.boolean(),
+  /** Behind the front axle; for a trailer's axle behind the coupling. */
+  behindMm: lengthMm,
+  /** From the middle of the left wheel, or pair, to that of the right. */
+  trackMm: lengthMm.nullable(),
+  ratingKg: loadKg.nullable(),
   tireMarking,
   loadRange: z.enum(LOAD_RANGE_CODES),
-  placardKpa,
-  /** `axle`: the axle was weighed and halved; `wheel`: each wheel was weighed. */
-  loadsFrom: z.enum(['axle', 'wheel']),
-  leftLoadKg: wheelLoadKg,
-  rightLoadKg: wheelLoadKg,
+  tube: z.boolean(),
+  beadHold: z.enum(BEAD_HOLDS),
+  insert: z.boolean(),
+  casing: z.enum(CASINGS).nullable(),
+  rimInnerMm: widthMm.nullable(),
+  /** How wide the tire really is on its rim, where no marking tells. */
+  measuredWidthMm: widthMm.nullable(),
+  treadWidthMm: widthMm.nullable(),
+  /** Lowest and highest pressure that the sidewall allows. */
+  minKpa: pressureKpa.nullable(),
+  maxKpa: pressureKpa.nullable(),
+  lines: z.array(loadLine).max(6),
+  rows: z.array(loadRow).max(80),
+  /** An IF or VF tire's rows may be those of the standard tire of its size. */
+  rowsOf: z.enum(['thisTire', 'standardTire']),
+  /** Cold on the road: the placard, or the person's own choice where there is none. */
+  roadKpa: pressureKpa.nullable(),
+  /** What is in it now. */
+  present: reading.nullable(),
 });
 
-/** A rig as a person saves it. */
-export const rig = z.strictObject({
-  id,
-  revision,
-  family: z.literal('fourWheel'),
-  name: z.string().trim().min(1).max(60),
-  beadLocks: z.boolean(),
-  axles: z
-    .array(rigAxle)
-    .length(2)
-    .refine((axles) => axles[0]?.position === 'front' && axles[1]?.position === 'rear', {
-      message: 'expected the front axle, then the rear axle',
+/** A rig as a person saves it: rows of axles, and the ways it is loaded. */
+export const rig = z
+  .strictObject({
+    id,
+    revision,
+    family: z.enum(FAMILY_CODES),
+    name,
+    /** Where a trailer is coupled, behind the front axle. */
+    hitchMm: lengthMm.nullable(),
+    /** Fastest on the road. */
+    topSpeedKmh: speedKmh.nullable(),
+    /** The load case that stands today. */
+    loadCaseId: id.nullable(),
+    axles: z.array(rigAxle).min(1).max(6),
+    loadCases: z.array(loadCase).max(30),
+  })
+  .refine(
+    ({ axles }) => {
+      const places = axles.map(({ position }) => AXLE_POSITIONS.indexOf(position));
+      return places.every((place, index) => index === 0 || place > places[index - 1]!);
+    },
+    {
+      path: ['axles'],
+      message: 'expected each axle once, front to rear, then those of the trailer',
       params: { code: 'axleOrder' },
-    }),
-});
+    },
+  )
+  .refine(
+    ({ family, axles }) =>
+      familyOf(family).axles.every((own) => axles.some(({ position }) => position === own.position)),
+    { path: ['axles'], message: 'expected every axle of this family', params: { code: 'axleMissing' } },
+  )
+  .refine(({ loadCaseId, loadCases }) => loadCaseId === null || loadCases.some((each) => each.id === loadCaseId), {
+    path: ['loadCaseId'],
+    message: 'expected one of the load cases of this rig',
+    params: { code: 'noSuchLoadCase' },
+  })
+  .refine(({ loadCases }) => new Set(loadCases.map((each) => each.id)).size === loadCases.length, {
+    path: ['loadCases'],
+    message: 'expected each load case once',
+    params: { code: 'loadCaseTwice' },
+  })
+  .refine(
+    ({ loadCases }) => new Set(loadCases.map((each) => each.name.toLowerCase())).size === loadCases.length,
+    { path: ['loadCases'], message: 'expected a name of its own for each load case', params: { code: 'nameTwice' } },
+  );
 
-export const rigRow = rig.extend(stamps);
+export const rigRow = rig.safeExtend(stamps);
 
 export type Rig = z.infer<typeof rig>;
 export type RigAxle = z.infer<typeof rigAxle>;
 export type RigRow = z.infer<typeof rigRow>;
+export type Reading = z.infer<typeof reading>;
+export type BeadHold = (typeof BEAD_HOLDS)[number];
+export type Casing = (typeof CASINGS)[number];

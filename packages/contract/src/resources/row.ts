@@ -13,4 +13,6 @@ export const pageOf = <Item extends z.ZodType>(item: Item) =>
 export const pageQuery = z.strictObject({
   limit: z.coerce.number().int().min(1).max(100).default(50),
   after: z.string().max(400).optional(),
+  /** `true` lists what was put aside instead. */
+  aside: z.stringbool().default(false),
 });

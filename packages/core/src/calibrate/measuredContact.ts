@@ -1,15 +1,11 @@
 import type { MeasuredContact } from '../contact/contactPatch';
 import { judgeTape, type TapeTest } from '../proof/tape';
-import { writeMarking } from '../tires/readMarking';
-import type { Tire } from '../tires/tire';
+import { sameSize } from '../tires/sameSize';
 
 /** A tape test that was done, at a time that sorts as text (ISO 8601, UTC). */
 export interface DoneTapeTest extends TapeTest {
   readonly performedAt: string;
 }
-
-/** Size and build alone: a load index more or less does not make another tire of it. */
-const sizeOf = ({ service: _, loadRange: __, ...size }: Tire): string => writeMarking(size);
 
 /**
  * The contact constant to plan with for a tire: from the newest test on the same size and carcass that gave a
@@ -20,7 +16,7 @@ export function measuredContactFor<Test extends DoneTapeTest>(
   { tire, carcass }: TapeTest['build'],
 ): (MeasuredContact & { readonly test: Test }) | undefined {
   return tests
-    .filter(({ build }) => build.carcass === carcass && sizeOf(build.tire) === sizeOf(tire))
+    .filter(({ build }) => build.carcass === carcass && sameSize(build.tire, tire))
     .sort((a, b) => b.performedAt.localeCompare(a.performedAt))
     .flatMap((test) => {
       const { contact } = judgeTape(test);

@@ -2,11 +2,10 @@ import type { CautionCode } from '../cautions/cautions';
 import type { ContactPatch, MeasuredContact } from '../contact/contactPatch';
 import type { GroundCode } from '../grounds/registry';
 import type { BindingFloor } from '../limits/floors';
+import type { AxlePosition } from '../loads/geometry';
 import type { LoadRange } from '../tires/loadRange';
 import type { Tire } from '../tires/tire';
 import type { WorkingStep } from './working';
-
-export type AxlePosition = 'front' | 'rear';
 
 export interface PlanAxle {
   readonly position: AxlePosition;
@@ -15,12 +14,12 @@ export interface PlanAxle {
   readonly leftLoadKg: number;
   readonly rightLoadKg: number;
   readonly placardKpa: number;
+  readonly beadLocks: boolean;
   readonly measuredContact?: MeasuredContact;
 }
 
 export interface PlanInput {
   readonly ground: GroundCode;
-  readonly beadLocks: boolean;
   /** The person has said that they are stuck and nothing else helped: opens the way below the ordinary floor. */
   readonly stuckAccepted: boolean;
   readonly axles: readonly PlanAxle[];

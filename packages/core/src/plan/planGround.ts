@@ -1,7 +1,7 @@
 import { cautionsFor } from '../cautions/cautions';
 import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
 import type { TireBuild } from '../contact/stiffness';
-import { groundOf } from '../grounds/registry';
+import { groundOf, type GroundCode } from '../grounds/registry';
 import { bindingFloor } from '../limits/floors';
 import { failure, success, type Result } from '../result';
 import { carcassFactor } from '../tires/loadRange';
@@ -34,7 +34,7 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
 
   const axles: AxlePlan[] = [];
   for (const axle of input.axles) {
-    const planned = planAxle(axle, input, stuck);
+    const planned = planAxle(axle, input.ground, stuck);
     if (!planned.ok) return planned;
     axles.push(planned.value);
   }
@@ -64,12 +64,12 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   });
 }
 
-function planAxle(axle: PlanAxle, input: PlanInput, stuck: boolean): Result<AxlePlan, PlanProblem> {
+function planAxle(axle: PlanAxle, ground: GroundCode, stuck: boolean): Result<AxlePlan, PlanProblem> {
   const build: TireBuild = { tire: axle.tire, carcass: carcassFactor(axle.loadRange) };
   const wheelLoadKg = Math.max(axle.leftLoadKg, axle.rightLoadKg);
   const roadKpa = axle.placardKpa;
   const contactConstant = axle.measuredContact?.contactConstant ?? DEFAULT_CONTACT_CONSTANT;
-  const floor = bindingFloor({ build, wheelLoadKg, beadLocks: input.beadLocks, stuck });
+  const floor = bindingFloor({ build, wheelLoadKg, beadLocks: axle.beadLocks, stuck });
   const atRoad = contactPatch(build, wheelLoadKg, roadKpa, contactConstant);
   if (floor.pressureKpa > roadKpa || !atRoad) {
     return failure({
@@ -81,7 +81,7 @@ function planAxle(axle: PlanAxle, input: PlanInput, stuck: boolean): Result<Axle
     });
   }
 
-  const { onReferenceRig } = groundOf(input.ground);
+  const { onReferenceRig } = groundOf(ground);
   const carry = (referencePsi: number): number => equalDeflectionKpa(build, wheelLoadKg, psi(referencePsi));
   const hold = (pressureKpa: number): number => clamp(pressureKpa, floor.pressureKpa, roadKpa);
   const wantedKpa = onReferenceRig && carry(onReferenceRig.startPsi);

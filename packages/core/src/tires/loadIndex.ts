@@ -1,12 +1,13 @@
 /**
  * The R80 preferred numbers of one decade, as load indexes use them: index 28 is 100 kg, and each
- * 80 steps are ten times the load. Published: ISO 3 R80 series; ISO load index table (from memory).
+ * 80 steps are ten times the load. Below 1000 kg the table drops the half kilogram of some: 387 and 3875.
+ * Published: ISO 3 R80 series; ISO load index table (from memory).
  */
 const R80 = [
-  100, 103, 106, 109, 112, 115, 118, 121, 125, 128, 132, 136, 140, 145, 150, 155, 160, 165, 170, 175, 180, 185, 190,
-  195, 200, 206, 212, 218, 224, 230, 236, 243, 250, 257, 265, 272, 280, 290, 300, 307, 315, 325, 335, 345, 355, 365,
-  375, 387, 400, 412, 425, 437, 450, 462, 475, 487, 500, 515, 530, 545, 560, 580, 600, 615, 630, 650, 670, 690, 710,
-  730, 750, 775, 800, 825, 850, 875, 900, 925, 950, 975,
+  100, 103, 106, 109, 112, 115, 118, 121.5, 125, 128.5, 132, 136, 140, 145, 150, 155, 160, 165, 170, 175, 180, 185, 190,
+  195, 200, 206, 212, 218, 224, 230, 236, 243, 250, 257.5, 265, 272.5, 280, 290, 300, 307.5, 315, 325, 335, 345, 355,
+  365, 375, 387.5, 400, 412.5, 425, 437.5, 450, 462.5, 475, 487.5, 500, 515, 530, 545, 560, 580, 600, 615, 630, 650,
+  670, 690, 710, 730, 750, 775, 800, 825, 850, 875, 900, 925, 950, 975,
 ];
 const INDEX_OF_100_KG = 28;
 
@@ -22,6 +23,7 @@ export function loadIndexKg(loadIndex: number): number | undefined {
   const steps = loadIndex - INDEX_OF_100_KG;
   const decade = Math.floor(steps / R80.length);
   const mantissa = R80[steps - decade * R80.length]!;
-  // Dividing keeps 462/10 at 46.2, where multiplying by 0.1 would leave rounding dust.
-  return decade < 0 ? mantissa / 10 ** -decade : mantissa * 10 ** decade;
+  if (decade > 0) return mantissa * 10 ** decade;
+  // Three figures; dividing keeps 462/10 at 46.2, where multiplying by 0.1 would leave rounding dust.
+  return Math.trunc(mantissa) / 10 ** -decade;
 }

@@ -1,10 +1,10 @@
 import { assumption, type Source } from '../source';
 
 /**
- * Load ranges of car and light-truck tires. `standard` is a tire that carries no letter.
+ * Load ranges. `standard` is a tire that carries no letter.
  * `plyRating` is published: Tire and Rim Association yearbook (from memory).
  * `carcassFactor` is the share of stiffness that comes from the carcass instead of the air, against a standard
- * carcass: an assumption of ours (B taken as standard, F carried on in the line of C to E).
+ * carcass: an assumption of ours (B taken as standard, F and up carried on in the line of C to E).
  */
 export const LOAD_RANGES = {
   standard: { plyRating: null, carcassFactor: 1 },
@@ -13,6 +13,10 @@ export const LOAD_RANGES = {
   D: { plyRating: 8, carcassFactor: 1.5 },
   E: { plyRating: 10, carcassFactor: 1.8 },
   F: { plyRating: 12, carcassFactor: 2.1 },
+  G: { plyRating: 14, carcassFactor: 2.4 },
+  H: { plyRating: 16, carcassFactor: 2.7 },
+  J: { plyRating: 18, carcassFactor: 3 },
+  L: { plyRating: 20, carcassFactor: 3.3 },
 } as const;
 
 export type LoadRange = keyof typeof LOAD_RANGES;

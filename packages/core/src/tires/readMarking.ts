@@ -1,28 +1,57 @@
 import { failure, type Result } from '../result';
+import { bicycleFrench } from './notations/bicycleFrench';
+import { bicycleInch } from './notations/bicycleInch';
+import { bicycleIso } from './notations/bicycleIso';
+import { farmInch } from './notations/farmInch';
+import { farmMetric } from './notations/farmMetric';
 import { flotation } from './notations/flotation';
+import { fullProfileMetric } from './notations/fullProfileMetric';
 import { metric } from './notations/metric';
+import { motorcycleInch } from './notations/motorcycleInch';
+import { motorcycleMetric } from './notations/motorcycleMetric';
 import type { MarkingProblem, Notation } from './notations/notation';
 import { numeric } from './notations/numeric';
+import { quad } from './notations/quad';
 import type { Tire } from './tire';
 
-/** Every notation that can be read, tried in this order. */
-export const NOTATIONS: readonly Notation[] = [metric, flotation, numeric];
+/** Every notation that can be read, tried in this order: where two could read a text, the first is the likelier. */
+export const NOTATIONS: readonly Notation[] = [
+  metric,
+  fullProfileMetric,
+  motorcycleMetric,
+  farmMetric,
+  quad,
+  flotation,
+  farmInch,
+  motorcycleInch,
+  numeric,
+  bicycleIso,
+  bicycleFrench,
+  bicycleInch,
+];
 
-/** Capitals, one kind of multiplication sign and dash, single blanks: what a hurried hand varies. */
+/** What else is moulded beside a size and says nothing about it. */
+const BESIDE_THE_SIZE = / (TL|TT|TUBELESS|TUBE TYPE|M\+S|REINFORCED)(?= |$)/g;
+
+/** Capitals, one kind of multiplication sign, dash and star, single blanks: what a hurried hand varies. */
 const tidy = (text: string): string =>
   text
     .trim()
     .toUpperCase()
-    .replace(/[×*]/g, 'X')
+    .replace(/×/g, 'X')
+    .replace(/(?<=\d)\s*\*\s*(?=\d)/g, 'X')
+    .replace(/★/g, '*')
     .replace(/[‐‑‒–—]/g, '-')
     .replace(/,/g, '.')
-    .replace(/\s+/g, ' ');
+    .replace(/\s+/g, ' ')
+    .replace(BESIDE_THE_SIZE, '');
 
 /**
- * Reads a car or light-truck size off a sidewall, with load index, speed symbol and load range where they follow.
+ * Reads a size off a sidewall, of any family, with load index, speed symbol, plies, stars and load range where they
+ * follow.
  *
  * @example readMarking('lt285/70r17 121/118q e') // { ok: true, value: { use: 'lightTruck', sectionWidthMm: 285, … } }
- * @example readMarking('big ones') // { ok: false, problem: { code: 'unknownNotation', examples: […] } }
+ * @example readMarking('big ones') // { ok: false, problem: { code: 'unknownNotation' } }
  */
 export function readMarking(text: string): Result<Tire, MarkingProblem> {
   const tidied = tidy(text);
@@ -31,7 +60,7 @@ export function readMarking(text: string): Result<Tire, MarkingProblem> {
     const reading = notation.read(tidied);
     if (reading) return reading;
   }
-  return failure({ code: 'unknownNotation', examples: NOTATIONS.map(({ example }) => example) });
+  return failure({ code: 'unknownNotation' });
 }
 
 /** The marking of a tire in its own notation. Reading it gives the same tire again. */

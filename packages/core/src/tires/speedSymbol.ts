@@ -1,6 +1,6 @@
 /**
  * Speed symbols and the speed they stand for, km/h.
- * Published: ISO 4223-1; UNECE Regulations 30 and 106 (from memory).
+ * Published: ISO 4223-1; UNECE Regulations 30, 75 and 106 (from memory).
  */
 export const SPEED_SYMBOLS = {
   A1: 5,
@@ -30,6 +30,8 @@ export const SPEED_SYMBOLS = {
   U: 200,
   H: 210,
   V: 240,
+  W: 270,
+  Y: 300,
 } as const;
 
 export type SpeedSymbol = keyof typeof SPEED_SYMBOLS;

@@ -19,3 +19,17 @@ export async function childrenOf(
   }
   return byParent;
 }
+
+/** Writes rows of one shape into a table, all in one statement; nothing for no rows. */
+export async function insertAll(
+  connection: Connection,
+  table: string,
+  rows: readonly Readonly<Record<string, unknown>>[],
+): Promise<void> {
+  const [first] = rows;
+  if (!first) return;
+  const columns = Object.keys(first);
+  await connection.query(`INSERT INTO ${table} (${columns.join(', ')}) VALUES ?`, [
+    rows.map((row) => columns.map((column) => row[column])),
+  ]);
+}

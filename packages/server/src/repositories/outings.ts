@@ -1,15 +1,16 @@
 import type { BodyOf, QueryOf, RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { childrenOf } from './children';
+import { childrenOf, insertAll } from './children';
 import { versioned } from './versioned';
 
 export const outingRepository = (pool: Pool) =>
   versioned<BodyOf<'outings'>, RowOf<'outings'>, QueryOf<'outings'>>(pool, {
     table: 'outings',
     order: { column: 'started_at', direction: 'DESC' },
-    columns: ({ rigId, groundCode, title, startedAt, state, decision }) => ({
+    columns: ({ rigId, loadCaseId, groundCode, title, startedAt, state, decision }) => ({
       rig_id: rigId,
+      load_case_id: loadCaseId,
       ground_code: groundCode,
       title,
       started_at: new Date(startedAt),
@@ -20,10 +21,16 @@ export const outingRepository = (pool: Pool) =>
 
     async writeChildren(connection, ownerId, { id, pressures }) {
       await connection.query('DELETE FROM outing_pressures WHERE owner_id = ? AND outing_id = ?', [ownerId, id]);
-      if (pressures.length === 0) return;
-      await connection.query('INSERT INTO outing_pressures (owner_id, outing_id, position, pressure_kpa) VALUES ?', [
-        pressures.map(({ position, pressureKpa }) => [ownerId, id, position, pressureKpa]),
-      ]);
+      await insertAll(
+        connection,
+        'outing_pressures',
+        pressures.map(({ position, pressureKpa }) => ({
+          owner_id: ownerId,
+          outing_id: id,
+          position,
+          pressure_kpa: pressureKpa,
+        })),
+      );
     },
 
     async read(connection, ownerId, rows) {
@@ -44,6 +51,7 @@ export const outingRepository = (pool: Pool) =>
       );
       return rows.map((row) => ({
         rigId: row.rig_id,
+        loadCaseId: row.load_case_id,
         rigName: rigs.get(row.id)![0]!.name,
         groundCode: row.ground_code,
         title: row.title,

@@ -1,6 +1,8 @@
 import type { BodyOf, QueryOf, ResourceName, RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { airToolRepository } from './airTools';
+import { gaugeRepository } from './gauges';
 import { outingRepository } from './outings';
 import { proofTestRepository } from './proofTests';
 import { rigRepository } from './rigs';
@@ -12,6 +14,8 @@ export type Repositories = {
 
 export const createRepositories = (pool: Pool): Repositories => ({
   rigs: rigRepository(pool),
+  gauges: gaugeRepository(pool),
+  tools: airToolRepository(pool),
   outings: outingRepository(pool),
   tests: proofTestRepository(pool),
 });

@@ -43,8 +43,11 @@ export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
   get(ownerId: string, id: string): Promise<Row | null>;
   list(ownerId: string, query: Query): Promise<Page<Row>>;
   save(ownerId: string, body: Body): Promise<SaveOutcome<Row>>;
-  /** The same inside a transaction that is under way. */
-  saveWithin(connection: Connection, ownerId: string, body: Body): Promise<SaveOutcome<Row>>;
+  /**
+   * Adds a row inside a transaction that is under way, where there is none of its id: one that is there stays as it is,
+   * be it the same or another.
+   */
+  addWithin(connection: Connection, ownerId: string, body: Body): Promise<'add' | 'same' | 'keepOurs'>;
   remove(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
   restore(ownerId: string, id: string): Promise<Row | null>;
 }
@@ -52,6 +55,8 @@ export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
 export interface PageQuery {
   readonly limit: number;
   readonly after?: string | undefined;
+  /** Lists what was put aside instead. */
+  readonly aside: boolean;
 }
 
 const encodeCursor = (key: unknown, id: string): string => Buffer.from(JSON.stringify([key, id])).toString('base64url');
@@ -153,7 +158,7 @@ export function versioned<
       if (after === null) throw new BadCursor();
       const beyond = order.direction === 'ASC' ? '>' : '<';
       const [packets] = await pool.query<RowDataPacket[]>(
-        `SELECT * FROM ${table} WHERE owner_id = ? AND deleted_at IS NULL` +
+        `SELECT * FROM ${table} WHERE owner_id = ? AND deleted_at IS ${query.aside ? 'NOT NULL' : 'NULL'}` +
           (filter?.sql ?? '') +
           (after ? ` AND (${order.column}, id) ${beyond} (?, ?)` : '') +
           ` ORDER BY ${order.column} ${order.direction}, id ${order.direction} LIMIT ?`,
@@ -173,7 +178,12 @@ export function versioned<
     },
 
     save: (ownerId, body) => inTransaction(pool, (connection) => saveWithin(connection, ownerId, body)),
-    saveWithin,
+    async addWithin(connection, ownerId, body) {
+      const present = await find(connection, ownerId, body.id, true);
+      if (present) return !present.deleted && sameBody(present.row, body) ? 'same' : 'keepOurs';
+      await saveWithin(connection, ownerId, body);
+      return 'add';
+    },
 
     remove: (ownerId, id, revision) =>
       inTransaction(pool, async (connection): Promise<RemoveOutcome<Row>> => {

@@ -1,56 +1,110 @@
-import { exchangeFile, type ExchangeFile, type ImportOutcome } from '@dunlinmoss/contract';
+import {
+  EXCHANGE_VERSION,
+  EXCHANGED,
+  readExchange,
+  type BodyOf,
+  type Exchanged,
+  type ExchangeFile,
+  type ImportOutcome,
+} from '@dunlinmoss/contract';
 import { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
+import { z } from 'zod';
 
-import { inTransaction } from '../db/pool';
+import { inTransaction, type Connection } from '../db/pool';
+import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import type { PageQuery, Repository } from '../repositories/versioned';
+
+const exportQuery = z.strictObject({ rig: z.uuid().optional() });
+const importQuery = z.strictObject({ preview: z.stringbool().default(false) });
 
 /** Every row of one kind, page by page. */
 async function everyRow<Row>(repository: Repository<never, Row>, ownerId: string): Promise<Row[]> {
   const rows: Row[] = [];
   let after: string | undefined;
   do {
-    const page = await repository.list(ownerId, { limit: 100, after } as PageQuery);
+    const page = await repository.list(ownerId, { limit: 100, after, aside: false } as PageQuery);
     rows.push(...page.items);
     after = page.next ?? undefined;
   } while (after !== undefined);
   return rows;
 }
 
-/** `GET /export` and `POST /import`: everything kept, as one file of the contract's own format. */
+const strip = ({ createdAt: _, updatedAt: __, ...row }: { createdAt: string; updatedAt: string }) => row;
+
+/** What an export of one rig carries: the rig alone. Of everything: every row of every kind. */
+async function fileOf(repositories: Repositories, ownerId: string, rigId: string | undefined): Promise<unknown> {
+  const head = { format: 'dunlinmoss', version: EXCHANGE_VERSION };
+  if (rigId !== undefined) {
+    const rig = await repositories.rigs.get(ownerId, rigId);
+    if (!rig) throw new Refusal('notFound');
+    return { ...head, rigs: [strip(rig)], gauges: [], tools: [], outings: [], tests: [] };
+  }
+  const outings = await everyRow(repositories.outings, ownerId);
+  return {
+    ...head,
+    rigs: (await everyRow(repositories.rigs, ownerId)).map(strip),
+    gauges: (await everyRow(repositories.gauges, ownerId)).map(strip),
+    tools: (await everyRow(repositories.tools, ownerId)).map(strip),
+    outings: outings.map(({ rigName: _, ...row }) => strip(row)),
+    tests: (await everyRow(repositories.tests, ownerId)).map(strip),
+  };
+}
+
+/** What a row of the file is called, for people. */
+const nameOf = (kind: Exchanged, row: ExchangeFile[Exchanged][number]): string => {
+  if ('name' in row) return row.name;
+  return 'title' in row ? row.title : kind;
+};
+
+/** Takes in a file inside a transaction, in the order in which rows point at one another. */
+async function takeIn(
+  connection: Connection,
+  repositories: Repositories,
+  ownerId: string,
+  file: ExchangeFile,
+): Promise<ImportOutcome['rows']> {
+  const rows: ImportOutcome['rows'] = [];
+  for (const kind of EXCHANGED) {
+    const repository = repositories[kind] as Repository<BodyOf<Exchanged>, unknown>;
+    for (const [index, row] of file[kind].entries()) {
+      const outcome = await repository.addWithin(connection, ownerId, { ...row, revision: 0 } as BodyOf<Exchanged>);
+      rows.push({ kind, index, name: nameOf(kind, row), action: outcome });
+    }
+  }
+  return rows;
+}
+
+/** Thrown to have a transaction taken back whose outcome was only asked for. */
+class OnlyAsked extends Error {
+  constructor(readonly rows: ImportOutcome['rows']) {
+    super('only asked');
+  }
+}
+
+/** `GET /export` and `POST /import`: everything kept, or one rig, as one file of the contract's own format. */
 export function exchangeRoutes(pool: Pool, repositories: Repositories): Router {
   const router = Router();
 
   router.get('/export', async (request, response) => {
-    const { ownerId } = request;
-    const strip = ({ createdAt: _, updatedAt: __, ...row }: { createdAt: string; updatedAt: string }) => row;
-    const outings = await everyRow(repositories.outings, ownerId);
-    response.json({
-      format: 'dunlinmoss',
-      version: 1,
-      rigs: (await everyRow(repositories.rigs, ownerId)).map(strip),
-      outings: outings.map(({ rigName: _, ...row }) => strip(row)),
-      tests: (await everyRow(repositories.tests, ownerId)).map(strip),
-    });
+    const { rig } = exportQuery.parse(request.query);
+    response.json(await fileOf(repositories, request.ownerId, rig));
   });
 
   router.post('/import', async (request, response) => {
-    const file: ExchangeFile = exchangeFile.parse(request.body);
-    const outcome = await inTransaction(pool, async (connection): Promise<ImportOutcome> => {
-      let added = 0;
-      let alreadyThere = 0;
-      // In the order in which rows point at one another.
-      for (const name of ['rigs', 'outings', 'tests'] as const) {
-        for (const row of file[name]) {
-          const body = { ...row, revision: 0 };
-          const saved = await repositories[name].saveWithin(connection, request.ownerId, body as never);
-          if (saved.kind === 'saved' && saved.isNew) added += 1;
-          else alreadyThere += 1;
-        }
-      }
-      return { added, alreadyThere };
+    const { preview } = importQuery.parse(request.query);
+    const file = readExchange(request.body);
+    const rows = await inTransaction(pool, async (connection) => {
+      const taken = await takeIn(connection, repositories, request.ownerId, file);
+      if (preview) throw new OnlyAsked(taken);
+      return taken;
+    }).catch((error: unknown) => {
+      if (error instanceof OnlyAsked) return error.rows;
+      throw error;
     });
+    const added = rows.filter(({ action }) => action === 'add').length;
+    const outcome: ImportOutcome = { applied: !preview, added, alreadyThere: rows.length - added, rows };
     response.json(outcome);
   });
 

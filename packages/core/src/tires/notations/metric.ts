@@ -1,35 +1,38 @@
 import { inch } from '../../units/units';
 import type { TireUse } from '../tire';
+import { METRIC_SIZE, metricKind } from './metricSize';
 import {
   finishTire,
   readConstruction,
   SERVICE_PATTERN,
   writeConstruction,
+  writeRim,
   writeService,
   type Notation,
 } from './notation';
 
-const PATTERN = new RegExp(
-  String.raw`^(?<prefix>P|LT)?\s*(?<width>\d{1,4})\s*/\s*(?<aspect>\d{1,3})\s*Z?(?<construction>[RDB-])\s*(?<rim>\d{1,2}(?:\.5)?)(?<suffix>C|\s*LT)?` +
-    SERVICE_PATTERN,
-);
+const PATTERN = new RegExp(String.raw`^(?<prefix>P|LT)?\s*${METRIC_SIZE}(?<suffix>C|\s*LT)?` + SERVICE_PATTERN);
 
-const wornBy = (prefix: string | undefined, suffix: string | undefined): TireUse => {
+function wornBy(prefix: string | undefined, suffix: string | undefined, rim: string): TireUse {
   if (prefix === 'LT' || suffix?.trim() === 'LT') return 'lightTruck';
-  return suffix === 'C' ? 'commercial' : 'passenger';
-};
+  if (suffix === 'C') return 'commercial';
+  // Rims with a half inch are the tubeless rims of trucks.
+  return rim.includes('.') ? 'truck' : 'passenger';
+}
 
-/** Section width in mm, aspect in percent, rim in inches: `245/75R16 111T`, `LT285/70R17 121/118Q E`, `235/85R16C`. */
+/** Road tires: section width in mm, aspect in percent, rim in inches: `245/75R16 111T`, `LT285/70R17 121/118Q E`, `235/85R16C`. */
 export const metric: Notation = {
   code: 'metric',
   example: '245/75R16 111T',
   read(text) {
     const parts = PATTERN.exec(text)?.groups;
     if (!parts) return null;
+    const marked = parts.prefix !== undefined || parts.suffix !== undefined;
+    if (!marked && metricKind(parts.width!, parts.rim!, parts.speedSymbol) !== 'road') return null;
     return finishTire(
       {
         notation: 'metric',
-        use: wornBy(parts.prefix, parts.suffix),
+        use: wornBy(parts.prefix, parts.suffix, parts.rim!),
         construction: readConstruction(parts.construction!),
         sectionWidthMm: Number(parts.width),
         aspectPercent: Number(parts.aspect),
@@ -39,9 +42,9 @@ export const metric: Notation = {
     );
   },
   write(tire) {
-    const prefix = tire.use === 'lightTruck' ? 'LT' : '';
+    const needsP = tire.use === 'passenger' && metricKind(String(tire.sectionWidthMm), writeRim(tire), undefined) !== 'road';
+    const prefix = tire.use === 'lightTruck' ? 'LT' : needsP ? 'P' : '';
     const suffix = tire.use === 'commercial' ? 'C' : '';
-    const rim = Number((tire.rimDiameterMm / inch(1)).toFixed(1));
-    return `${prefix}${tire.sectionWidthMm}/${tire.aspectPercent}${writeConstruction(tire)}${rim}${suffix}${writeService(tire)}`;
+    return `${prefix}${tire.sectionWidthMm}/${tire.aspectPercent}${writeConstruction(tire)}${writeRim(tire)}${suffix}${writeService(tire)}`;
   },
 };

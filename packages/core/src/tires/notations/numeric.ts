@@ -4,6 +4,8 @@ import {
   readConstruction,
   SERVICE_PATTERN,
   writeConstruction,
+  writeInches,
+  writeRim,
   writeService,
   type Notation,
 } from './notation';
@@ -15,7 +17,10 @@ const PATTERN = new RegExp(
 /** A size of the full-profile series names no aspect. Assumption: the sidewall is as high as the section is wide. */
 export const FULL_PROFILE_ASPECT_PERCENT = 100;
 
-/** Section width and rim in inches, full profile: `7.50R16`. */
+/** From here on an inch size is a truck's. Assumption. */
+const TRUCK_FROM_INCH = 8;
+
+/** Light trucks and trucks, section width and rim in inches, full profile: `7.50R16`, `11.00R20`. */
 export const numeric: Notation = {
   code: 'numeric',
   example: '7.50R16',
@@ -25,7 +30,7 @@ export const numeric: Notation = {
     return finishTire(
       {
         notation: 'numeric',
-        use: 'lightTruck',
+        use: Number(parts.width) < TRUCK_FROM_INCH ? 'lightTruck' : 'truck',
         construction: readConstruction(parts.construction!),
         sectionWidthMm: inch(Number(parts.width)),
         aspectPercent: FULL_PROFILE_ASPECT_PERCENT,
@@ -35,7 +40,6 @@ export const numeric: Notation = {
     );
   },
   write(tire) {
-    const rim = Number((tire.rimDiameterMm / inch(1)).toFixed(1));
-    return `${(tire.sectionWidthMm / inch(1)).toFixed(2)}${writeConstruction(tire)}${rim}${writeService(tire)}`;
+    return `${writeInches(tire.sectionWidthMm, 2)}${writeConstruction(tire)}${writeRim(tire)}${writeService(tire)}`;
   },
 };

@@ -1,0 +1,57 @@
+import { AXLE_POSITIONS, LOAD_METHODS, POSTURE_CODES, WHEEL_CODES } from '@dunlinmoss/core';
+import { z } from 'zod';
+
+import { id, loadKg, name, placeMm } from '../quantities';
+
+export const axlePosition = z.enum(AXLE_POSITIONS);
+
+/** Which part of an axle stood on the scale. */
+export const weighedPart = z.enum(['axle', ...WHEEL_CODES]);
+
+const placed = {
+  name: z.string().trim().max(60),
+  body: z.enum(['vehicle', 'trailer']),
+  behindMm: placeMm,
+  rightMm: placeMm.nullable(),
+};
+
+/** Something put on: a thing of known weight, or a tank that is so full. */
+export const loadItem = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('thing'), ...placed, massKg: loadKg }),
+  z.strictObject({
+    kind: z.literal('tank'),
+    ...placed,
+    liters: z.number().min(0).max(100_000),
+    densityKgPerL: z.number().min(0.1).max(5),
+    level: z.number().min(0).max(1),
+  }),
+]);
+
+/** One way a rig is loaded: empty, touring, tank full. */
+export const loadCase = z.strictObject({
+  id,
+  name,
+  method: z.enum(LOAD_METHODS),
+  weighed: z
+    .array(z.strictObject({ position: axlePosition, part: weighedPart, loadKg }))
+    .max(24)
+    .refine(
+      (weighed) => new Set(weighed.map(({ position, part }) => `${position} ${part}`)).size === weighed.length,
+      { message: 'expected each wheel and axle once', params: { code: 'weighedTwice' } },
+    ),
+  /** The whole rig on the weighbridge, as a check on its parts. */
+  wholeKg: loadKg.nullable(),
+  unladen: z.array(z.strictObject({ position: z.enum([...AXLE_POSITIONS, 'coupling']), loadKg })).max(7),
+  items: z.array(loadItem).max(40),
+  posture: z
+    .strictObject({
+      posture: z.enum(POSTURE_CODES),
+      frontShare: z.number().min(0).max(1).nullable(),
+      riderKg: loadKg,
+      bikeKg: loadKg,
+    })
+    .nullable(),
+});
+
+export type LoadCaseBody = z.infer<typeof loadCase>;
+export type LoadItemBody = z.infer<typeof loadItem>;

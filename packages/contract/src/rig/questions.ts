@@ -1,0 +1,110 @@
+import {
+  familyOf,
+  isTrailer,
+  questionOf,
+  toCanonical,
+  UNITS,
+  type Family,
+  type Likely,
+  type Quantity,
+  type Question,
+  type RigLoads,
+  type TireUse,
+} from '@dunlinmoss/core';
+
+import { tireOf } from '../calculators/shapes';
+import type { LoadCaseBody } from '../resources/loadCase';
+import type { Rig } from '../resources/rig';
+
+/** A value of a rig that is well-formed and hardly can be. `path` is its JSON pointer in the rig. */
+export type RigQuestion = { readonly path: string } & (
+  | ({ readonly kind: 'unlikely'; readonly quantity: Quantity } & Question)
+  | { readonly kind: 'tireUse'; readonly use: TireUse; readonly expected: readonly TireUse[] }
+);
+
+/** Other units that a value may have been meant in, in canonical ones; metres and centimetres are typed for mm. */
+const UNIT_FACTORS: Record<Quantity, readonly number[]> = {
+  pressure: Object.values(UNITS.pressure).filter((size) => size !== 1),
+  mass: Object.values(UNITS.mass).filter((size) => size !== 1),
+  length: [toCanonical('length', 'in', 1), 1000],
+  speed: Object.values(UNITS.speed).filter((size) => size !== 1),
+};
+
+const times = ({ low, high }: Likely, factor: number): Likely => ({ low: low * factor, high: high * factor });
+
+function asker(questions: RigQuestion[]) {
+  return (path: string, quantity: Quantity, value: number | null, likely: Likely | null): void => {
+    if (value === null || likely === null) return;
+    const question = questionOf(value, likely, UNIT_FACTORS[quantity]);
+    if (question) questions.push({ path, kind: 'unlikely', quantity, ...question });
+  };
+}
+
+/** Asks about everything in a rig that hardly can be, load cases included. Nothing is refused by it. */
+export function questionsOf(rig: Rig): readonly RigQuestion[] {
+  const family = familyOf(rig.family);
+  const questions: RigQuestion[] = [];
+  const ask = asker(questions);
+  rig.axles.forEach((axle, index) => {
+    const path = `/axles/${index}`;
+    const { use } = tireOf(axle.tireMarking);
+    // What is towed wears what it likes.
+    if (!isTrailer(axle.position) && !family.tireUses.includes(use)) {
+      questions.push({ path: `${path}/tireMarking`, kind: 'tireUse', use, expected: family.tireUses });
+    }
+    ask(`${path}/roadKpa`, 'pressure', axle.roadKpa, family.likely.roadKpa);
+    ask(`${path}/trackMm`, 'length', axle.trackMm, isTrailer(axle.position) ? null : family.likely.trackMm);
+    const first = index === 0 && !isTrailer(axle.position);
+    if (!first) ask(`${path}/behindMm`, 'length', axle.behindMm, spacing(family, axle.position));
+  });
+  rig.loadCases.forEach((loadCase, index) => {
+    questions.push(...caseQuestions(rig, loadCase).map((each) => ({ ...each, path: `/loadCases/${index}${each.path}` })));
+  });
+  return questions;
+}
+
+/** A trailer behind a car or tractor may be as long as it likes, but not of no length. */
+const spacing = (family: Family, position: Rig['axles'][number]['position']): Likely =>
+  isTrailer(position) && family.code !== 'farmTrailer' ? { low: 500, high: 12_000 } : family.likely.wheelbaseMm;
+
+/** The same for one load case; pointers begin at the case. */
+export function caseQuestions(rig: Pick<Rig, 'family' | 'axles'>, loadCase: LoadCaseBody): readonly RigQuestion[] {
+  const { likely } = familyOf(rig.family);
+  const questions: RigQuestion[] = [];
+  const ask = asker(questions);
+  const wheelsOn = (position: string): number => rig.axles.find((axle) => axle.position === position)?.wheels ?? 1;
+  if (loadCase.method === 'scales') {
+    loadCase.weighed.forEach(({ position, part, loadKg }, index) => {
+      const count = part === 'axle' ? wheelsOn(position) : part === 'left' || part === 'right' ? wheelsOn(position) / 2 : 1;
+      if (isTrailer(position) && rig.family !== 'farmTrailer') return;
+      ask(`/weighed/${index}/loadKg`, 'mass', loadKg, times(likely.wheelLoadKg, Math.max(count, 1)));
+    });
+  }
+  if (loadCase.method === 'moments') {
+    loadCase.unladen.forEach(({ position, loadKg }, index) => {
+      if (position === 'coupling' || (isTrailer(position) && rig.family !== 'farmTrailer')) return;
+      ask(`/unladen/${index}/loadKg`, 'mass', loadKg, times(likely.wheelLoadKg, wheelsOn(position)));
+    });
+  }
+  if (loadCase.method === 'posture' && loadCase.posture) {
+    ask('/posture/riderKg', 'mass', loadCase.posture.riderKg, RIDER_KG);
+    ask('/posture/bikeKg', 'mass', loadCase.posture.bikeKg, BICYCLE_KG);
+  }
+  return questions;
+}
+
+/** A rider with what is worn, and a bicycle with or without a motor. Assumptions, wide of every real one. */
+const RIDER_KG: Likely = { low: 20, high: 200 };
+const BICYCLE_KG: Likely = { low: 5, high: 60 };
+
+/** The wheels whose load hardly can be: what depends on them waits until it is put right. */
+export function doubtfulLoads(family: Rig['family'], loads: RigLoads) {
+  const { likely } = familyOf(family);
+  return loads.axles.flatMap(({ position, wheels }) => {
+    if (isTrailer(position) && family !== 'farmTrailer') return [];
+    const question = wheels
+      .map(({ loadKg }) => questionOf(loadKg, likely.wheelLoadKg, UNIT_FACTORS.mass))
+      .find((each) => each !== undefined);
+    return question ? [{ position, question }] : [];
+  });
+}

@@ -1,0 +1,239 @@
+import { failure, success, type Result } from '../result';
+import { exact, marked, type Source } from '../source';
+import { loadIndexKg } from '../tires/loadIndex';
+import type { Tire } from '../tires/tire';
+import { dualFactor } from './duals';
+import { FAMILY_EXPONENT_SOURCE, familyExponent } from './exponent';
+import { flexionLoadKg } from './flexion';
+import { referencePressureKpa } from './referencePressure';
+import { speedFactor, topSpeedKmh } from './speedFactor';
+
+/** A "max load at pressure" line of a sidewall. */
+export interface LoadLine {
+  readonly pressureKpa: number;
+  readonly loadKg: number;
+}
+
+/** A row of a tire's data sheet: what it carries at a pressure and a speed. */
+export interface LoadRow extends LoadLine {
+  readonly speedKmh: number;
+}
+
+/** All that is known of what a tire carries. */
+export interface LoadEvidence {
+  readonly tire: Tire;
+  /** The highest pressure that the sidewall allows, where it was read. */
+  readonly maxKpa: number | null;
+  readonly lines: readonly LoadLine[];
+  readonly rows: readonly LoadRow[];
+  /** An IF or VF tire's rows may be those of the standard tire of its size. */
+  readonly rowsOf: 'thisTire' | 'standardTire';
+}
+
+/** What a tire carries over pressure, from the best evidence at hand. */
+export type LoadCurve =
+  | {
+      readonly from: 'rows';
+      readonly tire: Tire;
+      /** Slowest first; each with its points, softest first. */
+      readonly speeds: readonly { readonly speedKmh: number; readonly points: readonly LoadLine[] }[];
+      readonly source: Source;
+    }
+  | {
+      readonly from: 'lines' | 'index';
+      readonly tire: Tire;
+      /** Softest first; with one point alone, the exponent makes the curve. */
+      readonly points: readonly [LoadLine, ...LoadLine[]];
+      /** L ∝ pⁿ below the first point. */
+      readonly exponent: number;
+      readonly exponentSource: Source;
+      readonly referenceSource: Source;
+    };
+
+export type CurveProblem =
+  /** Neither rows nor lines nor a load index. */
+  | { readonly code: 'nothingKnown' }
+  /** More pressure carries more: these two lines say otherwise. */
+  | { readonly code: 'linesContradict'; readonly softer: LoadLine; readonly firmer: LoadLine };
+
+const softestFirst = <Line extends LoadLine>(lines: readonly Line[]): Line[] =>
+  [...lines].sort((a, b) => a.pressureKpa - b.pressureKpa);
+
+function contradiction(points: readonly LoadLine[]): CurveProblem | undefined {
+  for (let index = 1; index < points.length; index += 1) {
+    const [softer, firmer] = [points[index - 1]!, points[index]!];
+    if (firmer.pressureKpa <= softer.pressureKpa || firmer.loadKg <= softer.loadKg) {
+      return { code: 'linesContradict', softer, firmer };
+    }
+  }
+  return undefined;
+}
+
+/**
+ * The load-inflation curve of a tire: rows of its own data sheet, else the "max load at pressure" lines of its
+ * sidewall, else its load index with the exponent of its kind.
+ *
+ * L(p) = L_ref·(p/p_ref)ⁿ; between two lines n comes from them: 1015 lb at 18 psi and 1694 lb at 44 give 0.573.
+ */
+export function loadCurve({ tire, maxKpa, lines, rows, rowsOf }: LoadEvidence): Result<LoadCurve, CurveProblem> {
+  if (rows.length > 0) return curveOfRows(tire, rows, rowsOf);
+  if (lines.length > 0) {
+    const points = softestFirst(lines) as [LoadLine, ...LoadLine[]];
+    const problem = contradiction(points);
+    if (problem) return failure(problem);
+    const two = points.length > 1;
+    return success({
+      from: 'lines',
+      tire,
+      points,
+      exponent: two ? slopeBetween(points[0], points[1]!) : familyExponent(tire),
+      exponentSource: two ? exact : FAMILY_EXPONENT_SOURCE,
+      referenceSource: marked,
+    });
+  }
+  if (!tire.service) return failure({ code: 'nothingKnown' });
+  const reference = referencePressureKpa(tire, maxKpa);
+  return success({
+    from: 'index',
+    tire,
+    points: [{ pressureKpa: reference.pressureKpa, loadKg: loadIndexKg(tire.service.loadIndex)! }],
+    exponent: familyExponent(tire),
+    exponentSource: FAMILY_EXPONENT_SOURCE,
+    referenceSource: reference.source,
+  });
+}
+
+function curveOfRows(
+  tire: Tire,
+  rows: readonly LoadRow[],
+  rowsOf: LoadEvidence['rowsOf'],
+): Result<LoadCurve, CurveProblem> {
+  const { flexion } = tire;
+  const lifted = (loadKg: number): number =>
+    rowsOf === 'standardTire' && flexion ? flexionLoadKg(loadKg, flexion) : loadKg;
+  const speeds = [...new Set(rows.map(({ speedKmh }) => speedKmh))]
+    .sort((a, b) => a - b)
+    .map((speedKmh) => ({
+      speedKmh,
+      points: softestFirst(
+        rows
+          .filter((row) => row.speedKmh === speedKmh)
+          .map(({ pressureKpa, loadKg }) => ({ pressureKpa, loadKg: lifted(loadKg) })),
+      ),
+    }));
+  const problem = speeds.map(({ points }) => contradiction(points)).find(Boolean);
+  return problem ? failure(problem) : success({ from: 'rows', tire, speeds, source: marked });
+}
+
+const slopeBetween = (softer: LoadLine, firmer: LoadLine): number =>
+  Math.log(firmer.loadKg / softer.loadKg) / Math.log(firmer.pressureKpa / softer.pressureKpa);
+
+export interface CarryingConditions {
+  readonly pressureKpa: number;
+  /** Null asks at the speed the rating itself is for. */
+  readonly speedKmh: number | null;
+  readonly dual?: boolean;
+  /** Pulling hard for long, on a farm tire. */
+  readonly highTorque?: boolean;
+}
+
+/** What one tire carries, or why that can't be said. */
+export type Capacity =
+  | {
+      readonly ok: true;
+      readonly loadKg: number;
+      /** Below the softest line known: carried on by the exponent alone. */
+      readonly extrapolated: boolean;
+    }
+  | { readonly ok: false; readonly code: 'belowFirstRow'; readonly firstKpa: number }
+  | { readonly ok: false; readonly code: 'tooFast'; readonly topKmh: number };
+
+/**
+ * The load that one tire carries at a pressure and speed, kg. Above its last line a tire carries no more. Below the
+ * first row of a data sheet there is no answer; below the first line of a sidewall the answer says that it is carried
+ * on.
+ */
+export function capacity(curve: LoadCurve, conditions: CarryingConditions): Capacity {
+  const pairs = conditions.dual ? dualFactor(curve.tire).factor : 1;
+  if (curve.from === 'rows') {
+    const carried = ofRows(curve.speeds, conditions);
+    return carried.ok ? { ...carried, loadKg: carried.loadKg * pairs } : carried;
+  }
+  const bySpeed = speedFactor(curve.tire, conditions.speedKmh, conditions.highTorque);
+  if (!bySpeed) {
+    return { ok: false, code: 'tooFast', topKmh: topSpeedKmh(curve.tire)! };
+  }
+  const { points, exponent } = curve;
+  const [first] = points;
+  const extrapolated = conditions.pressureKpa < first.pressureKpa * (1 - 1e-9);
+  const loadKg = alongPoints(points, exponent, conditions.pressureKpa) * bySpeed.factor * pairs;
+  return { ok: true, loadKg, extrapolated };
+}
+
+function alongPoints(points: readonly LoadLine[], exponentBelow: number, pressureKpa: number): number {
+  const last = points.at(-1)!;
+  if (pressureKpa >= last.pressureKpa) return last.loadKg;
+  const above = points.findIndex((point) => point.pressureKpa > pressureKpa);
+  const from = points[Math.max(above - 1, 0)]!;
+  const exponent = above === 0 ? exponentBelow : slopeBetween(from, points[above]!);
+  return from.loadKg * (Math.max(pressureKpa, 0) / from.pressureKpa) ** exponent;
+}
+
+function ofRows(
+  speeds: Extract<LoadCurve, { from: 'rows' }>['speeds'],
+  { pressureKpa, speedKmh }: CarryingConditions,
+): Capacity {
+  const fastest = speeds.at(-1)!;
+  const wanted = speedKmh ?? fastest.speedKmh;
+  if (wanted > fastest.speedKmh) return { ok: false, code: 'tooFast', topKmh: fastest.speedKmh };
+  const upper = speeds.findIndex(({ speedKmh: kmh }) => kmh >= wanted);
+  // Slower than the slowest column is no reason to carry more than it says.
+  const lower = speeds[upper]!.speedKmh === wanted ? upper : Math.max(upper - 1, 0);
+  const [slow, fast] = [speeds[lower]!, speeds[upper]!];
+  const firstKpa = Math.max(slow.points[0]!.pressureKpa, fast.points[0]!.pressureKpa);
+  if (pressureKpa < firstKpa * (1 - 1e-9)) return { ok: false, code: 'belowFirstRow', firstKpa };
+  const [more, less] = [straight(slow.points, pressureKpa), straight(fast.points, pressureKpa)];
+  const share = lower === upper ? 1 : (wanted - slow.speedKmh) / (fast.speedKmh - slow.speedKmh);
+  return { ok: true, loadKg: more + (less - more) * share, extrapolated: false };
+}
+
+/** Straight lines between the rows, level above the last. */
+function straight(points: readonly LoadLine[], pressureKpa: number): number {
+  const above = points.findIndex((point) => point.pressureKpa > pressureKpa);
+  if (above === -1) return points.at(-1)!.loadKg;
+  if (above === 0) return points[0]!.loadKg;
+  const [softer, firmer] = [points[above - 1]!, points[above]!];
+  const share = (pressureKpa - softer.pressureKpa) / (firmer.pressureKpa - softer.pressureKpa);
+  return softer.loadKg + (firmer.loadKg - softer.loadKg) * share;
+}
+
+/** The pressure above which a curve promises no more, kPa. */
+export const fullPressureKpa = (curve: LoadCurve): number =>
+  curve.from === 'rows'
+    ? Math.max(...curve.speeds.map(({ points }) => points.at(-1)!.pressureKpa))
+    : curve.points.at(-1)!.pressureKpa;
+
+/**
+ * The lowest pressure at which a tire carries a load, kPa: `capacity` turned round, by halving. Undefined where no
+ * pressure does at this speed.
+ *
+ * @example the LT245/75R16 of the yearbook (2205 lb at 50 psi, 3042 at 80) under 1000 kg: 50 psi
+ */
+export function pressureForLoadKpa(
+  curve: LoadCurve,
+  loadKg: number,
+  conditions: Omit<CarryingConditions, 'pressureKpa'>,
+): number | undefined {
+  const carries = (pressureKpa: number): boolean => {
+    const carried = capacity(curve, { ...conditions, pressureKpa });
+    return carried.ok && carried.loadKg >= loadKg;
+  };
+  let [low, high] = [0, fullPressureKpa(curve)];
+  if (!carries(high)) return undefined;
+  for (let halving = 0; halving < 60; halving += 1) {
+    const middle = (low + high) / 2;
+    if (carries(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}

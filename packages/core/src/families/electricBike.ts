@@ -1,0 +1,9 @@
+import type { Family } from './family';
+import { bicycle, inLine } from './shared';
+
+export const electricBike = {
+  ...bicycle,
+  code: 'electricBike',
+  axles: inLine(1240),
+  posture: 'mountain',
+} as const satisfies Family;

@@ -1,0 +1,73 @@
+import type { AxlePosition, WheelCount } from '../loads/geometry';
+import type { LoadMethod } from '../loads/loadCase';
+import type { Posture } from '../loads/postures';
+import type { TireUse } from '../tires/tire';
+import type { PlaceCode } from './places';
+import type { Likely } from './question';
+
+/** What a form asks of a rig of a family beyond name and tires. */
+export type Asked =
+  /** Tube or tubeless. */
+  | 'tube'
+  | 'beadLock'
+  | 'rimLock'
+  /** Inner width of the rim, and the width the tire really has on it. */
+  | 'rimWidth'
+  | 'insert'
+  | 'casing'
+  | 'loadRange'
+  /** The highest speed on the road, where tires carry by speed. */
+  | 'topSpeed'
+  /** Pairs of wheels on the axles behind. */
+  | 'pairs'
+  /** A trailer may be coupled. */
+  | 'trailer'
+  /** A second axle beside the last one. */
+  | 'tandem'
+  /** Which axles are driven. */
+  | 'driven'
+  | 'treadWidth'
+  | 'loadLines'
+  | 'dataSheet'
+  | 'axleRating';
+
+export interface AxleTemplate {
+  readonly position: AxlePosition;
+  readonly wheels: WheelCount;
+  /** Behind the front axle or coupling, mm. */
+  readonly behindMm: number;
+  readonly trackMm: number | null;
+  readonly driven: boolean;
+}
+
+/** What is likely of a rig of a family: assumptions, wide of every real one, to catch slips of unit and decimal. */
+export interface LikelyValues {
+  readonly wheelLoadKg: Likely;
+  readonly wheelbaseMm: Likely;
+  readonly trackMm: Likely | null;
+  readonly roadKpa: Likely;
+}
+
+/**
+ * One kind of rig. A new family is a file in this folder and a line in `registry.ts`; form, checks and pictures follow
+ * from it. Measures of a template are those of a common rig: assumptions that a person replaces by their own.
+ */
+export interface Family {
+  readonly code: string;
+  readonly kind: 'car' | 'quad' | 'motorcycle' | 'bicycle' | 'farm';
+  /** Uses of tire that such a rig wears; another is asked about. */
+  readonly tireUses: readonly TireUse[];
+  readonly axles: readonly AxleTemplate[];
+  readonly asks: readonly Asked[];
+  /** Best first. */
+  readonly loadMethods: readonly LoadMethod[];
+  readonly posture?: Posture;
+  readonly places: readonly PlaceCode[];
+  readonly likely: LikelyValues;
+  /** Fastest on the road where the rig itself sets it, km/h; null where the tire's own rating does. Assumption. */
+  readonly roadSpeedKmh: number | null;
+  /** The axles turn at one speed: tires of two diameters fight each other. Tractors are geared for two. */
+  readonly drivenAxlesTurnAlike: boolean;
+  /** Pressures by ground can be worked out. */
+  readonly grounds: boolean;
+}

@@ -1,0 +1,23 @@
+import { psi } from '../units/units';
+import type { Family } from './family';
+import { between, CAR_ASKS, fourWheels } from './shared';
+
+/** Four-wheel drives, with or without a trailer. */
+export const fourWheel = {
+  code: 'fourWheel',
+  kind: 'car',
+  tireUses: ['passenger', 'lightTruck', 'commercial'],
+  axles: fourWheels(2790, 1570, true),
+  asks: CAR_ASKS,
+  loadMethods: ['scales', 'moments'],
+  places: ['frontSeats', 'rearSeats', 'roof', 'tray', 'aheadOfFront', 'behindRear'],
+  likely: {
+    wheelLoadKg: between(120, 2000),
+    wheelbaseMm: between(1800, 5000),
+    trackMm: between(1000, 2300),
+    roadKpa: between(psi(15), psi(100)),
+  },
+  roadSpeedKmh: null,
+  drivenAxlesTurnAlike: true,
+  grounds: true,
+} as const satisfies Family;

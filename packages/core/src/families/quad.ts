@@ -1,0 +1,23 @@
+import { psi } from '../units/units';
+import type { Family } from './family';
+import { between, fourWheels } from './shared';
+
+/** Quads: ridden, with racks, a plow or a load behind. */
+export const quad = {
+  code: 'quad',
+  kind: 'quad',
+  tireUses: ['quad', 'lightTruck'],
+  axles: fourWheels(1280, 900, true),
+  asks: ['beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
+  loadMethods: ['scales', 'moments'],
+  places: ['driver', 'passenger', 'frontRack', 'rearRack', 'plow'],
+  likely: {
+    wheelLoadKg: between(30, 400),
+    wheelbaseMm: between(900, 1800),
+    trackMm: between(600, 1300),
+    roadKpa: between(psi(2), psi(50)),
+  },
+  roadSpeedKmh: null,
+  drivenAxlesTurnAlike: true,
+  grounds: false,
+} as const satisfies Family;

@@ -1,0 +1,23 @@
+import { psi } from '../units/units';
+import type { Family } from './family';
+import { between, fourWheels } from './shared';
+
+/** Side-by-sides: seats, a wheel to steer with and a tray. */
+export const sideBySide = {
+  code: 'sideBySide',
+  kind: 'quad',
+  tireUses: ['quad', 'lightTruck'],
+  axles: fourWheels(2050, 1300, true),
+  asks: ['beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
+  loadMethods: ['scales', 'moments'],
+  places: ['frontSeats', 'rearSeats', 'tray', 'roof', 'plow'],
+  likely: {
+    wheelLoadKg: between(60, 700),
+    wheelbaseMm: between(1500, 3500),
+    trackMm: between(900, 1800),
+    roadKpa: between(psi(4), psi(60)),
+  },
+  roadSpeedKmh: null,
+  drivenAxlesTurnAlike: true,
+  grounds: false,
+} as const satisfies Family;

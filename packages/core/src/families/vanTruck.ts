@@ -1,0 +1,23 @@
+import { psi } from '../units/units';
+import type { Family } from './family';
+import { between, CAR_ASKS, fourWheels } from './shared';
+
+/** Vans and heavy trucks, with pairs behind where they have them. */
+export const vanTruck = {
+  code: 'vanTruck',
+  kind: 'car',
+  tireUses: ['commercial', 'truck', 'lightTruck', 'passenger'],
+  axles: fourWheels(3600, 1720, false),
+  asks: [...CAR_ASKS, 'pairs', 'tandem'],
+  loadMethods: ['scales', 'moments'],
+  places: ['frontSeats', 'rearSeats', 'roof', 'tray', 'aheadOfFront', 'behindRear'],
+  likely: {
+    wheelLoadKg: between(200, 6000),
+    wheelbaseMm: between(2000, 8000),
+    trackMm: between(1200, 2600),
+    roadKpa: between(psi(25), psi(140)),
+  },
+  roadSpeedKmh: null,
+  drivenAxlesTurnAlike: true,
+  grounds: true,
+} as const satisfies Family;

@@ -1,0 +1,17 @@
+import { isTrailer } from '../loads/geometry';
+import { commonPractice } from '../source';
+import type { Check } from './finding';
+
+/** Radial and bias tires on one vehicle steer apart. A trailer may differ from what draws it. */
+export const mixedConstruction = {
+  severity: 'danger',
+  source: commonPractice,
+  find: ({ axles }) =>
+    [false, true].flatMap((towed) => {
+      const body = axles.filter(({ position }) => isTrailer(position) === towed);
+      const radial = body.find(({ tire }) => tire.construction === 'radial');
+      const bias = body.find(({ tire }) => tire.construction !== 'radial');
+      if (!radial || !bias) return [];
+      return [{ code: 'mixedConstruction', radial: radial.position, bias: bias.position }];
+    }),
+} as const satisfies Check;

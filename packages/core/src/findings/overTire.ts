@@ -1,0 +1,25 @@
+import { capacity, fullPressureKpa } from '../capacity/loadCurve';
+import { marked } from '../source';
+import type { Check } from './finding';
+import { heaviestKg, isDual } from './rigFacts';
+
+/** Slow enough for any bonus that a tire has, km/h. */
+const CRAWL_KMH = 5;
+
+/** A wheel is heavier than its tire carries at any pressure and any speed. */
+export const overTire = {
+  severity: 'danger',
+  source: marked,
+  find: ({ axles }) =>
+    axles.flatMap((axle) => {
+      const loadKg = heaviestKg(axle);
+      if (loadKg === undefined || !axle.curve) return [];
+      const most = capacity(axle.curve, {
+        pressureKpa: fullPressureKpa(axle.curve),
+        speedKmh: CRAWL_KMH,
+        dual: isDual(axle),
+      });
+      if (!most.ok || loadKg <= most.loadKg) return [];
+      return [{ code: 'overTire', position: axle.position, loadKg, mostKg: most.loadKg }];
+    }),
+} as const satisfies Check;

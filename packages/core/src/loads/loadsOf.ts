@@ -1,0 +1,232 @@
+import { failure, success, type Result } from '../result';
+import { balance, sides } from './balance';
+import {
+  isTrailer,
+  sideOf,
+  wheelsOf,
+  type AxlePlace,
+  type AxlePosition,
+  type RigGeometry,
+  type Side,
+  type WheelCode,
+} from './geometry';
+import { itemMassKg, type LoadCase, type LoadItem, type PostureLoad } from './loadCase';
+import { POSTURES } from './postures';
+
+/** `weighed`: each wheel, or a side of a pair, stood on a scale. `shared`: the axle did, and its wheels share it alike. */
+export type Standing = 'weighed' | 'shared' | 'estimated';
+
+export interface AxleLoad {
+  readonly position: AxlePosition;
+  readonly loadKg: number;
+  /** Left to right. */
+  readonly wheels: readonly { readonly wheel: WheelCode; readonly loadKg: number }[];
+  readonly standing: Standing;
+}
+
+/** How one thing put on bears on the axles: what a person can follow with pencil and paper. */
+export interface ItemShare {
+  readonly item: LoadItem;
+  readonly massKg: number;
+  readonly onAxles: readonly { readonly position: AxlePosition; readonly loadKg: number }[];
+}
+
+export interface RigLoads {
+  readonly axles: readonly AxleLoad[];
+  /** All that stands on the wheels. */
+  readonly totalKg: number;
+  /** What a drawbar presses on its coupling, kg; null where that is not known. */
+  readonly couplingKg: number | null;
+  readonly shares: readonly ItemShare[];
+}
+
+export type LoadProblem =
+  | { readonly code: 'weightMissing'; readonly position: AxlePosition }
+  | { readonly code: 'unladenMissing'; readonly position: AxlePosition | 'coupling' }
+  | { readonly code: 'riderMissing' }
+  /** Two axles, or coupling and axle, stand at one place: nothing can be levered between them. */
+  | { readonly code: 'noSpacing'; readonly body: 'vehicle' | 'trailer' }
+  /** A trailer is loaded, and where it is coupled is not known. */
+  | { readonly code: 'noCoupling' }
+  /** What is put on would lift this axle, or a wheel of it, off the ground. */
+  | { readonly code: 'lifted'; readonly position: AxlePosition };
+
+/**
+ * The load on every wheel in one load case, kg.
+ *
+ * Moments: each thing bears on the vehicle's front axle and on the axles behind it by the lever law; axles behind the
+ * first share what falls to them alike (assumption: they are tied as a bogie). A trailer's things bear on its coupling
+ * and its axles, and the coupling bears on the vehicle.
+ */
+export function loadsOf(geometry: RigGeometry, loadCase: LoadCase): Result<RigLoads, LoadProblem> {
+  switch (loadCase.method) {
+    case 'scales':
+      return fromScales(geometry.axles, loadCase);
+    case 'moments':
+      return fromMoments(geometry, loadCase.unladen, loadCase.items);
+    case 'posture':
+      return fromPosture(geometry, loadCase.posture, loadCase.items);
+  }
+}
+
+const axleLoad = (
+  position: AxlePosition,
+  codes: readonly WheelCode[],
+  loads: readonly number[],
+  standing: Standing,
+): AxleLoad => ({
+  position,
+  loadKg: loads.reduce((total, load) => total + load, 0),
+  wheels: codes.map((wheel, index) => ({ wheel, loadKg: loads[index]! })),
+  standing,
+});
+
+const summed = (axles: readonly AxleLoad[], couplingKg: number | null, shares: readonly ItemShare[]): RigLoads => ({
+  axles,
+  totalKg: axles.reduce((total, { loadKg }) => total + loadKg, 0),
+  couplingKg,
+  shares,
+});
+
+function fromScales(axles: readonly AxlePlace[], { weighed }: LoadCase): Result<RigLoads, LoadProblem> {
+  const loads: AxleLoad[] = [];
+  for (const { position, wheels: count } of axles) {
+    const codes = wheelsOf(count);
+    const weightOf = (part: string): number | undefined =>
+      weighed.find((weighing) => weighing.position === position && weighing.part === part)?.loadKg;
+    const each = codes.map((wheel) => {
+      // A pair on a scale is shared by its two.
+      const pair = weightOf(sideOf(wheel));
+      return weightOf(wheel) ?? (pair === undefined ? undefined : pair / (count / 2));
+    });
+    const whole = weightOf('axle');
+    if (each.every((load) => load !== undefined)) {
+      loads.push(axleLoad(position, codes, each, 'weighed'));
+    } else if (whole !== undefined) {
+      const shared = codes.map(() => whole / count);
+      loads.push(axleLoad(position, codes, shared, count === 1 ? 'weighed' : 'shared'));
+    } else {
+      return failure({ code: 'weightMissing', position });
+    }
+  }
+  return success(summed(loads, null, []));
+}
+
+const middleOf = (axles: readonly AxlePlace[]): number =>
+  axles.reduce((sum, { behindMm }) => sum + behindMm, 0) / axles.length;
+
+function fromMoments(
+  { axles, hitchMm }: RigGeometry,
+  unladen: LoadCase['unladen'],
+  items: LoadCase['items'],
+): Result<RigLoads, LoadProblem> {
+  const emptyOn = (position: AxlePosition | 'coupling'): number | undefined =>
+    unladen.find((empty) => empty.position === position)?.loadKg;
+  const [front, ...behind] = axles.filter(({ position }) => !isTrailer(position));
+  const towed = axles.filter(({ position }) => isTrailer(position));
+  const hasTrailer = towed.length > 0;
+
+  const missing = axles.find(({ position }) => emptyOn(position) === undefined);
+  if (missing) return failure({ code: 'unladenMissing', position: missing.position });
+  const emptyCoupling = emptyOn('coupling');
+  if (hasTrailer && emptyCoupling === undefined) return failure({ code: 'unladenMissing', position: 'coupling' });
+  if (hasTrailer && front && hitchMm === null) return failure({ code: 'noCoupling' });
+  const rearMm = middleOf(behind);
+  const towedMm = middleOf(towed);
+  if (front && !(rearMm > front.behindMm)) return failure({ code: 'noSpacing', body: 'vehicle' });
+  if (hasTrailer && !(towedMm > 0)) return failure({ code: 'noSpacing', body: 'trailer' });
+
+  const borne = new Map<AxlePosition, Record<Side, number>>(
+    axles.map(({ position }) => [position, { left: 0, right: 0, middle: 0 }]),
+  );
+  let couplingKg = 0;
+  const put = (group: readonly AxlePlace[], loadKg: number, rightMm: number | null): void => {
+    for (const { position, wheels, trackMm } of group) {
+      const on = borne.get(position)!;
+      const share = loadKg / group.length;
+      if (wheels === 1) {
+        on.middle += share;
+      } else {
+        const [left, right] = sides(share, trackMm, rightMm);
+        on.left += left;
+        on.right += right;
+      }
+    }
+  };
+  const bearOnVehicle = (massKg: number, atMm: number, rightMm: number | null): void => {
+    if (!front) return;
+    const [first, second] = balance(massKg, front.behindMm, rearMm, atMm);
+    put([front], first, rightMm);
+    put(behind, second, rightMm);
+  };
+  const couple = (loadKg: number): void => {
+    couplingKg += loadKg;
+    if (hitchMm !== null) bearOnVehicle(loadKg, hitchMm, null);
+  };
+  const bearOnTrailer = (massKg: number, atMm: number, rightMm: number | null): void => {
+    const [onCoupling, onAxles] = balance(massKg, 0, towedMm, atMm);
+    couple(onCoupling);
+    put(towed, onAxles, rightMm);
+  };
+  const bornBy = (position: AxlePosition): number => {
+    const { left, right, middle } = borne.get(position)!;
+    return left + right + middle;
+  };
+
+  for (const axle of axles) put([axle], emptyOn(axle.position)!, null);
+  if (hasTrailer) couple(emptyCoupling!);
+  const shares: ItemShare[] = [];
+  for (const item of items) {
+    if (item.body === 'trailer' ? !hasTrailer : !front) return failure({ code: 'noCoupling' });
+    const massKg = itemMassKg(item);
+    const before = axles.map(({ position }) => bornBy(position));
+    (item.body === 'trailer' ? bearOnTrailer : bearOnVehicle)(massKg, item.behindMm, item.rightMm);
+    shares.push({
+      item,
+      massKg,
+      onAxles: axles.map(({ position }, index) => ({ position, loadKg: bornBy(position) - before[index]! })),
+    });
+  }
+
+  const loads = axles.map(({ position, wheels: count }) => {
+    const on = borne.get(position)!;
+    const codes = wheelsOf(count);
+    const perSide = Math.max(count / 2, 1);
+    return axleLoad(
+      position,
+      codes,
+      codes.map((wheel) => on[sideOf(wheel)] / perSide),
+      'estimated',
+    );
+  });
+  const lifted = loads.find(({ wheels }) => wheels.some(({ loadKg }) => loadKg < 0));
+  if (lifted) return failure({ code: 'lifted', position: lifted.position });
+  return success(summed(loads, hasTrailer ? couplingKg : null, shares));
+}
+
+function fromPosture(
+  geometry: RigGeometry,
+  posture: PostureLoad | null,
+  gear: LoadCase['items'],
+): Result<RigLoads, LoadProblem> {
+  const [front, rear] = geometry.axles;
+  if (!posture || !front || !rear) return failure({ code: 'riderMissing' });
+  const ridden = posture.riderKg + posture.bikeKg;
+  const onFront = ridden * (posture.frontShare ?? POSTURES[posture.posture]);
+  const bare = [onFront, ridden - onFront] as const;
+  if (gear.length === 0) {
+    const loads = [front, rear].map(({ position, wheels }, index) =>
+      axleLoad(position, wheelsOf(wheels), [bare[index]!], 'estimated'),
+    );
+    return success(summed(loads, null, []));
+  }
+  // What is tied on bears by its place, as on any other rig.
+  return fromMoments(
+    geometry,
+    [
+      { position: front.position, loadKg: bare[0] },
+      { position: rear.position, loadKg: bare[1] },
+    ],
+    gear,
+  );
+}

@@ -1,0 +1,106 @@
+import type { WeighedPart } from '@dunlinmoss/core';
+import type { RowDataPacket } from 'mysql2/promise';
+
+import type { Connection } from '../db/pool';
+
+/** A rig as an import of loads looks at it. */
+export interface WeighedRig {
+  readonly id: string;
+  readonly name: string;
+  readonly wheels: ReadonlyMap<string, number>;
+  readonly cases: Map<string, WeighedCase>;
+}
+
+export interface WeighedCase {
+  readonly id: string;
+  readonly name: string;
+  readonly method: string;
+  readonly isNew: boolean;
+  /** Load by axle and part, kg. */
+  readonly weights: Map<string, number>;
+}
+
+export const weightKey = (position: string, part: WeighedPart): string => `${position} ${part}`;
+/** Names of load cases are compared as people read them. */
+export const caseKey = (name: string): string => name.toLowerCase();
+
+/** Every rig of an owner that is not put aside, with axles, load cases and what was weighed in each. */
+export async function weighedRigs(connection: Connection, ownerId: string): Promise<Map<string, WeighedRig>> {
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- columns, as the database gives them
+  const query = async (sql: string): Promise<any[][]> =>
+    (await connection.query<RowDataPacket[][]>({ sql, rowsAsArray: true }, [ownerId]))[0];
+  const mine = 'JOIN rigs r ON r.owner_id = t.owner_id AND r.id = t.rig_id WHERE t.owner_id = ? AND r.deleted_at IS NULL';
+  const rigs = new Map<string, WeighedRig>();
+  for (const [id, name] of await query('SELECT id, name FROM rigs WHERE owner_id = ? AND deleted_at IS NULL')) {
+    rigs.set(id, { id, name, wheels: new Map(), cases: new Map() });
+  }
+  for (const [rigId, position, wheels] of await query(`SELECT t.rig_id, t.position, t.wheels FROM rig_axles t ${mine}`)) {
+    (rigs.get(rigId)!.wheels as Map<string, number>).set(position, wheels);
+  }
+  const byId = new Map<string, WeighedCase>();
+  for (const [rigId, id, name, method] of await query(
+    `SELECT t.rig_id, t.id, t.name, t.method FROM load_cases t ${mine}`,
+  )) {
+    const loadCase: WeighedCase = { id, name, method, isNew: false, weights: new Map() };
+    rigs.get(rigId)!.cases.set(caseKey(name), loadCase);
+    byId.set(`${rigId} ${id}`, loadCase);
+  }
+  for (const [rigId, caseId, position, part, loadKg] of await query(
+    `SELECT t.rig_id, t.case_id, t.position, t.part, t.load_kg FROM case_weights t ${mine} AND t.kind = 'weighed'`,
+  )) {
+    byId.get(`${rigId} ${caseId}`)!.weights.set(weightKey(position, part), loadKg);
+  }
+  return rigs;
+}
+
+/** How many rows one statement writes: enough to be fast, few enough to say how far it is. */
+export const ROWS_AT_ONCE = 5_000;
+
+/** New load cases, at the end of each rig's own. */
+export async function insertCases(
+  connection: Connection,
+  rows: readonly (readonly [ownerId: string, rigId: string, id: string, ordinal: number, name: string])[],
+): Promise<void> {
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
+    const batch = rows.slice(from, from + ROWS_AT_ONCE).map((row) => [...row, 'scales']);
+    await connection.query('INSERT INTO load_cases (owner_id, rig_id, id, ordinal, name, method) VALUES ?', [batch]);
+  }
+}
+
+/** What was weighed: added, or in place of what stood there. Calls back after each batch. */
+export async function upsertWeights(
+  connection: Connection,
+  ownerId: string,
+  rows: readonly {
+    readonly rigId: string;
+    readonly caseId: string;
+    readonly position: string;
+    readonly part: WeighedPart;
+    readonly ordinal: number;
+    readonly loadKg: number;
+  }[],
+  onBatch: (done: number) => void,
+): Promise<void> {
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
+    const batch = rows
+      .slice(from, from + ROWS_AT_ONCE)
+      .map((row) => [ownerId, row.rigId, row.caseId, 'weighed', row.position, row.part, row.ordinal, row.loadKg]);
+    await connection.query(
+      `INSERT INTO case_weights (owner_id, rig_id, case_id, kind, position, part, ordinal, load_kg) VALUES ?
+       ON DUPLICATE KEY UPDATE load_kg = VALUES(load_kg)`,
+      [batch],
+    );
+    onBatch(Math.min(from + ROWS_AT_ONCE, rows.length));
+  }
+}
+
+/** The rigs were changed: whoever saw them before must look again. */
+export async function touchRigs(connection: Connection, ownerId: string, rigIds: readonly string[]): Promise<void> {
+  for (let from = 0; from < rigIds.length; from += ROWS_AT_ONCE) {
+    await connection.query('UPDATE rigs SET revision = revision + 1, updated_at = ? WHERE owner_id = ? AND id IN (?)', [
+      new Date(),
+      ownerId,
+      rigIds.slice(from, from + ROWS_AT_ONCE),
+    ]);
+  }
+}
