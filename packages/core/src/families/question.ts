@@ -20,8 +20,8 @@ export interface Likely {
 const DECIMAL_SHIFTS = [10, 0.1, 100, 0.01, 1000, 0.001];
 
 /**
- * Asks about a value outside what is likely: undefined where it is likely. Looks for a slip of unit first, then for one
- * of the decimal point.
+ * Asks about a value outside what is likely: undefined where it is likely. Looks for what was meant: first a number of
+ * another unit taken for canonical, then a slip of the decimal point, then a canonical number taken for another unit.
  *
  * @param unitFactors how many canonical units each other unit of the quantity has, as in 0.4536 for pounds in kg
  * @example questionOf(80, { low: 300, high: 9000 }, []) // slip decimal, meant 800
@@ -32,10 +32,14 @@ export function questionOf(
   unitFactors: readonly number[] = [],
 ): Question | undefined {
   if (value >= low && value <= high) return undefined;
-  const fits = (candidate: number): boolean => candidate >= low && candidate <= high;
-  const unit = unitFactors.flatMap((factor) => [value * factor, value / factor]).find(fits);
-  if (unit !== undefined) return { value, low, high, slip: 'unit', meant: unit };
-  const decimal = DECIMAL_SHIFTS.map((shift) => value * shift).find(fits);
-  if (decimal !== undefined) return { value, low, high, slip: 'decimal', meant: decimal };
+  const slips: readonly (readonly [Slip, readonly number[]])[] = [
+    ['unit', unitFactors.map((factor) => value * factor)],
+    ['decimal', DECIMAL_SHIFTS.map((shift) => value * shift)],
+    ['unit', unitFactors.map((factor) => value / factor)],
+  ];
+  for (const [slip, candidates] of slips) {
+    const meant = candidates.find((candidate) => candidate >= low && candidate <= high);
+    if (meant !== undefined) return { value, low, high, slip, meant };
+  }
   return { value, low, high, slip: null, meant: null };
 }
