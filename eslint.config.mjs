@@ -73,6 +73,8 @@ export default defineConfig([
     files: ['packages/app/**/*.{ts,tsx}'],
     rules: mayNotImport('@dunlinmoss/server', '@dunlinmoss/contract/api', 'node:*'),
   },
+  // Tests may read files; what ships may not.
+  { files: ['packages/app/**/*.test.{ts,tsx}'], rules: mayNotImport('@dunlinmoss/server', '@dunlinmoss/contract/api') },
   // A fixture's `use` is no hook.
   { files: ['e2e/**/*.ts'], rules: { 'react-hooks/rules-of-hooks': 'off', 'no-empty-pattern': 'off' } },
   {

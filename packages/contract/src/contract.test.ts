@@ -105,16 +105,41 @@ describe('fieldProblems', () => {
 
 describe('questionsOf', () => {
   const asked = (change: Partial<Rig>) => questionsOf({ ...(aRig as Rig), ...change });
-  const weighing = (loadKg: number) => ({ ...aCase, weighed: [{ ...aCase.weighed[0], loadKg }] }) as Rig['loadCases'][0];
+  const weighing = (loadKg: number) =>
+    ({ ...aCase, weighed: [{ ...aCase.weighed[0], loadKg }] }) as Rig['loadCases'][0];
 
   it('has no question about a common rig', () => expect(asked({})).toEqual([]));
 
   it.each([
     ['an axle of 116 kg', { loadCases: [weighing(116)] }, '/loadCases/0/weighed/0/loadKg', 'decimal', 1160],
-    ['pounds for kilograms', { loadCases: [weighing(6600)] }, '/loadCases/0/weighed/0/loadKg', 'unit', 6600 * 0.45359237],
-    ['a wheelbase of nothing', { axles: [aRig.axles[0], { ...aRig.axles[1], behindMm: 0 }] }, '/axles/1/behindMm', null, null],
-    ['a wheelbase in metres', { axles: [aRig.axles[0], { ...aRig.axles[1], behindMm: 2.79 }] }, '/axles/1/behindMm', 'unit', 2790],
-    ['a placard in bar', { axles: [{ ...aRig.axles[0], roadKpa: 2.5 }, aRig.axles[1]] }, '/axles/0/roadKpa', 'unit', 250],
+    [
+      'pounds for kilograms',
+      { loadCases: [weighing(6600)] },
+      '/loadCases/0/weighed/0/loadKg',
+      'unit',
+      6600 * 0.45359237,
+    ],
+    [
+      'a wheelbase of nothing',
+      { axles: [aRig.axles[0], { ...aRig.axles[1], behindMm: 0 }] },
+      '/axles/1/behindMm',
+      null,
+      null,
+    ],
+    [
+      'a wheelbase in metres',
+      { axles: [aRig.axles[0], { ...aRig.axles[1], behindMm: 2.79 }] },
+      '/axles/1/behindMm',
+      'unit',
+      2790,
+    ],
+    [
+      'a placard in bar',
+      { axles: [{ ...aRig.axles[0], roadKpa: 2.5 }, aRig.axles[1]] },
+      '/axles/0/roadKpa',
+      'unit',
+      250,
+    ],
   ])('asks about %s, and what was meant', (_, change, path, slip, meant) => {
     expect(asked(change as Partial<Rig>)).toEqual([expect.objectContaining({ path, kind: 'unlikely', slip, meant })]);
   });

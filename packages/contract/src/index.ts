@@ -52,5 +52,5 @@ export {
   type RigAxle,
   type RigRow,
 } from './resources/rig';
-export { caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
+export { askAbout, caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';

@@ -101,7 +101,8 @@ export function openApi(): Json {
     },
     '/import/loads': {
       post: {
-        summary: 'Reads a table of weighed loads in: all of it or nothing. Without `apply` it only says what it would do',
+        summary:
+          'Reads a table of weighed loads in: all of it or nothing. Without `apply` it only says what it would do',
         parameters: [
           {
             name: 'apply',
@@ -112,7 +113,10 @@ export function openApi(): Json {
         ],
         requestBody: { required: true, content: { 'text/csv': { schema: { type: 'string' } } } },
         responses: {
-          200: { description: 'One value a line', content: { 'application/x-ndjson': { schema: schemaOf(loadsEvent) } } },
+          200: {
+            description: 'One value a line',
+            content: { 'application/x-ndjson': { schema: schemaOf(loadsEvent) } },
+          },
           ...REFUSED,
         },
       },

@@ -33,9 +33,12 @@ const thing = (body: LoadItem['body'], massKg: number, behindMm: number): LoadIt
 
 describe('loads against equilibrium', () => {
   it('front, rear, trailer axle and coupling solve the four equations of the two bodies', () => {
-    const things = fc.array(fc.tuple(fc.double({ min: 5, max: 300, noNaN: true }), fc.double({ min: -500, max: 4200, noNaN: true })), {
-      maxLength: 4,
-    });
+    const things = fc.array(
+      fc.tuple(fc.double({ min: 5, max: 300, noNaN: true }), fc.double({ min: -500, max: 4200, noNaN: true })),
+      {
+        maxLength: 4,
+      },
+    );
     fc.assert(
       fc.property(things, things, (onVehicle, onTrailer) => {
         const result = loadsOf(geometry, {

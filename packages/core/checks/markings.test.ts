@@ -1,4 +1,12 @@
-import { loadIndexKg, outerDiameterMm, readMarking, sameSize, speedSymbolKmh, writeMarking, type Tire } from '../src/index';
+import {
+  loadIndexKg,
+  outerDiameterMm,
+  readMarking,
+  sameSize,
+  speedSymbolKmh,
+  writeMarking,
+  type Tire,
+} from '../src/index';
 
 const read = (marking: string): Tire => {
   const reading = readMarking(marking);

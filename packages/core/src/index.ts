@@ -70,7 +70,14 @@ export {
   type WeighedPart,
   type Weighing,
 } from './loads/loadCase';
-export { loadsOf, type AxleLoad, type ItemShare, type LoadProblem, type RigLoads, type Standing } from './loads/loadsOf';
+export {
+  loadsOf,
+  type AxleLoad,
+  type ItemShare,
+  type LoadProblem,
+  type RigLoads,
+  type Standing,
+} from './loads/loadsOf';
 export { POSTURE_CODES, POSTURES, type Posture } from './loads/postures';
 export { ticketSum } from './loads/ticketSum';
 export { equalDeflectionKpa, referenceShare } from './plan/equalDeflection';

@@ -13,7 +13,12 @@ afterAll(() => server.pool.end());
 const calculate = (name: string, input: object) => request(server.app).post(`/api/v1/calc/${name}`).send(input);
 const tire = { tireMarking: '245/75R16', loadRange: 'standard' };
 const { id: _, name: __, ...loadCase } = aCase();
-const geometry = aRig().axles.map(({ position, wheels, behindMm, trackMm }) => ({ position, wheels, behindMm, trackMm }));
+const geometry = aRig().axles.map(({ position, wheels, behindMm, trackMm }) => ({
+  position,
+  wheels,
+  behindMm,
+  trackMm,
+}));
 
 const EXAMPLES: Record<string, { input: object; output: object }> = {
   'air-pressure': { input: { altitudeM: 0 }, output: { airPressureKpaAbs: 101.325 } },
@@ -97,7 +102,18 @@ describe('openapi.json', () => {
     // Throws where the description breaks the standard or points at a schema that is not there.
     await SwaggerParser.validate(structuredClone(body));
     for (const { name } of CALCULATORS) expect(body.paths).toHaveProperty([`/calc/${name}`, 'post']);
-    for (const path of ['/rigs', '/gauges', '/tools', '/import/loads', '/export/loads.csv', '/rigs/{id}', '/outings/{id}/restore', '/tests', '/export', '/import']) {
+    for (const path of [
+      '/rigs',
+      '/gauges',
+      '/tools',
+      '/import/loads',
+      '/export/loads.csv',
+      '/rigs/{id}',
+      '/outings/{id}/restore',
+      '/tests',
+      '/export',
+      '/import',
+    ]) {
       expect(body.paths).toHaveProperty([path]);
     }
   });

@@ -13,7 +13,8 @@ beforeEach(async () => {
 afterEach(() => server.pool.end());
 
 const put = (rig: ReturnType<typeof aRig>) => request(server.app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
-const rigNow = async (): Promise<RigRow> => (await request(server.app).get(`/api/v1/rigs/${curlew.id}`).expect(200)).body;
+const rigNow = async (): Promise<RigRow> =>
+  (await request(server.app).get(`/api/v1/rigs/${curlew.id}`).expect(200)).body;
 
 async function send(text: string, apply?: string): Promise<LoadsEvent[]> {
   const answer = await request(server.app)
@@ -56,7 +57,12 @@ describe('a table of loads', () => {
       [5, 'add'],
     ]);
     expect(outcomes[1]).toMatchObject({ beforeKg: 690, loadKg: 712.5 });
-    expect(done).toMatchObject({ applied: false, newCases: 1, rigs: 1, counts: { add: 2, change: 1, same: 1, refuse: 0 } });
+    expect(done).toMatchObject({
+      applied: false,
+      newCases: 1,
+      rigs: 1,
+      counts: { add: 2, change: 1, same: 1, refuse: 0 },
+    });
     expect((await rigNow()).revision).toBe(1);
 
     expect((await send(table, done!.digest)).at(-1)).toMatchObject({ done: { applied: true } });
@@ -73,7 +79,11 @@ describe('a table of loads', () => {
   });
 
   it.each([
-    ['a byte-order mark, semicolons and decimal commas', '\ufeffRig;Load case;Axle;Wheel;Load kg\nCurlew;Wet;front;left;612,5\n', 612.5],
+    [
+      'a byte-order mark, semicolons and decimal commas',
+      '\ufeffRig;Load case;Axle;Wheel;Load kg\nCurlew;Wet;front;left;612,5\n',
+      612.5,
+    ],
     ['tabs and pounds', 'rig\tload case\taxle\twheel\tload lb\nCurlew\tWet\tfront\tleft\t1350\n', 1350 * 0.45359237],
     ['a unit column', 'rig,case,axle,side,weight,unit\nCurlew,Wet,front,left,1350,lbs\n', 1350 * 0.45359237],
     ['thousands with points', 'rig;case;axle;wheel;kg\nCurlew;Wet;front;left;1.050,5\n', 1050.5],

@@ -78,9 +78,7 @@ describe('the migrations that ship', () => {
         { position: 'rear', road_kpa: 280, behind_mm: 2790, bead_hold: 'beadLock' },
       ]);
       expect(await rows('SELECT load_case_id FROM rigs')).toEqual([{ load_case_id: 'r' }]);
-      expect(await rows('SELECT details FROM proof_tests')).toEqual([
-        { details: { wheel: 'frontLeft', gauge: null } },
-      ]);
+      expect(await rows('SELECT details FROM proof_tests')).toEqual([{ details: { wheel: 'frontLeft', gauge: null } }]);
     } finally {
       await connection.end();
     }

@@ -78,7 +78,16 @@ describe('saving a row', () => {
             { position: 'coupling', loadKg: 400 },
           ],
           items: [
-            { kind: 'tank', name: 'Lime', body: 'trailer', behindMm: 4100, rightMm: null, liters: 5000, densityKgPerL: 1.1, level: 0.75 },
+            {
+              kind: 'tank',
+              name: 'Lime',
+              body: 'trailer',
+              behindMm: 4100,
+              rightMm: null,
+              liters: 5000,
+              densityKgPerL: 1.1,
+              level: 0.75,
+            },
             { kind: 'thing', name: 'Weights', body: 'vehicle', behindMm: -900, rightMm: -120, massKg: 600 },
           ],
         }),
@@ -111,7 +120,14 @@ describe('saving a row', () => {
     expect((await put('gauges', gauge).expect(200)).body).toMatchObject({ ...gauge, revision: 1 });
     const upsideDown = await put('gauges', { ...gauge, id: randomUUID(), fromKpa: 500 } as never).expect(400);
     expect(upsideDown.body.fields[0]).toMatchObject({ path: '/fullScaleKpa', code: 'scaleUpsideDown' });
-    const tool = { id: randomUUID(), revision: 0, name: 'Hoses', kind: 'hoseManifold', wheelsAtOnce: 4, note: 'In the tray' };
+    const tool = {
+      id: randomUUID(),
+      revision: 0,
+      name: 'Hoses',
+      kind: 'hoseManifold',
+      wheelsAtOnce: 4,
+      note: 'In the tray',
+    };
     expect((await put('tools', tool).expect(200)).body).toMatchObject({ ...tool, revision: 1 });
     expect((await get('tools')).body.items).toHaveLength(1);
   });
@@ -203,7 +219,9 @@ describe('lists', () => {
       await request(own.app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
     }
     const found = async (search: string): Promise<string[]> => {
-      const { body } = await request(own.app).get(`/api/v1/rigs?search=${encodeURIComponent(search)}`).expect(200);
+      const { body } = await request(own.app)
+        .get(`/api/v1/rigs?search=${encodeURIComponent(search)}`)
+        .expect(200);
       return body.items.map(({ name }: RigRow) => name);
     };
     expect(await found('WAG')).toEqual(['Curlew, wagon']);

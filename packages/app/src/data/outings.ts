@@ -19,6 +19,7 @@ export const newOuting = (): Outing => ({
   id: newId(),
   revision: 0,
   rigId: '',
+  loadCaseId: null,
   groundCode: 'softSand',
   title: '',
   startedAt: new Date().toISOString(),

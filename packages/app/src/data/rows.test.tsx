@@ -3,22 +3,14 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 
+import { sampleRig } from '../testing/sampleRig';
 import { outboxStore } from './outbox';
 import { arrived, bringBack, putAside, swrSettings, useRow, useRows } from './rows';
 
 AbortSignal.timeout ??= () => new AbortController().signal;
 
-const row = (n: number, change: Partial<RigRow> = {}): RigRow => ({
-  id: `0192f000-0000-7000-8000-00000000000${n}`,
-  revision: 1,
-  family: 'fourWheel',
-  name: `Rig ${n}`,
-  beadLocks: false,
-  axles: [],
-  createdAt: '2026-05-01T08:00:00.000Z',
-  updatedAt: '2026-05-01T08:00:00.000Z',
-  ...change,
-});
+const row = (n: number, change: Partial<RigRow> = {}): RigRow =>
+  sampleRig({ id: `0192f000-0000-7000-8000-00000000000${n}`, name: `Rig ${n}`, ...change });
 let there: RigRow[];
 beforeEach(() => {
   there = [row(1), row(2)];

@@ -105,9 +105,13 @@ export interface RowList<Row> {
 
 const sortKey: { readonly [Name in ResourceName]: (row: RowOf<Name>) => string } = {
   rigs: (row) => row.name.toLocaleLowerCase(),
+  gauges: (row) => row.name.toLocaleLowerCase(),
+  tools: (row) => row.name.toLocaleLowerCase(),
   outings: (row) => row.startedAt,
   tests: (row) => row.performedAt,
 };
+
+const NEWEST_FIRST: ReadonlySet<ResourceName> = new Set(['outings', 'tests']);
 
 /** A list in its own order, page by page. `belongs` says which rows saved here are part of what the query asks for. */
 export function useRows<Name extends ResourceName>(
@@ -138,9 +142,25 @@ export function useRows<Name extends ResourceName>(
   });
   rows.sort((a, b) => sortKey[name](a).localeCompare(sortKey[name](b)));
   return {
-    rows: name === 'rigs' ? rows : rows.reverse(),
+    rows: NEWEST_FIRST.has(name) ? rows.reverse() : rows,
     loading: data === undefined && rows.length === 0 && !(error instanceof Refused),
     hasMore: (data?.at(-1)?.next ?? null) !== null,
     more: () => void setSize((size) => size + 1),
+  };
+}
+
+/** What was put aside, as the server tells it, up to a hundred rows. */
+export function useAside<Name extends ResourceName>(
+  name: Name,
+): { readonly rows: readonly RowOf<Name>[]; readonly loading: boolean } {
+  const { data, mutate } = useSWR<PageOf<RowOf<Name>>>(`/${RESOURCES[name].path}?aside=true&limit=100`);
+  const changes = useChanges();
+  useEffect(() => {
+    if (changes > 0) void mutate();
+  }, [changes, mutate]);
+  const back = answeredStore.get();
+  return {
+    rows: (data?.items ?? []).filter(({ id }) => !back[keyOf(name, id)]),
+    loading: data === undefined,
   };
 }

@@ -4,7 +4,9 @@ import fc from 'fast-check';
 
 import type { Units } from '../data/preferences';
 import { DAY } from '../theme/palette';
+import { Axles, type DrawnAxle } from './Axles';
 import { contactOutline } from './contactOutline';
+import { inPairs } from './inPairs';
 import { Print } from './Print';
 import { scaleBar } from './scaleBar';
 import { spread } from './spread';
@@ -52,6 +54,65 @@ describe('scaleBar', () => {
     ['in', 140, { lengthMm: 101.6, label: '4 in' }],
     ['mm', 3, { lengthMm: 20, label: '20 mm' }],
   ] as const)('%s with %d mm of room', (unit, room, bar) => expect(scaleBar(unit, room)).toEqual(bar));
+});
+
+describe('inPairs', () => {
+  it('puts two to a board, and the odd one alone', () => {
+    expect(inPairs(['a', 'b', 'c'])).toEqual([['a', 'b'], ['c']]);
+    expect(inPairs([])).toEqual([]);
+  });
+});
+
+describe('the axles', () => {
+  const axle = (position: DrawnAxle['position'], change: Partial<DrawnAxle> = {}): DrawnAxle => ({
+    position,
+    wheels: 2,
+    behindMm: position === 'front' ? 0 : 2800,
+    trackMm: 1600,
+    diameterMm: 780,
+    widthMm: 265,
+    loadsKg: [570, 575],
+    estimated: false,
+    danger: false,
+    ...change,
+  });
+  const draw = (axles: readonly DrawnAxle[], hitchMm: number | null = null) => {
+    const { container, unmount } = render(
+      <Axles axles={axles} hitchMm={hitchMm} items={[]} units={units} palette={DAY} />,
+    );
+    const label = screen
+      .getByRole('img')
+      .getAttribute('aria-label')!
+      .replace(/\u00a0/g, ' ');
+    const wheels = [...container.querySelectorAll('rect')].map((rect) => ({
+      x: Number(rect.getAttribute('x')) + Number(rect.getAttribute('width')) / 2,
+      y: Number(rect.getAttribute('y')) + Number(rect.getAttribute('height')) / 2,
+    }));
+    unmount();
+    return { label, wheels };
+  };
+
+  it('say each load, and where none is known', () => {
+    expect(draw([axle('front'), axle('rear', { loadsKg: undefined })]).label).toBe(
+      'Axles from above. Front: left 570 kg, right 575 kg; Rear: load not known',
+    );
+  });
+
+  it('stand at their real spacing, the trailer behind its coupling', () => {
+    const { wheels } = draw([axle('front'), axle('rear'), axle('trailer', { behindMm: 4000 })], 3500);
+    const [front, rear, trailer] = [wheels[0]!, wheels[2]!, wheels[4]!];
+    expect((trailer.y - front.y) / (rear.y - front.y)).toBeCloseTo(7500 / 2800, 6);
+    expect((wheels[1]!.x - front.x) / (rear.y - front.y)).toBeCloseTo(1600 / 2800, 6);
+  });
+
+  it('show one wheel, two, or pairs', () => {
+    expect(draw([axle('front', { wheels: 1, trackMm: null, loadsKg: [40] })]).wheels).toHaveLength(1);
+    expect(draw([axle('front', { wheels: 4, loadsKg: [5, 5, 6, 6] })]).wheels).toHaveLength(4);
+  });
+
+  it('hatch the wheels of an axle that is in danger', () => {
+    expect(draw([axle('front', { danger: true })]).wheels).toHaveLength(4);
+  });
 });
 
 describe('the pictures say what they show', () => {

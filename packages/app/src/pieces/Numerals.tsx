@@ -4,8 +4,8 @@ import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../data/preferences';
 import { usePalette } from '../theme/useLight';
+import { AXLE_WORDS } from '../words/axles';
 import { number } from '../words/format';
-import { AXLE_WORDS } from '../words/outing';
 import { Text } from './Text';
 
 interface NumeralsProps {
@@ -28,7 +28,11 @@ export function Numerals({ axles }: NumeralsProps) {
           key={position}
           role="group"
           aria-label={`${AXLE_WORDS[position]} axle`}
-          style={[styles.axle, index > 0 && [styles.second, { borderColor: palette.line }]]}
+          style={[
+            styles.axle,
+            index > 0 && [styles.second, { borderColor: palette.line }],
+            axles.length > 2 && styles.ofMany,
+          ]}
         >
           <Text as="label" tone="muted">
             {`${AXLE_WORDS[position]}, cold`}
@@ -45,8 +49,10 @@ export function Numerals({ axles }: NumeralsProps) {
 }
 
 const styles = StyleSheet.create({
-  axles: { flexDirection: 'row' },
+  axles: { flexDirection: 'row', flexWrap: 'wrap', rowGap: 12 },
   axle: { flex: 1, gap: 1 },
   second: { borderLeftWidth: 1, paddingLeft: 12, marginLeft: 8 },
+  // Three or more stand two to a row.
+  ofMany: { flexBasis: '44%' },
   numeral: { flexDirection: 'row', alignItems: 'baseline', gap: 5 },
 });

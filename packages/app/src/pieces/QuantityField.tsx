@@ -21,13 +21,14 @@ interface QuantityFieldProps {
   readonly onBlur?: () => void;
   readonly problem?: string | undefined;
   readonly hint?: string | undefined;
+  readonly question?: string | undefined;
   /** With a start, two steppers stand beside the field; from empty they begin there. Canonical unit. */
   readonly stepsFrom?: number;
 }
 
 /** A number with its unit, in the person's own unit, typed or stepped. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, spokenLabel = label, quantity, value, onChange, onBlur, problem, hint, stepsFrom } = props;
+  const { label, spokenLabel = label, quantity, value, onChange, onBlur, problem, hint, question, stepsFrom } = props;
   const unit = unitsStore.use()[quantity];
   const step = (direction: 1 | -1): void =>
     onChange(stepped(quantity, unit as UnitOf<typeof quantity>, value, direction, stepsFrom ?? 0));
@@ -49,7 +50,7 @@ export function QuantityField(props: QuantityFieldProps) {
         />
         {stepsFrom !== undefined && <StepButton label={`${spokenLabel}, more`} icon="more" onPress={() => step(1)} />}
       </View>
-      <FieldNote problem={problem} hint={hint} />
+      <FieldNote problem={problem} hint={hint} question={question} />
     </View>
   );
 }

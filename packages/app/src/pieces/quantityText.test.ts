@@ -16,6 +16,11 @@ describe('shownText', () => {
     expect(canonicalOf('pressure', typed)).toBeCloseTo(psi(36), 9);
   });
 
+  it('sums what two scales show, for weights alone', () => {
+    expect(canonicalOf('mass', { text: '41.2+38-3', unit: 'kg' })).toBeCloseTo(76.2, 9);
+    expect(canonicalOf('pressure', { text: '30+6', unit: 'psi' })).toBeUndefined();
+  });
+
   it('leaves text that is no number alone', () => {
     expect(shownText('pressure', 'bar', { text: 'firm', unit: 'psi' })).toBe('firm');
     expect(canonicalOf('pressure', { text: 'firm', unit: 'psi' })).toBeUndefined();

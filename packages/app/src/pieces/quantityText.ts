@@ -1,6 +1,6 @@
 import { fromCanonical, toCanonical, type Quantity, type UnitOf } from '@dunlinmoss/core';
 
-import { editText, parseNumber } from '../words/format';
+import { editText, parseNumber, parseSum } from '../words/format';
 
 /** What a person typed, and the unit it was typed in: switching units elsewhere changes what is shown, never what is meant. */
 export interface QuantityText {
@@ -18,7 +18,8 @@ export const quantityText = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, c
 
 /** The canonical value of what was typed; undefined where it is no number. */
 export function canonicalOf<Q extends Quantity>(quantity: Q, { text, unit }: QuantityText): number | undefined {
-  const value = parseNumber(text);
+  // Weights may be typed as a sum of two scales.
+  const value = quantity === 'mass' ? parseSum(text) : parseNumber(text);
   return value === undefined ? undefined : toCanonical(quantity, unit as UnitOf<Q>, value);
 }
 

@@ -1,16 +1,25 @@
 // One by one, so that only what is used ships.
+export { default as Archive } from 'lucide-react-native/icons/archive';
 export { default as BookOpen } from 'lucide-react-native/icons/book-open';
 export { default as Check } from 'lucide-react-native/icons/check';
 export { default as ChevronDown } from 'lucide-react-native/icons/chevron-down';
 export { default as ChevronUp } from 'lucide-react-native/icons/chevron-up';
 export { default as CloudOff } from 'lucide-react-native/icons/cloud-off';
+export { default as Copy } from 'lucide-react-native/icons/copy';
+export { default as Download } from 'lucide-react-native/icons/download';
+export { default as FileText } from 'lucide-react-native/icons/file-text';
+export { default as Gauge } from 'lucide-react-native/icons/gauge';
 export { default as Minus } from 'lucide-react-native/icons/minus';
 export { default as Moon } from 'lucide-react-native/icons/moon';
+export { default as Pencil } from 'lucide-react-native/icons/pencil';
 export { default as Plus } from 'lucide-react-native/icons/plus';
+export { default as Printer } from 'lucide-react-native/icons/printer';
 export { default as Ruler } from 'lucide-react-native/icons/ruler';
+export { default as Search } from 'lucide-react-native/icons/search';
 export { default as Sun } from 'lucide-react-native/icons/sun';
 export { default as Sunrise } from 'lucide-react-native/icons/sunrise';
 export { default as Trash } from 'lucide-react-native/icons/trash';
 export { default as TriangleAlert } from 'lucide-react-native/icons/triangle-alert';
 export { default as Truck } from 'lucide-react-native/icons/truck';
+export { default as Upload } from 'lucide-react-native/icons/upload';
 export { default as Waves } from 'lucide-react-native/icons/waves-horizontal';

@@ -1,6 +1,7 @@
 import type { CautionCode, GroundPlan } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
+import { AXLE_WORDS } from './axles';
 import { length, speed } from './format';
 
 /** The speed guide in words, or undefined on the road, where law and tire set it. */
@@ -41,7 +42,7 @@ export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): 
     case 'stiffCarcass':
       return 'This carcass is stiff for its load: less air brings little more contact. Expect less than the table promises.';
     case 'clearanceLost':
-      return `You stand ${plan.axles.map((axle) => `${length(axle.clearanceLostMm, units)} lower in ${axle.position === 'front' ? 'front' : 'the rear'}`).join(' and ')}.`;
+      return `You stand ${plan.axles.map((axle) => `${length(axle.clearanceLostMm, units)} lower ${axle.position === 'front' ? 'in front' : `at the ${AXLE_WORDS[axle.position].toLowerCase()}`}`).join(' and ')}.`;
     case 'pressureMonitors':
       return 'Tire-pressure monitors will warn: set their alarm to the new pressure and allow them some minutes.';
     case 'overruled':

@@ -9,6 +9,7 @@ import {
   number,
   onGauge,
   parseNumber,
+  parseSum,
   percent,
   pressure,
   pressureRange,
@@ -52,6 +53,8 @@ describe('number with its unit', () => {
     [pressure(110.3, { ...SI, pressure: 'bar' }), '1.10 bar'],
     [mass(1000, US), '2205 lb'],
     [mass(569.6, SI), '570 kg'],
+    [mass(35.44, SI), '35.4 kg'],
+    [mass(95, SI), '95 kg'],
     [length(254, US), '10.0 in'],
     [length(-0.2, SI), '0 mm'],
     [speed(30), '30 km/h'],
@@ -82,5 +85,22 @@ describe('editText', () => {
     expect(editText('pressure', 'psi', psi(36))).toBe('36');
     expect(editText('pressure', 'bar', 240)).toBe('2.4');
     expect(number('pressure', 'bar', 240)).toBe('2.40');
+  });
+});
+
+describe('parseSum', () => {
+  it.each([
+    ['41.2+38−3', 76.2],
+    ['41,2 + 38', 79.2],
+    ['600', 600],
+    ['-3', -3],
+    ['40+', undefined],
+    ['40+x', undefined],
+    ['', undefined],
+    ['4+-5', undefined],
+  ])('%p: %p', (text, sum) => {
+    const result = parseSum(text);
+    if (sum === undefined) expect(result).toBeUndefined();
+    else expect(result).toBeCloseTo(sum, 9);
   });
 });

@@ -59,9 +59,15 @@ export function number<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonic
     quantity === 'pressure'
       ? fromCanonical('pressure', unit as PressureUnit, onGauge(canonical, unit as PressureUnit))
       : fromCanonical(quantity, unit, canonical);
+  // What one person can lift is weighed to the tenth.
+  if (quantity === 'mass' && Math.abs(value) < 100) return String(Number(value.toFixed(1)));
   const text = value.toFixed(DIGITS[unit]);
   return Number(text) === 0 ? text.replace('-', '') : text;
 }
+
+/** A difference or error of pressure, finer than a gauge shows it. */
+export const pressureFine = (kpa: number, { pressure: unit }: Units): string =>
+  `${fromCanonical('pressure', unit, kpa).toFixed({ psi: 1, bar: 2, kPa: 0 }[unit])}\u00a0${unit}`;
 
 const withUnit = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string =>
   `${number(quantity, unit, canonical)}\u00a0${unitLabel(unit)}`;
@@ -81,8 +87,19 @@ export function pressureRange(lowKpa: number, highKpa: number, units: Units): st
 
 /** As a person would type it: short, and no finer than they could have meant. */
 export function editText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string {
-  const digits: Record<string, number> = { psi: 1, bar: 2, kPa: 0, kg: 0, lb: 0, mm: 0, in: 2 };
+  const digits: Record<string, number> = { psi: 1, bar: 2, kPa: 0, kg: 1, lb: 1, mm: 0, in: 2 };
   return String(Number(fromCanonical(quantity, unit, canonical).toFixed(digits[unit] ?? 1)));
+}
+
+/** A sum as people type it beside two scales: `41.2+38−3`. Undefined where a part of it is no number. */
+export function parseSum(text: string): number | undefined {
+  const parts = text
+    .replace(/[−–]/g, '-')
+    .replace(/\s+/g, '')
+    .match(/[+-]?[^+-]+/g);
+  if (!parts || parts.join('') !== text.replace(/[−–]/g, '-').replace(/\s+/g, '')) return undefined;
+  const numbers = parts.map(parseNumber);
+  return numbers.every((each) => each !== undefined) ? numbers.reduce((sum, each) => sum + each, 0) : undefined;
 }
 
 /** A number as people type it: comma or point, blanks around it. Undefined where it is none. */

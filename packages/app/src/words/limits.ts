@@ -1,8 +1,8 @@
 import type { AxlePlan, PlanProblem } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
+import { AXLE_WORDS } from './axles';
 import { axleOnGauge, mass, number, onGauge, pressure } from './format';
-import { AXLE_WORDS } from './outing';
 
 /** Far finer than any gauge: marks computed in two ways may differ in the last place. */
 const DUST_KPA = 1e-6;

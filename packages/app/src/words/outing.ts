@@ -2,9 +2,8 @@ import type { DecisionCode, OutingState } from '@dunlinmoss/contract';
 import type { AxlePosition } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
+import { AXLE_WORDS } from './axles';
 import { pressure } from './format';
-
-export const AXLE_WORDS: Record<AxlePosition, string> = { front: 'Front', rear: 'Rear' };
 
 export const DECISION_WORDS: Record<DecisionCode, string> = {
   keep: 'Keep this pressure',
@@ -23,4 +22,7 @@ export const STATE_WORDS: Record<OutingState, string> = {
 export const pressuresText = (
   pressures: readonly { readonly position: AxlePosition; readonly pressureKpa: number }[],
   units: Units,
-): string => pressures.map(({ position, pressureKpa }) => `${position} ${pressure(pressureKpa, units)}`).join(', ');
+): string =>
+  pressures
+    .map(({ position, pressureKpa }) => `${AXLE_WORDS[position].toLowerCase()} ${pressure(pressureKpa, units)}`)
+    .join(', ');

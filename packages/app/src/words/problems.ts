@@ -29,5 +29,7 @@ export function fieldText({ path, code, limit, params, message }: FieldProblem, 
       : `Expected ${bound(path, limit, units)} or less. Check the unit.`;
   }
   if (code === 'invalid_type') return 'Expected a number, like 36 or 2.4.';
+  if (code === 'nameTwice') return 'Another load case has this name. Expected one of its own.';
+  if (code === 'scaleUpsideDown') return 'Expected the end of the scale above its beginning.';
   return message;
 }

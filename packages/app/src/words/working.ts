@@ -103,6 +103,8 @@ export function sourceText(source: Source): string {
       return 'Exact';
     case 'assumption':
       return 'Our assumption';
+    case 'marked':
+      return 'From your tire, placard or data sheet';
     case 'measured':
       return 'Measured by you';
   }

@@ -8,7 +8,12 @@ import { buildOf, contactConstant, contactPatchShape, tireInput } from './shapes
 export const contactCalculator = defineCalculator({
   name: 'contact',
   summary: 'Deflection, contact length, area and ground pressure of one wheel; null where the tire is squeezed flat',
-  input: z.strictObject({ ...tireInput, wheelLoadKg: loadKg.positive(), pressureKpa, contactConstant: contactConstant.optional() }),
+  input: z.strictObject({
+    ...tireInput,
+    wheelLoadKg: loadKg.positive(),
+    pressureKpa,
+    contactConstant: contactConstant.optional(),
+  }),
   output: z.strictObject({ contact: contactPatchShape.nullable() }),
   run: (input) => ({
     contact: contactPatch(buildOf(input), input.wheelLoadKg, input.pressureKpa, input.contactConstant) ?? null,

@@ -7,7 +7,9 @@ import { defineCalculator } from './calculator';
 import { contactPatchShape, measuredContactShape, tireInput, tireOf } from './shapes';
 
 const speedGuide = z.strictObject({ low: z.number(), high: z.number() }).nullable();
-const source = z.looseObject({ mark: z.enum(['published', 'commonPractice', 'exact', 'assumption', 'marked', 'measured']) });
+const source = z.looseObject({
+  mark: z.enum(['published', 'commonPractice', 'exact', 'assumption', 'marked', 'measured']),
+});
 const floor = z.strictObject({ code: z.string(), pressureKpa: z.number(), source });
 
 const axlePlan = z.strictObject({

@@ -13,7 +13,10 @@ export const rigLoadsCalculator = defineCalculator({
   name: 'rig-loads',
   summary: 'The load on every wheel in one load case, from scales, from moments or from how a rider sits',
   input: z.strictObject({
-    axles: z.array(rigAxle.pick({ position: true, wheels: true, behindMm: true, trackMm: true })).min(1).max(6),
+    axles: z
+      .array(rigAxle.pick({ position: true, wheels: true, behindMm: true, trackMm: true }))
+      .min(1)
+      .max(6),
     hitchMm: lengthMm.nullable(),
     loadCase: loadCase.omit({ id: true, name: true }),
   }),

@@ -67,7 +67,10 @@ describe('readLoadsLine', () => {
       loadKg: 453.59237,
       estimated: false,
     });
-    expect(line('Knot', 'Full', 'front', '', '1000', 'kg', 'Estimated')).toMatchObject({ part: 'axle', estimated: true });
+    expect(line('Knot', 'Full', 'front', '', '1000', 'kg', 'Estimated')).toMatchObject({
+      part: 'axle',
+      estimated: true,
+    });
   });
 
   it.each([

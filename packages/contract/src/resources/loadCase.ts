@@ -35,10 +35,10 @@ export const loadCase = z.strictObject({
   weighed: z
     .array(z.strictObject({ position: axlePosition, part: weighedPart, loadKg }))
     .max(24)
-    .refine(
-      (weighed) => new Set(weighed.map(({ position, part }) => `${position} ${part}`)).size === weighed.length,
-      { message: 'expected each wheel and axle once', params: { code: 'weighedTwice' } },
-    ),
+    .refine((weighed) => new Set(weighed.map(({ position, part }) => `${position} ${part}`)).size === weighed.length, {
+      message: 'expected each wheel and axle once',
+      params: { code: 'weighedTwice' },
+    }),
   /** The whole rig on the weighbridge, as a check on its parts. */
   wholeKg: loadKg.nullable(),
   unladen: z.array(z.strictObject({ position: z.enum([...AXLE_POSITIONS, 'coupling']), loadKg })).max(7),

@@ -97,10 +97,11 @@ export const rig = z
     message: 'expected each load case once',
     params: { code: 'loadCaseTwice' },
   })
-  .refine(
-    ({ loadCases }) => new Set(loadCases.map((each) => each.name.toLowerCase())).size === loadCases.length,
-    { path: ['loadCases'], message: 'expected a name of its own for each load case', params: { code: 'nameTwice' } },
-  );
+  .refine(({ loadCases }) => new Set(loadCases.map((each) => each.name.toLowerCase())).size === loadCases.length, {
+    path: ['loadCases'],
+    message: 'expected a name of its own for each load case',
+    params: { code: 'nameTwice' },
+  });
 
 export const rigRow = rig.safeExtend(stamps);
 

@@ -32,10 +32,13 @@ const UNIT_FACTORS: Record<Quantity, readonly number[]> = {
 
 const times = ({ low, high }: Likely, factor: number): Likely => ({ low: low * factor, high: high * factor });
 
+/** Asks about one value of a quantity, in its canonical unit; undefined where it is likely, or nothing is known of it. */
+export const askAbout = (quantity: Quantity, value: number | null, likely: Likely | null): Question | undefined =>
+  value === null || likely === null ? undefined : questionOf(value, likely, UNIT_FACTORS[quantity]);
+
 function asker(questions: RigQuestion[]) {
   return (path: string, quantity: Quantity, value: number | null, likely: Likely | null): void => {
-    if (value === null || likely === null) return;
-    const question = questionOf(value, likely, UNIT_FACTORS[quantity]);
+    const question = askAbout(quantity, value, likely);
     if (question) questions.push({ path, kind: 'unlikely', quantity, ...question });
   };
 }
@@ -58,7 +61,9 @@ export function questionsOf(rig: Rig): readonly RigQuestion[] {
     if (!first) ask(`${path}/behindMm`, 'length', axle.behindMm, spacing(family, axle.position));
   });
   rig.loadCases.forEach((loadCase, index) => {
-    questions.push(...caseQuestions(rig, loadCase).map((each) => ({ ...each, path: `/loadCases/${index}${each.path}` })));
+    questions.push(
+      ...caseQuestions(rig, loadCase).map((each) => ({ ...each, path: `/loadCases/${index}${each.path}` })),
+    );
   });
   return questions;
 }
@@ -75,7 +80,8 @@ export function caseQuestions(rig: Pick<Rig, 'family' | 'axles'>, loadCase: Load
   const wheelsOn = (position: string): number => rig.axles.find((axle) => axle.position === position)?.wheels ?? 1;
   if (loadCase.method === 'scales') {
     loadCase.weighed.forEach(({ position, part, loadKg }, index) => {
-      const count = part === 'axle' ? wheelsOn(position) : part === 'left' || part === 'right' ? wheelsOn(position) / 2 : 1;
+      const count =
+        part === 'axle' ? wheelsOn(position) : part === 'left' || part === 'right' ? wheelsOn(position) / 2 : 1;
       if (isTrailer(position) && rig.family !== 'farmTrailer') return;
       ask(`/weighed/${index}/loadKg`, 'mass', loadKg, times(likely.wheelLoadKg, Math.max(count, 1)));
     });
@@ -103,7 +109,7 @@ export function doubtfulLoads(family: Rig['family'], loads: RigLoads) {
   return loads.axles.flatMap(({ position, wheels }) => {
     if (isTrailer(position) && family !== 'farmTrailer') return [];
     const question = wheels
-      .map(({ loadKg }) => questionOf(loadKg, likely.wheelLoadKg, UNIT_FACTORS.mass))
+      .map(({ loadKg }) => askAbout('mass', loadKg, likely.wheelLoadKg))
       .find((each) => each !== undefined);
     return question ? [{ position, question }] : [];
   });

@@ -6,7 +6,14 @@ import { psi } from '../units/units';
 import { dualFactor } from './duals';
 import { farmSpeedFactor } from './farmSpeed';
 import { flexionLoadKg, flexionPressureKpa } from './flexion';
-import { capacity, fullPressureKpa, loadCurve, pressureForLoadKpa, type LoadCurve, type LoadEvidence } from './loadCurve';
+import {
+  capacity,
+  fullPressureKpa,
+  loadCurve,
+  pressureForLoadKpa,
+  type LoadCurve,
+  type LoadEvidence,
+} from './loadCurve';
 import { topSpeedKmh } from './speedFactor';
 
 const tire = (marking: string): Tire => {
@@ -78,7 +85,11 @@ describe('capacity', () => {
       extrapolated: true,
     });
     expect(capacity(passenger, { pressureKpa: 250, speedKmh: null })).toMatchObject({ extrapolated: false });
-    expect(capacity(passenger, { pressureKpa: 250, speedKmh: 191 })).toEqual({ ok: false, code: 'tooFast', topKmh: 190 });
+    expect(capacity(passenger, { pressureKpa: 250, speedKmh: 191 })).toEqual({
+      ok: false,
+      code: 'tooFast',
+      topKmh: 190,
+    });
   });
 
   it('never goes below the first row of a data sheet, and takes the slower column at the most as it stands', () => {
@@ -88,7 +99,11 @@ describe('capacity', () => {
     expect(carries(sheet, 120, 25)).toBe((3700 + 2900) / 2);
     expect(carries(sheet, 120, 5)).toBe(3700);
     expect(carries(sheet, 300, 40)).toBe(3400);
-    expect(capacity(sheet, { pressureKpa: 79, speedKmh: 40 })).toEqual({ ok: false, code: 'belowFirstRow', firstKpa: 80 });
+    expect(capacity(sheet, { pressureKpa: 79, speedKmh: 40 })).toEqual({
+      ok: false,
+      code: 'belowFirstRow',
+      firstKpa: 80,
+    });
     expect(capacity(sheet, { pressureKpa: 120, speedKmh: 41 })).toEqual({ ok: false, code: 'tooFast', topKmh: 40 });
   });
 
@@ -142,7 +157,9 @@ describe('the laws of a load curve', () => {
         loadKg += heavier;
         return { pressureKpa, loadKg };
       });
-      return curve(marking, { lines: marking.startsWith('AT') && lines.length === 0 ? [{ pressureKpa: 120, loadKg: 300 }] : lines });
+      return curve(marking, {
+        lines: marking.startsWith('AT') && lines.length === 0 ? [{ pressureKpa: 120, loadKg: 300 }] : lines,
+      });
     });
   const pressure = fc.double({ min: 1, max: 700, noNaN: true });
 

@@ -3,7 +3,7 @@ import { exact, marked, type Source } from '../source';
 import { loadIndexKg } from '../tires/loadIndex';
 import type { Tire } from '../tires/tire';
 import { dualFactor } from './duals';
-import { FAMILY_EXPONENT_SOURCE, familyExponent } from './exponent';
+import { FAMILY_EXPONENT_SOURCE, familyExponent } from './familyExponent';
 import { flexionLoadKg } from './flexion';
 import { referencePressureKpa } from './referencePressure';
 import { speedFactor, topSpeedKmh } from './speedFactor';

@@ -27,7 +27,8 @@ export const inLine = (wheelbaseMm: number): AxleTemplate[] => [
 ];
 
 /** A trailer's axle behind its coupling. */
-export const trailerAxle = (behindMm: number, trackMm: number): AxleTemplate => axle('trailer', behindMm, trackMm, false);
+export const trailerAxle = (behindMm: number, trackMm: number): AxleTemplate =>
+  axle('trailer', behindMm, trackMm, false);
 
 export const CAR_ASKS: readonly Asked[] = [
   'beadLock',

@@ -29,7 +29,12 @@ export type Finding =
       readonly firstKpa: number;
     }
   | { readonly code: 'tooFast'; readonly position: AxlePosition; readonly speedKmh: number; readonly topKmh: number }
-  | { readonly code: 'overAxleRating'; readonly position: AxlePosition; readonly loadKg: number; readonly ratingKg: number }
+  | {
+      readonly code: 'overAxleRating';
+      readonly position: AxlePosition;
+      readonly loadKg: number;
+      readonly ratingKg: number;
+    }
   | {
       readonly code: 'uneven';
       readonly position: AxlePosition;

@@ -104,7 +104,9 @@ describe('findingsOf', () => {
       { pressureKpa: 160, speedKmh: 40, loadKg: 3400 },
     ];
     const front = axle('front', { marking: 'VF480/70R30', evidence: { rows }, kg: [2000, 2000], roadKpa: 100 });
-    expect(only([front, axle('rear', { marking: '480/80R50 159A8' })], { code: 'tractor', roadSpeedKmh: 40 })).toMatchObject({
+    expect(
+      only([front, axle('rear', { marking: '480/80R50 159A8' })], { code: 'tractor', roadSpeedKmh: 40 }),
+    ).toMatchObject({
       code: 'belowFirstRow',
       firstKpa: 120,
     });
@@ -120,11 +122,23 @@ describe('findingsOf', () => {
   it.each([
     ['more on an axle than it is rated for', [axle('front', { ratingKg: 1100 }), axle('rear')], 'overAxleRating'],
     ['one side heavier', [axle('front', { kg: [500, 620] }), axle('rear')], 'uneven'],
-    ['radial in front and bias behind', [axle('front'), axle('rear', { marking: '265/65-17 112T' })], 'mixedConstruction'],
+    [
+      'radial in front and bias behind',
+      [axle('front'), axle('rear', { marking: '265/65-17 112T' })],
+      'mixedConstruction',
+    ],
     ['two diameters driven together', [axle('front'), axle('rear', { marking: '285/75R17 116T' })], 'drivenDiameters'],
     ['a placard above the sidewall', [axle('front', { maxKpa: psi(35) }), axle('rear')], 'pressureOutsideSidewall'],
-    ['a placard below the sidewall’s least', [axle('front', { minKpa: psi(38) }), axle('rear')], 'pressureOutsideSidewall'],
-    ['more in it than it may have', [axle('front', { maxKpa: psi(44), presentKpa: psi(50) }), axle('rear')], 'pressureOutsideSidewall'],
+    [
+      'a placard below the sidewall’s least',
+      [axle('front', { minKpa: psi(38) }), axle('rear')],
+      'pressureOutsideSidewall',
+    ],
+    [
+      'more in it than it may have',
+      [axle('front', { maxKpa: psi(44), presentKpa: psi(50) }), axle('rear')],
+      'pressureOutsideSidewall',
+    ],
   ])('finds %s', (_, axles, code) => {
     expect(codes(axles)).toEqual([code]);
   });
@@ -133,7 +147,12 @@ describe('findingsOf', () => {
     const trailer = axle('trailer', { marking: '7.50-16 112N', driven: false });
     expect(codes([axle('front'), axle('rear'), trailer])).toEqual([]);
     const tractor = [axle('front', { marking: '480/70R30 152D' }), axle('rear', { marking: '480/80R50 159A8/B' })];
-    expect(codes(tractor.map((each) => ({ ...each, roadKpa: 200 })), { code: 'tractor', roadSpeedKmh: 40 })).toEqual([]);
+    expect(
+      codes(
+        tractor.map((each) => ({ ...each, roadKpa: 200 })),
+        { code: 'tractor', roadSpeedKmh: 40 },
+      ),
+    ).toEqual([]);
   });
 
   it('does not call wheels uneven that share a weight by guess', () => {
@@ -148,7 +167,13 @@ describe('findingsOf', () => {
   });
 
   it('asks for another gauge where none can be trusted, and only then', () => {
-    const gauge = (fullPsi: number) => ({ id: String(fullPsi), fromKpa: 0, fullScaleKpa: psi(fullPsi), gradePercent: 1, comparisons: [] });
+    const gauge = (fullPsi: number) => ({
+      id: String(fullPsi),
+      fromKpa: 0,
+      fullScaleKpa: psi(fullPsi),
+      gradePercent: 1,
+      comparisons: [],
+    });
     const soft = [axle('front', { roadKpa: psi(6), kg: [60, 60] }), axle('rear', { roadKpa: psi(36) })];
     expect(only(soft, { gauges: [gauge(160), gauge(60)] })).toMatchObject({ code: 'noGaugeReads', position: 'front' });
     expect(codes(soft, { gauges: [gauge(15), gauge(60)] })).toEqual([]);

@@ -36,7 +36,13 @@ describe('gaugeFitness', () => {
     ['a scale that begins above', gauge(160, { fromKpa: psi(10) }), 8, 'unfit', ['beyondScale', 'tooCoarse']],
     ['a class too coarse for the step', gauge(60, { gradePercent: 2.5 }), 30, 'fair', ['tooCoarse']],
     ['a gauge nothing is known of', gauge(60, { gradePercent: null }), 30, 'fair', ['tooCoarse']],
-    ['one found steadier than its class', gauge(60, { gradePercent: 2.5, comparisons: compared([31, 30], [21.2, 20]) }), 30, 'good', []],
+    [
+      'one found steadier than its class',
+      gauge(60, { gradePercent: 2.5, comparisons: compared([31, 30], [21.2, 20]) }),
+      30,
+      'good',
+      [],
+    ],
   ] as const)('%s: %s', (_, of, targetPsi, fitness, flaws) => {
     const result = gaugeFitness(of, psi(targetPsi), psi(1));
     expect(result.fitness).toBe(fitness);

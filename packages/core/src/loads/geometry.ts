@@ -8,15 +8,7 @@ export const isTrailer = (position: AxlePosition): boolean => position.startsWit
 export const WHEEL_COUNTS = [1, 2, 4] as const;
 export type WheelCount = (typeof WHEEL_COUNTS)[number];
 
-export const WHEEL_CODES = [
-  'single',
-  'left',
-  'right',
-  'leftOuter',
-  'leftInner',
-  'rightInner',
-  'rightOuter',
-] as const;
+export const WHEEL_CODES = ['single', 'left', 'right', 'leftOuter', 'leftInner', 'rightInner', 'rightOuter'] as const;
 export type WheelCode = (typeof WHEEL_CODES)[number];
 
 const WHEELS: Record<WheelCount, readonly WheelCode[]> = {

@@ -22,7 +22,12 @@ const loadCase = (change: Partial<LoadCase>): LoadCase => ({
   posture: null,
   ...change,
 });
-const thing = (massKg: number, behindMm: number, rightMm: number | null = null, body: LoadItem['body'] = 'vehicle'): LoadItem => ({
+const thing = (
+  massKg: number,
+  behindMm: number,
+  rightMm: number | null = null,
+  body: LoadItem['body'] = 'vehicle',
+): LoadItem => ({
   kind: 'thing',
   name: '',
   body,
@@ -66,7 +71,11 @@ describe('loads from scales', () => {
   it('shares a pair on one scale between its two tires', () => {
     const van = { ...wagon, axles: [axle('front', 0), axle('rear', 3600, { wheels: 4 })] };
     const front = { position: 'front' as const, part: 'axle' as const, loadKg: 1600 };
-    const rear = (part: 'left' | 'right' | 'axle' | 'leftOuter', loadKg: number) => ({ position: 'rear' as const, part, loadKg });
+    const rear = (part: 'left' | 'right' | 'axle' | 'leftOuter', loadKg: number) => ({
+      position: 'rear' as const,
+      part,
+      loadKg,
+    });
     const sides = found(van, { method: 'scales', weighed: [front, rear('left', 1200), rear('right', 1000)] });
     expect(wheels(sides)[1]).toEqual([600, 600, 500, 500]);
     const whole = found(van, { method: 'scales', weighed: [front, rear('axle', 2000)] });
@@ -159,11 +168,36 @@ describe('loads from moments', () => {
   });
 
   it.each([
-    ['an axle whose empty load is missing', wagon, { unladen: empty.slice(1) }, { code: 'unladenMissing', position: 'front' }],
-    ['no wheelbase', { ...wagon, axles: [axle('front', 0), axle('rear', 0)] }, { unladen: empty }, { code: 'noSpacing', body: 'vehicle' }],
-    ['a front axle lifted off', wagon, { unladen: empty, items: [thing(3000, 4500)] }, { code: 'lifted', position: 'front' }],
-    ['a wheel lifted off', wagon, { unladen: empty, items: [thing(700, 2800, 1900)] }, { code: 'lifted', position: 'rear' }],
-    ['a load on a trailer that is not there', wagon, { unladen: empty, items: [thing(100, 100, null, 'trailer')] }, { code: 'noCoupling' }],
+    [
+      'an axle whose empty load is missing',
+      wagon,
+      { unladen: empty.slice(1) },
+      { code: 'unladenMissing', position: 'front' },
+    ],
+    [
+      'no wheelbase',
+      { ...wagon, axles: [axle('front', 0), axle('rear', 0)] },
+      { unladen: empty },
+      { code: 'noSpacing', body: 'vehicle' },
+    ],
+    [
+      'a front axle lifted off',
+      wagon,
+      { unladen: empty, items: [thing(3000, 4500)] },
+      { code: 'lifted', position: 'front' },
+    ],
+    [
+      'a wheel lifted off',
+      wagon,
+      { unladen: empty, items: [thing(700, 2800, 1900)] },
+      { code: 'lifted', position: 'rear' },
+    ],
+    [
+      'a load on a trailer that is not there',
+      wagon,
+      { unladen: empty, items: [thing(100, 100, null, 'trailer')] },
+      { code: 'noCoupling' },
+    ],
     [
       'a trailer coupled nobody knows where',
       { axles: [...wagon.axles, axle('trailer', 4000)], hitchMm: null },
@@ -208,7 +242,11 @@ describe('the laws of loads', () => {
 
   it('sum to all that stands on the rig, trailer and all', () => {
     const drawn = { axles: [...wagon.axles, axle('trailer', 4000, { wheels: 4 })], hitchMm: 3500 };
-    const unladen = [...empty, { position: 'trailer' as const, loadKg: 900 }, { position: 'coupling' as const, loadKg: 80 }];
+    const unladen = [
+      ...empty,
+      { position: 'trailer' as const, loadKg: 900 },
+      { position: 'coupling' as const, loadKg: 80 },
+    ];
     fc.assert(
       fc.property(fc.array(item, { maxLength: 5 }), fc.array(mass, { maxLength: 3 }), (items, onTrailer) => {
         const all = [...items, ...onTrailer.map((kg) => thing(kg, 3500, null, 'trailer'))];

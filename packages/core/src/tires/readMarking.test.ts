@@ -46,7 +46,10 @@ describe('readMarking', () => {
     ['VF380/90R46 173D', { use: 'farm', flexion: 'VF', service: { loadIndex: 173, speedSymbol: 'D' } }],
     ['IF710/70R42 179D', { flexion: 'IF' }],
     ['800/70R32 CFO 182A8', { use: 'farm', cyclicField: true }],
-    ['480/80R50 159A8/B', { service: { loadIndex: 159, speedSymbol: 'A8', faster: { loadIndex: 159, speedSymbol: 'B' } } }],
+    [
+      '480/80R50 159A8/B',
+      { service: { loadIndex: 159, speedSymbol: 'A8', faster: { loadIndex: 159, speedSymbol: 'B' } } },
+    ],
     ['500/60-22.5 155A8/151B', { service: { loadIndex: 155, faster: { loadIndex: 151, speedSymbol: 'B' } } }],
     ['18.4R38 ★★', { notation: 'farmInch', aspectPercent: 85, stars: 2 }],
     ['16.9-30 8PR', { construction: 'bias', plyRating: 8 }],
@@ -175,16 +178,14 @@ describe('writeMarking', () => {
       plain,
     ],
     numeric: [
-      fc
-        .tuple(construction, fc.integer({ min: 24, max: 52 }), rim(14, 22))
-        .map(([build, count, rimDiameterMm]) => ({
-          notation: 'numeric',
-          use: count / 4 < 8 ? 'lightTruck' : 'truck',
-          construction: build,
-          sectionWidthMm: inch(count / 4),
-          aspectPercent: 100,
-          rimDiameterMm,
-        })),
+      fc.tuple(construction, fc.integer({ min: 24, max: 52 }), rim(14, 22)).map(([build, count, rimDiameterMm]) => ({
+        notation: 'numeric',
+        use: count / 4 < 8 ? 'lightTruck' : 'truck',
+        construction: build,
+        sectionWidthMm: inch(count / 4),
+        aspectPercent: 100,
+        rimDiameterMm,
+      })),
       plain,
     ],
     flotation: [

@@ -32,7 +32,12 @@ export interface PlannedWeight {
 export interface LoadsPlan {
   readonly outcomes: readonly LoadsOutcome[];
   readonly counts: LoadsCounts;
-  readonly newCases: readonly { readonly rigId: string; readonly id: string; readonly ordinal: number; readonly name: string }[];
+  readonly newCases: readonly {
+    readonly rigId: string;
+    readonly id: string;
+    readonly ordinal: number;
+    readonly name: string;
+  }[];
   readonly weights: readonly PlannedWeight[];
   readonly rigIds: readonly string[];
 }
@@ -88,7 +93,14 @@ export function planLoads(
       tell({ line, action: 'refuse', problem: read, ...asTyped(cells, columns) });
       continue;
     }
-    const told = { line, rig: read.rig, loadCase: read.loadCase, position: read.position, part: read.part, loadKg: read.loadKg };
+    const told = {
+      line,
+      rig: read.rig,
+      loadCase: read.loadCase,
+      position: read.position,
+      part: read.part,
+      loadKg: read.loadKg,
+    };
     if (read.estimated) {
       tell({ ...told, action: 'leave' });
       continue;

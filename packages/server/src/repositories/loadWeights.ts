@@ -26,15 +26,18 @@ export const caseKey = (name: string): string => name.toLowerCase();
 
 /** Every rig of an owner that is not put aside, with axles, load cases and what was weighed in each. */
 export async function weighedRigs(connection: Connection, ownerId: string): Promise<Map<string, WeighedRig>> {
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- columns, as the database gives them
+  // Columns, as the database gives them
   const query = async (sql: string): Promise<any[][]> =>
     (await connection.query<RowDataPacket[][]>({ sql, rowsAsArray: true }, [ownerId]))[0];
-  const mine = 'JOIN rigs r ON r.owner_id = t.owner_id AND r.id = t.rig_id WHERE t.owner_id = ? AND r.deleted_at IS NULL';
+  const mine =
+    'JOIN rigs r ON r.owner_id = t.owner_id AND r.id = t.rig_id WHERE t.owner_id = ? AND r.deleted_at IS NULL';
   const rigs = new Map<string, WeighedRig>();
   for (const [id, name] of await query('SELECT id, name FROM rigs WHERE owner_id = ? AND deleted_at IS NULL')) {
     rigs.set(id, { id, name, wheels: new Map(), cases: new Map() });
   }
-  for (const [rigId, position, wheels] of await query(`SELECT t.rig_id, t.position, t.wheels FROM rig_axles t ${mine}`)) {
+  for (const [rigId, position, wheels] of await query(
+    `SELECT t.rig_id, t.position, t.wheels FROM rig_axles t ${mine}`,
+  )) {
     (rigs.get(rigId)!.wheels as Map<string, number>).set(position, wheels);
   }
   const byId = new Map<string, WeighedCase>();

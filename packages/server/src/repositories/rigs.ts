@@ -17,7 +17,9 @@ export const rigRepository = (pool: Pool) =>
       load_case_id: loadCaseId,
     }),
     filter: ({ search }) =>
-      search ? { sql: ' AND name LIKE ?', values: [`%${search.replace(/[\\%_]/g, '\\$&')}%`] } : { sql: '', values: [] },
+      search
+        ? { sql: ' AND name LIKE ?', values: [`%${search.replace(/[\\%_]/g, '\\$&')}%`] }
+        : { sql: '', values: [] },
     writeChildren,
     read,
   });
@@ -206,7 +208,11 @@ const axleOf = (axle: RowDataPacket, points: RowDataPacket[]): RigAxle => ({
     .map(({ pressure_kpa, load_kg }) => ({ pressureKpa: pressure_kpa, loadKg: load_kg })),
   rows: points
     .filter(({ kind }) => kind === 'row')
-    .map(({ pressure_kpa, speed_kmh, load_kg }) => ({ pressureKpa: pressure_kpa, speedKmh: speed_kmh, loadKg: load_kg })),
+    .map(({ pressure_kpa, speed_kmh, load_kg }) => ({
+      pressureKpa: pressure_kpa,
+      speedKmh: speed_kmh,
+      loadKg: load_kg,
+    })),
   rowsOf: axle.rows_of,
   roadKpa: axle.road_kpa,
   present:

@@ -5,18 +5,19 @@ import { unitsStore } from '../../data/preferences';
 import { Numerals } from '../../pieces/Numerals';
 import { Text } from '../../pieces/Text';
 import { usePalette } from '../../theme/useLight';
+import { AXLE_WORDS } from '../../words/axles';
 import { speedGuide } from '../../words/cautions';
 import { axleOnGauge, pressure, pressureRange } from '../../words/format';
 import { floorText, heldText } from '../../words/limits';
-import { AXLE_WORDS } from '../../words/outing';
 
 interface AxleNumbersProps {
   readonly plan: GroundPlan;
-  readonly beadLocks: boolean;
+  /** Positions of axles whose beads are clamped. */
+  readonly beadLocked: ReadonlySet<string>;
 }
 
 /** The number first: for each axle what to set, its window, how low at the most, and why. */
-export function AxleNumbers({ plan, beadLocks }: AxleNumbersProps) {
+export function AxleNumbers({ plan, beadLocked }: AxleNumbersProps) {
   const palette = usePalette();
   const units = unitsStore.use();
   const guide = speedGuide(plan);
@@ -34,7 +35,7 @@ export function AxleNumbers({ plan, beadLocks }: AxleNumbersProps) {
               ) : (
                 <>
                   <Text as="small">{`window ${pressureRange(lowKpa, highKpa, units)}`}</Text>
-                  <Text as="small">{`floor ${pressure(floorKpa, units)}: ${floorText(axle, beadLocks)}`}</Text>
+                  <Text as="small">{`floor ${pressure(floorKpa, units)}: ${floorText(axle, beadLocked.has(axle.position))}`}</Text>
                 </>
               ),
           };

@@ -3,13 +3,13 @@ import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import { Fragment } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { measuredOn } from '../../data/calibration';
+import { measuredOn } from '../../data/planAxles';
 import { unitsStore } from '../../data/preferences';
 import { Panel } from '../../pieces/Panel';
 import { Text } from '../../pieces/Text';
 import { usePalette } from '../../theme/useLight';
+import { AXLE_WORDS } from '../../words/axles';
 import { axleOnGauge, day, length, mass, percent, pressure } from '../../words/format';
-import { AXLE_WORDS } from '../../words/outing';
 import { contactText } from '../../words/tape';
 
 interface FiguresProps {

@@ -1,13 +1,13 @@
-import { GROUND_CODES, planGround, type GroundCode, type GroundPlan } from '@dunlinmoss/core';
-import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import { familyOf, GROUND_CODES, planGround, type GroundCode, type GroundPlan } from '@dunlinmoss/core';
+import { loadCaseOf, type OutingRow, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { planAxles } from '../../data/calibration';
+import { planAxles, type NoPlan } from '../../data/planAxles';
 import { useOpenOuting } from '../../data/outings';
 import { unitsStore } from '../../data/preferences';
-import { useRows } from '../../data/rows';
+import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Cautions } from '../../pieces/Cautions';
 import { Choice } from '../../pieces/Choice';
@@ -18,13 +18,16 @@ import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
 import { Unfold } from '../../pieces/Unfold';
 import { Working } from '../../pieces/Working';
+import { inPairs } from '../../pictures/inPairs';
 import { Print } from '../../pictures/Print';
 import { Staff } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
+import { AXLE_WORDS } from '../../words/axles';
+import { FAMILY_WORDS } from '../../words/families';
 import { axleOnGauge } from '../../words/format';
 import { noPlanText } from '../../words/limits';
-import { AXLE_WORDS } from '../../words/outing';
+import { waitingText } from '../../words/noPlan';
 import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
 import { SetPressures } from './SetPressures';
@@ -37,14 +40,15 @@ export function GroundPlace() {
   const router = useRouter();
   const { rows: rigs, loading } = useRows('rigs');
   const { outing } = useOpenOuting();
-  if (loading) {
+  const wanted = useRow('rigs', params.rig ?? outing?.rigId);
+  if (loading || wanted.loading) {
     return (
       <Page title="Ground">
         <Loading />
       </Page>
     );
   }
-  const rig = rigs.find(({ id }) => id === (params.rig ?? outing?.rigId)) ?? rigs[0];
+  const rig = wanted.row ?? rigs.find(({ family }) => familyOf(family).grounds) ?? rigs[0];
   if (!rig) {
     return (
       <Page title="Ground">
@@ -73,8 +77,15 @@ function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
   const { rows: tests } = useRows('tests', { rigId: rig.id }, ({ rigId }) => rigId === rig.id);
   const [stuckAccepted, setStuckAccepted] = useState(false);
   const [setting, setSetting] = useState(false);
-  const plan = planGround({ ground, beadLocks: rig.beadLocks, stuckAccepted, axles: planAxles(rig, tests) });
+  const axles = planAxles(rig, tests, outing?.loadCaseId);
+  if (!axles.ok) {
+    return (
+      <Waiting rig={rig} rigs={rigs} reason={axles.problem} onRig={(id) => router.setParams({ rig: id, ground })} />
+    );
+  }
+  const plan = planGround({ ground, stuckAccepted, axles: axles.value });
 
+  const loadCase = loadCaseOf(rig, outing?.loadCaseId);
   const choose = (change: { rig?: string; ground?: string }): void =>
     router.setParams({ rig: rig.id, ground, ...change });
   const canSet = plan.ok && ground !== 'pavement' && !plan.value.needsStuckStep;
@@ -97,24 +108,59 @@ function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
         )
       }
     >
-      <Unfold label="Rig" value={rig.name}>
-        {(close) => (
-          <Choice
-            label="Rig"
-            layout="list"
-            value={rig.id}
-            options={rigs.map(({ id, name }) => ({ code: id, name }))}
-            onChange={(id) => {
-              choose({ rig: id });
-              close();
-            }}
-          />
-        )}
-      </Unfold>
+      <RigPicker rig={rig} rigs={rigs} onRig={(id) => choose({ rig: id })} />
+      {loadCase && <Text tone="muted">{`Load: ${loadCase.name}.`}</Text>}
       <GroundPicker value={ground} onChange={(code) => choose({ ground: code })} />
       {setting && plan.ok && (
         <SetPressures plan={plan.value} rig={rig} outing={outing} onClose={() => setSetting(false)} />
       )}
+    </Page>
+  );
+}
+
+interface RigPickerProps {
+  readonly rig: RigRow;
+  readonly rigs: readonly RigRow[];
+  readonly onRig: (id: string) => void;
+}
+
+function RigPicker({ rig, rigs, onRig }: RigPickerProps) {
+  return (
+    <Unfold label="Rig" value={rig.name}>
+      {(close) => (
+        <Choice
+          label="Rig"
+          layout="list"
+          value={rig.id}
+          options={rigs.map(({ id, name, family }) => ({ code: id, name, note: FAMILY_WORDS[family].name }))}
+          onChange={(id) => {
+            onRig(id);
+            close();
+          }}
+        />
+      )}
+    </Unfold>
+  );
+}
+
+/** Nothing can be worked out yet: what is missing, and where to tell it. */
+function Waiting({ rig, rigs, reason, onRig }: RigPickerProps & { readonly reason: NoPlan }) {
+  const router = useRouter();
+  const units = unitsStore.use();
+  return (
+    <Page
+      title="Ground"
+      result={
+        <Panel title="No pressure yet">
+          <Text role="alert">{waitingText(reason, rig.family, units)}</Text>
+          <Action
+            label={reason.code === 'family' ? `See ${rig.name}` : `Put it right on ${rig.name}`}
+            onPress={() => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })}
+          />
+        </Panel>
+      }
+    >
+      <RigPicker rig={rig} rigs={rigs} onRig={onRig} />
     </Page>
   );
 }
@@ -132,7 +178,12 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
   const wide = useWide();
   return (
     <>
-      <AxleNumbers plan={plan} beadLocks={rig.beadLocks} />
+      <AxleNumbers
+        plan={plan}
+        beadLocked={
+          new Set(rig.axles.filter(({ beadHold }) => beadHold === 'beadLock').map(({ position }) => position))
+        }
+      />
       <Cautions plan={plan} severity="danger" />
       {plan.needsStuckStep && (
         <Panel title="Below the floor?">
@@ -145,25 +196,28 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
       )}
       <View style={wide ? styles.pictures : styles.stack}>
         <Panel title="The staff" style={wide && styles.picture}>
-          <Staff
-            axles={plan.axles.map((axle) => ({
-              name: AXLE_WORDS[axle.position],
-              ...axleOnGauge(axle, units),
-            }))}
-            units={units}
-            palette={palette}
-          />
+          {inPairs(plan.axles).map((pair) => (
+            <Staff
+              key={pair[0]!.position}
+              axles={pair.map((axle) => ({ name: AXLE_WORDS[axle.position], ...axleOnGauge(axle, units) }))}
+              units={units}
+              palette={palette}
+            />
+          ))}
         </Panel>
         <Panel title="The print" style={wide && styles.picture}>
-          <Print
-            axles={plan.axles.map((axle) => ({
-              name: AXLE_WORDS[axle.position],
-              road: axle.atRoad,
-              start: { ...axle.atStart, pressureKpa: axleOnGauge(axle, units).startKpa },
-            }))}
-            units={units}
-            palette={palette}
-          />
+          {inPairs(plan.axles).map((pair) => (
+            <Print
+              key={pair[0]!.position}
+              axles={pair.map((axle) => ({
+                name: AXLE_WORDS[axle.position],
+                road: axle.atRoad,
+                start: { ...axle.atStart, pressureKpa: axleOnGauge(axle, units).startKpa },
+              }))}
+              units={units}
+              palette={palette}
+            />
+          ))}
         </Panel>
       </View>
       <Figures plan={plan} rig={rig} tests={tests} />

@@ -14,11 +14,12 @@ import { notify } from '../../pieces/Notice';
 import { QuantityField } from '../../pieces/QuantityField';
 import { canonicalOf, quantityText, type QuantityText } from '../../pieces/quantityText';
 import { Text } from '../../pieces/Text';
+import { AXLE_WORDS } from '../../words/axles';
 import { axleOnGauge } from '../../words/format';
 import { fieldText } from '../../words/problems';
 import { groundName } from '../../words/grounds';
 import { setPressureText } from '../../words/limits';
-import { AXLE_WORDS, pressuresText } from '../../words/outing';
+import { pressuresText } from '../../words/outing';
 
 interface SetPressuresProps {
   readonly plan: GroundPlan;

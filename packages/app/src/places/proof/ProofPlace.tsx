@@ -1,3 +1,4 @@
+import { familyOf } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 
 import { useOpenOuting } from '../../data/outings';
@@ -12,10 +13,12 @@ import { TestList } from './TestList';
 /** Tests of footprint and what they said. */
 export function ProofPlace() {
   const router = useRouter();
-  const { rows: rigs } = useRows('rigs');
+  const { rows: all } = useRows('rigs');
+  // The model that a tape is held against is that of their tires.
+  const rigs = all.filter(({ family }) => familyOf(family).grounds);
   const { outing } = useOpenOuting();
   const { rows, loading, hasMore, more } = useRows('tests');
-  const names = new Map(rigs.map(({ id, name }) => [id, name]));
+  const names = new Map(all.map(({ id, name }) => [id, name]));
   const first = rigs.find(({ id }) => id === outing?.rigId) ?? rigs[0];
   const begin = (rig?: string): void =>
     router.navigate({ pathname: '/proof/tape/[id]', params: { id: 'new', ...(rig !== undefined && { rig }) } });

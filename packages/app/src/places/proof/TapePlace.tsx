@@ -1,10 +1,12 @@
 import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import { gaugeOffset } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Controller, useFieldArray, useForm, useWatch, type Path } from 'react-hook-form';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
+import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
@@ -23,7 +25,8 @@ import { UnitChoice } from '../../pieces/UnitChoice';
 import { Unfold } from '../../pieces/Unfold';
 import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
-import { mass } from '../../words/format';
+import { mass, pressureFine } from '../../words/format';
+import { offsetText } from '../../words/gauges';
 import { savedText } from '../../words/saved';
 import { WHEEL_WORDS } from '../../words/tape';
 import {
@@ -35,6 +38,7 @@ import {
   toTest,
   wheelOf,
   type TapeFormValues,
+  type TestedWheel,
 } from './tapeForm';
 import { TapeVerdict } from './TapeVerdict';
 
@@ -78,18 +82,34 @@ export function TapePlace() {
       </Page>
     );
   }
-  return (
-    <TapeForm key={`${id} ${test.row?.revision ?? 0} ${rig.row.id}`} row={test.row} rig={rig.row} outing={outing} />
-  );
+  const start = wheelOf(rig.row, 'frontLeft', outing?.loadCaseId);
+  if (!test.row && !start) {
+    const { id: tested, name } = rig.row;
+    return (
+      <Page title="Tape test">
+        <Empty
+          text={`A test is held against the load on its wheel, and that of ${name} is not known yet.`}
+          action={{
+            label: 'Tell its load',
+            onPress: () => router.navigate({ pathname: '/rigs/[id]', params: { id: tested } }),
+          }}
+        />
+      </Page>
+    );
+  }
+  const key = `${id} ${test.row?.revision ?? 0} ${rig.row.id}`;
+  return <TapeForm key={key} row={test.row} rig={rig.row} outing={outing} start={test.row?.details ?? start!} />;
 }
 
 interface TapeFormProps {
   readonly row: ProofTestRow | undefined;
   readonly rig: RigRow;
   readonly outing: OutingRow | undefined;
+  /** The wheel that the test begins with. */
+  readonly start: TestedWheel;
 }
 
-function TapeForm({ row, rig, outing }: TapeFormProps) {
+function TapeForm({ row, rig, outing, start }: TapeFormProps) {
   const router = useRouter();
   const palette = usePalette();
   const units = unitsStore.use();
@@ -109,8 +129,12 @@ function TapeForm({ row, rig, outing }: TapeFormProps) {
   const wheel =
     row && row.details.wheel === values.wheel
       ? { tireMarking: row.details.tireMarking, loadRange: row.details.loadRange, wheelLoadKg: row.details.wheelLoadKg }
-      : wheelOf(rig, values.wheel);
-  const result = judgeTyped(values, wheel);
+      : (wheelOf(rig, values.wheel, outing?.loadCaseId) ?? start);
+  const gauges = useGauges();
+  const kept = row?.details.gauge;
+  // A saved test keeps the offset of its day for as long as it keeps its gauge.
+  const offsetKpa = kept?.gaugeId === values.gaugeId ? kept.offsetKpa : (gaugeOffsets(gauges).get(values.gaugeId) ?? 0);
+  const result = judgeTyped(values, wheel, offsetKpa);
 
   const drop = (index: number): void => {
     const reading = getValues(`readings.${index}`);
@@ -123,7 +147,7 @@ function TapeForm({ row, rig, outing }: TapeFormProps) {
     const identity = row
       ? { id: row.id, rigId: row.rigId, outingId: row.outingId, performedAt: row.performedAt }
       : { ...fresh, rigId: rig.id, outingId: outing?.id ?? null };
-    const checked = toTest(getValues(), identity, wheel, units);
+    const checked = toTest(getValues(), identity, wheel, offsetKpa, units);
     if (!checked.ok) {
       for (const [field, message] of Object.entries(checked.problems)) {
         setError(field as Path<TapeFormValues>, { message });
@@ -225,6 +249,43 @@ function TapeForm({ row, rig, outing }: TapeFormProps) {
         />
       </View>
       <Panel title="Readings">
+        {gauges.length > 0 && (
+          <Controller
+            control={control}
+            name="gaugeId"
+            render={({ field }) => (
+              <Unfold
+                label="Read with"
+                value={gauges.find(({ id }) => id === field.value)?.name ?? 'A gauge taken as true'}
+              >
+                {(close) => (
+                  <Choice
+                    label="Gauge"
+                    layout="list"
+                    value={field.value}
+                    options={[
+                      { code: '', name: 'A gauge taken as true' },
+                      ...gauges.map((gauge) => ({
+                        code: gauge.id,
+                        name: gauge.name,
+                        note: offsetText(gaugeOffset(gauge.comparisons), units),
+                      })),
+                    ]}
+                    onChange={(gaugeId) => {
+                      field.onChange(gaugeId);
+                      close();
+                    }}
+                  />
+                )}
+              </Unfold>
+            )}
+          />
+        )}
+        {offsetKpa !== 0 && (
+          <Text as="small" tone="muted">
+            {`Type what it shows. The ${pressureFine(Math.abs(offsetKpa), units)} that it reads too ${offsetKpa > 0 ? 'much' : 'little'} is allowed for; both are kept.`}
+          </Text>
+        )}
         {fields.map(({ id }, index) => (
           <View key={id} style={[styles.reading, index > 0 && [styles.next, { borderColor: palette.line }]]}>
             <View style={styles.fields}>

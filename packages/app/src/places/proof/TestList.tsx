@@ -1,7 +1,7 @@
 import type { ProofTestRow } from '@dunlinmoss/contract';
 import { judgeTape } from '@dunlinmoss/core';
 
-import { tapeOf } from '../../data/calibration';
+import { tapeOf } from '../../data/planAxles';
 import { unitsStore } from '../../data/preferences';
 import { CardList, LinkCard } from '../../pieces/LinkCard';
 import { Text } from '../../pieces/Text';

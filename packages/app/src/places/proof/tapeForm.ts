@@ -1,7 +1,9 @@
 import {
   buildOf,
   fieldProblems,
+  loadCaseOf,
   proofTest,
+  rigLoads,
   type FieldProblem,
   type ProofTest,
   type ProofTestRow,
@@ -9,7 +11,7 @@ import {
   type TapeDetails,
   type Wheel,
 } from '@dunlinmoss/contract';
-import { judgeTape, type TapeMethod, type TapeResult, type TapeSurface } from '@dunlinmoss/core';
+import { correctedKpa, judgeTape, sideOf, type TapeMethod, type TapeResult, type TapeSurface } from '@dunlinmoss/core';
 
 import type { Units } from '../../data/preferences';
 import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../pieces/quantityText';
@@ -26,19 +28,26 @@ export interface TapeFormValues {
   readonly wheel: Wheel;
   readonly surface: TapeSurface;
   readonly method: TapeMethod;
+  /** The gauge of the readings; empty for one that is taken as true. */
+  readonly gaugeId: string;
   readings: ReadingValues[];
 }
 
 export const EMPTY_READING: ReadingValues = { pressure: EMPTY_QUANTITY, length: EMPTY_QUANTITY };
 
-/** The tire and load a wheel has on a rig: what a new test writes down. */
-export function wheelOf(rig: RigRow, wheel: Wheel): Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'> {
-  const axle = rig.axles[wheel.startsWith('front') ? 0 : 1]!;
-  return {
-    tireMarking: axle.tireMarking,
-    loadRange: axle.loadRange,
-    wheelLoadKg: wheel.endsWith('Left') ? axle.leftLoadKg : axle.rightLoadKg,
-  };
+/** What a test writes down of the wheel it was made on. */
+export type TestedWheel = Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'>;
+
+/** The tire and load a wheel has on a rig in one of its load cases; undefined where its load is not known. */
+export function wheelOf(rig: RigRow, wheel: Wheel, loadCaseId?: string | null): TestedWheel | undefined {
+  const index = wheel.startsWith('front') ? 0 : 1;
+  const loadCase = loadCaseOf(rig, loadCaseId);
+  const loads = loadCase && rigLoads(rig, loadCase);
+  if (!loads?.ok) return undefined;
+  const side = wheel.endsWith('Left') ? 'left' : 'right';
+  const onSide = loads.value.axles[index]!.wheels.filter((each) => sideOf(each.wheel) === side);
+  const { tireMarking, loadRange } = rig.axles[index]!;
+  return { tireMarking, loadRange, wheelLoadKg: Math.max(...onSide.map(({ loadKg }) => loadKg)) };
 }
 
 /** A new test: two readings to fill in, at road pressure and at the pressure driven. */
@@ -52,7 +61,8 @@ export function newTape(rig: RigRow, setKpa: number | undefined, units: Units): 
     wheel: 'frontLeft',
     surface: 'firm',
     method: 'poles',
-    readings: [at(rig.axles[0]!.placardKpa), at(setKpa)],
+    gaugeId: '',
+    readings: [at(rig.axles[0]!.roadKpa ?? undefined), at(setKpa)],
   };
 }
 
@@ -61,6 +71,7 @@ export const tapeValues = ({ details, revision }: ProofTestRow, units: Units): T
   wheel: details.wheel,
   surface: details.surface,
   method: details.method,
+  gaugeId: details.gauge?.gaugeId ?? '',
   readings: details.readings.map(({ pressureKpa, lengthMm }) => ({
     pressure: quantityText('pressure', units.pressure, pressureKpa),
     length: quantityText('length', units.length, lengthMm),
@@ -71,16 +82,13 @@ export const tapeValues = ({ details, revision }: ProofTestRow, units: Units): T
 export const isPending = ({ length }: ReadingValues): boolean => length.text.trim() === '';
 
 /** The readings that can be judged already, while others are still being typed. */
-export function judgeTyped(
-  values: TapeFormValues,
-  wheel: Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'>,
-): TapeResult {
+export function judgeTyped(values: TapeFormValues, wheel: TestedWheel, offsetKpa: number): TapeResult {
   const readings = values.readings.flatMap((reading) => {
     const pressureKpa = canonicalOf('pressure', reading.pressure);
     const lengthMm = canonicalOf('length', reading.length);
     return pressureKpa === undefined || lengthMm === undefined || pressureKpa < 0 || lengthMm <= 0
       ? []
-      : [{ pressureKpa, lengthMm }];
+      : [{ pressureKpa: correctedKpa(pressureKpa, offsetKpa), lengthMm }];
   });
   return judgeTape({
     build: buildOf(wheel),
@@ -99,7 +107,8 @@ export type TapeFormResult =
 export function toTest(
   values: TapeFormValues,
   identity: Omit<ProofTest, 'revision' | 'kind' | 'details'>,
-  wheel: Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'>,
+  wheel: TestedWheel,
+  offsetKpa: number,
   units: Units,
 ): TapeFormResult {
   const kept = values.readings
@@ -114,6 +123,7 @@ export function toTest(
       wheel: values.wheel,
       surface: values.surface,
       method: values.method,
+      gauge: values.gaugeId === '' ? null : { gaugeId: values.gaugeId, offsetKpa },
       readings: kept.map(({ reading }) => ({
         pressureKpa: canonicalOf('pressure', reading.pressure),
         lengthMm: canonicalOf('length', reading.length),

@@ -1,48 +1,54 @@
 import type { RigRow } from '@dunlinmoss/contract';
-import { LOAD_RANGE_CODES, LOAD_RANGES, type AxlePosition } from '@dunlinmoss/core';
+import { familyOf, isTrailer, type Asked, type Family, type FamilyCode, type LikelyValues } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
-import { Controller, useForm, useWatch, type Control, type Path } from 'react-hook-form';
+import { useState } from 'react';
+import { Controller, useFieldArray, useForm, useWatch, type Control, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { Switch } from 'react-native-paper';
 
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
+import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
-import { bringBack, putAside } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
+import { FormQuantity } from '../../pieces/FormQuantity';
 import { notify } from '../../pieces/Notice';
+import { NumberField } from '../../pieces/NumberField';
 import { Panel } from '../../pieces/Panel';
-import { QuantityField } from '../../pieces/QuantityField';
-import type { QuantityText } from '../../pieces/quantityText';
-import { Text } from '../../pieces/Text';
 import { TextField } from '../../pieces/TextField';
+import { Toggle } from '../../pieces/Toggle';
+import { Unfold } from '../../pieces/Unfold';
 import { UnitChoice } from '../../pieces/UnitChoice';
-import { Trash } from '../../theme/icons';
-import { MARKING_EXAMPLES, readBack } from '../../words/marking';
-import { AXLE_WORDS } from '../../words/outing';
+import { Plus, Trash } from '../../theme/icons';
+import { axleName } from '../../words/axles';
+import { ROAD_WORDS } from '../../words/families';
 import { savedText } from '../../words/saved';
-import { EMPTY_RIG, markedLoadRange, problemsByField, rigValues, toRig, type RigFormValues } from './rigForm';
+import { addedAxle, emptyRig, problemsByField, rigValues, toRig, type AxleValues, type RigFormValues } from './rigForm';
+import { TireFields } from './TireFields';
 
 interface RigFormProps {
+  readonly family: FamilyCode;
   /** Undefined makes a new rig. */
   readonly row: RigRow | undefined;
 }
 
-/** Everything that has to be known of a four-wheel rig. */
-export function RigForm({ row }: RigFormProps) {
+/** What a rig of a family is made of: its axles and what they wear. Its loads have a form of their own. */
+export function RigForm({ family: code, row }: RigFormProps) {
   const router = useRouter();
   const units = unitsStore.use();
+  const family = familyOf(code);
+  const gauges = useGauges();
   // One id for as long as the form is open: saving twice is one rig.
   const [ownId] = useState(newId);
-  const draft = `rig:${row?.id ?? 'new'}`;
-  const saved = row ? rigValues(row, units) : EMPTY_RIG;
+  const draft = `rig:${row?.id ?? `new:${code}`}`;
+  const saved = row ? rigValues(row, units) : emptyRig(code, units);
   const form = useForm<RigFormValues>({ defaultValues: readDraft<RigFormValues>(draft) ?? saved });
   useDraft(draft, form);
   const { control, setError, clearErrors, getValues, reset } = form;
+  const { fields, append, remove } = useFieldArray({ control, name: 'axles' });
   const sameTires = useWatch({ control, name: 'sameTires' });
+  const asks = (what: Asked): boolean => family.asks.includes(what);
 
   const showProblems = (problems: Readonly<Record<string, string>>): void => {
     for (const [field, message] of Object.entries(problems)) setError(field as Path<RigFormValues>, { message });
@@ -51,7 +57,9 @@ export function RigForm({ row }: RigFormProps) {
   const submit = async (): Promise<void> => {
     clearErrors();
     const values = getValues();
-    const result = toRig(values, row?.id ?? ownId, units);
+    const rest = row ?? { id: ownId, family: code, loadCases: [], loadCaseId: null };
+    const { id, loadCases, loadCaseId } = rest;
+    const result = toRig(values, { id, family: code, loadCases, loadCaseId }, gaugeOffsets(gauges), units);
     if (!result.ok) {
       showProblems(result.problems);
       notify('Not saved yet: some fields need another look.');
@@ -65,19 +73,14 @@ export function RigForm({ row }: RigFormProps) {
     }
     dropDraft(draft);
     notify(savedText(outcome, result.rig.name));
-    router.navigate('/rigs');
+    router.navigate({ pathname: '/rigs/[id]', params: { id: result.rig.id } });
   };
 
-  const remove = async (rig: RigRow): Promise<void> => {
-    try {
-      await putAside('rigs', rig);
-      dropDraft(draft);
-      notify(`${rig.name} is put aside.`, () => void bringBack('rigs', rig.id));
-      router.navigate('/rigs');
-    } catch {
-      notify("The store can't be reached: nothing was put aside.");
-    }
-  };
+  const vehicleAxles = fields.filter(({ position }) => !isTrailer(position)).length;
+  const hasTrailer = fields.some(({ position }) => isTrailer(position));
+  const last = fields.at(-1);
+  const canTandem =
+    asks('tandem') && last && (vehicleAxles === 2 ? !hasTrailer : vehicleAxles === 0 && fields.length < 3);
 
   return (
     <View style={styles.form}>
@@ -94,37 +97,86 @@ export function RigForm({ row }: RigFormProps) {
           />
         )}
       />
-      <AxleFields
-        control={control}
-        position="front"
-        title={sameTires ? 'Tires, and the front axle' : 'Front axle'}
-        withTire
-        onLoadRange={(code) => form.setValue('front.loadRange', code, { shouldDirty: true })}
-      />
-      <Controller
-        control={control}
-        name="sameTires"
-        render={({ field }) => <Toggle label="Rear tires are the same" value={field.value} onChange={field.onChange} />}
-      />
-      <AxleFields
-        control={control}
-        position="rear"
-        title="Rear axle"
-        withTire={!sameTires}
-        onLoadRange={(code) => form.setValue('rear.loadRange', code, { shouldDirty: true })}
-      />
-      <Controller
-        control={control}
-        name="beadLocks"
-        render={({ field }) => (
-          <Toggle
-            label="Bead locks"
-            note="Rings that clamp the bead. They lower the floor to 6 psi, 0.4 bar."
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
-      />
+      {fields.map(({ id, position }, index) => {
+        const first = fields.findIndex((each) => isTrailer(each.position) === isTrailer(position)) === index;
+        const shared =
+          sameTires && fields.filter((each) => isTrailer(each.position) === isTrailer(position)).length > 1;
+        const name = axleName(position, family.kind);
+        return (
+          <View key={id} style={styles.axle}>
+            <Panel title={first && shared ? `Tires, and ${name.toLowerCase()}` : name}>
+              {(first || !sameTires) && (
+                <TireFields control={control} index={index} family={family} spoken={`${name}: `} />
+              )}
+              <AxleFields control={control} index={index} family={family} name={name} />
+              {index >= family.axles.length && (
+                <Action icon={Trash} label={`Without ${name.toLowerCase()}`} onPress={() => remove(index)} />
+              )}
+            </Panel>
+            {first && !isTrailer(position) && vehicleAxles > 1 && (
+              <Controller
+                control={control}
+                name="sameTires"
+                render={({ field }) => (
+                  <Toggle label="Rear tires are the same" value={field.value} onChange={field.onChange} />
+                )}
+              />
+            )}
+          </View>
+        );
+      })}
+      {canTandem && (
+        <Action
+          icon={Plus}
+          label="A second axle beside it"
+          onPress={() => append(addedAxle(getValues('axles'), 'tandem', units))}
+        />
+      )}
+      {asks('trailer') && (
+        <>
+          {!hasTrailer && (
+            <Action
+              icon={Plus}
+              label="With a trailer"
+              onPress={() => append(addedAxle(getValues('axles'), 'trailer', units))}
+            />
+          )}
+          {hasTrailer && (
+            <FormQuantity
+              control={control}
+              name="hitch"
+              label="Coupling behind the front axle"
+              quantity="length"
+              hint="From the front hub to the ball or pin."
+            />
+          )}
+        </>
+      )}
+      {asks('topSpeed') && (
+        <Controller
+          control={control}
+          name="topSpeed"
+          render={({ field, fieldState }) => (
+            <NumberField
+              label="Fastest on the road"
+              unit="km/h"
+              value={field.value}
+              onChange={field.onChange}
+              onBlur={field.onBlur}
+              problem={fieldState.error?.message}
+              hint={`Empty means ${family.roadSpeedKmh} km/h. What farm tires carry depends on it.`}
+            />
+          )}
+        />
+      )}
+      <View style={styles.units}>
+        <View style={styles.half}>
+          <UnitChoice label="Weights in" quantity="mass" />
+        </View>
+        <View style={styles.half}>
+          <UnitChoice label="Lengths in" quantity="length" />
+        </View>
+      </View>
       <Action kind="main" label={row ? 'Save the changes' : 'Save this rig'} onPress={() => void submit()} />
       {form.formState.isDirty && row && (
         <Action
@@ -135,148 +187,129 @@ export function RigForm({ row }: RigFormProps) {
           }}
         />
       )}
-      {row && <Action kind="hurt" icon={Trash} label="Put this rig aside" onPress={() => void remove(row)} />}
     </View>
   );
 }
 
 interface AxleFieldsProps {
   readonly control: Control<RigFormValues>;
-  readonly position: AxlePosition;
-  readonly title: string;
-  readonly withTire: boolean;
-  readonly onLoadRange: (code: RigFormValues['front']['loadRange']) => void;
+  readonly index: number;
+  readonly family: Family;
+  readonly name: string;
 }
 
-function AxleFields({ control, position, title, withTire, onLoadRange }: AxleFieldsProps) {
-  const units = unitsStore.use();
-  const axle = useWatch({ control, name: position });
-  const marked = markedLoadRange(axle.marking);
-  useEffect(() => {
-    if (withTire && marked && marked !== axle.loadRange) onLoadRange(marked);
-    // Only a marking that says so changes the choice.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [marked, withTire]);
-
-  const quantity = (field: 'placard' | 'axleLoad' | 'leftLoad' | 'rightLoad', label: string, hint?: string) => (
-    <Controller
-      control={control}
-      name={`${position}.${field}`}
-      render={({ field: { value, onChange, onBlur }, fieldState }) => (
-        <QuantityField
-          label={label}
-          spokenLabel={`${AXLE_WORDS[position]}: ${label.toLowerCase()}`}
-          quantity={field === 'placard' ? 'pressure' : 'mass'}
-          value={value as QuantityText}
-          onChange={onChange}
-          onBlur={onBlur}
-          problem={fieldState.error?.message}
-          hint={hint}
-        />
-      )}
-    />
-  );
-
+/** What belongs to an axle and not to its tires: pressures, place, rating. */
+function AxleFields({ control, index, family, name }: AxleFieldsProps) {
+  const position = useWatch({ control, name: `axles.${index}.position` });
+  const wheels = useWatch({ control, name: `axles.${index}.wheels` });
+  const gauges = useGauges();
+  const towed = isTrailer(position);
+  const asks = (what: Asked): boolean => family.asks.includes(what);
+  const own = (field: keyof AxleValues & string) => `axles.${index}.${field}` as Path<RigFormValues>;
+  const likely = (key: keyof LikelyValues) => (towed && family.code !== 'farmTrailer' ? null : family.likely[key]);
+  const origin = index === 0 && !towed;
   return (
-    <Panel title={title}>
-      {withTire && (
-        <>
+    <>
+      <FormQuantity
+        control={control}
+        name={own('road')}
+        label={ROAD_WORDS[family.kind].label}
+        spoken={`${name}: ${ROAD_WORDS[family.kind].label.toLowerCase()}`}
+        quantity="pressure"
+        likely={likely('roadKpa')}
+        hint={ROAD_WORDS[family.kind].hint}
+      />
+      <Unfold label={`In it now, where it stands${asks('axleRating') ? ', its rating' : ''}`}>
+        <FormQuantity
+          control={control}
+          name={own('present')}
+          label="Read on the gauge now"
+          spoken={`${name}: read on the gauge now`}
+          quantity="pressure"
+          hint="Kept as read; the gauge's own offset is taken off."
+        />
+        {gauges.length > 0 && (
           <Controller
             control={control}
-            name={`${position}.marking`}
-            render={({ field, fieldState }) => {
-              const typed = field.value.trim() !== '';
-              const back = readBack(field.value, units);
-              const problem =
-                fieldState.error?.message ?? (typed && !back.ok && fieldState.isTouched ? back.text : undefined);
-              return (
-                <TextField
-                  label="Tire size, as on the sidewall"
-                  value={field.value}
-                  onChange={field.onChange}
-                  onBlur={field.onBlur}
-                  capitals
-                  problem={back.ok ? undefined : problem}
-                  hint={back.ok ? `Reads: ${back.text}.` : `Like ${MARKING_EXAMPLES}.`}
-                />
-              );
-            }}
-          />
-          <Controller
-            control={control}
-            name={`${position}.loadRange`}
+            name={`axles.${index}.gaugeId`}
             render={({ field }) => (
               <Choice
-                label={marked ? 'Load range, from the marking' : 'Load range letter on the sidewall'}
-                value={marked ?? field.value}
-                options={LOAD_RANGE_CODES.map((code) => ({
-                  code,
-                  name: code === 'standard' ? 'None' : code,
-                  note: code === 'standard' ? 'standard' : `${LOAD_RANGES[code].plyRating} ply`,
-                }))}
+                label="Which gauge"
+                value={field.value}
+                options={[
+                  { code: '', name: 'Taken as true' },
+                  ...gauges.map((gauge) => ({ code: gauge.id, name: gauge.name })),
+                ]}
                 onChange={field.onChange}
               />
             )}
           />
-        </>
-      )}
-      {quantity('placard', 'Placard pressure, cold', 'From the door post or the fuel flap, for this load.')}
-      {position === 'front' && <UnitChoice label="Weights in" quantity="mass" />}
-      <Controller
-        control={control}
-        name={`${position}.loadsFrom`}
-        render={({ field }) => (
-          <Choice
-            label="Load, as it stands today"
-            value={field.value}
-            options={[
-              { code: 'axle', name: 'Whole axle', note: 'halved: estimate' },
-              { code: 'wheel', name: 'Each wheel', note: 'weighed' },
-            ]}
-            onChange={field.onChange}
+        )}
+        {!origin && (
+          <FormQuantity
+            control={control}
+            name={own('behind')}
+            label={towed ? 'Behind the coupling' : 'Behind the front axle'}
+            spoken={`${name}: ${towed ? 'behind the coupling' : 'behind the front axle'}`}
+            quantity="length"
+            likely={likely('wheelbaseMm')}
+            hint="From hub to hub. A common one until you measure it."
           />
         )}
-      />
-      {axle.loadsFrom === 'axle' ? (
-        quantity('axleLoad', 'Axle load')
-      ) : (
-        <View style={styles.pair}>
-          <View style={styles.half}>{quantity('leftLoad', 'Left')}</View>
-          <View style={styles.half}>{quantity('rightLoad', 'Right')}</View>
-        </View>
-      )}
-    </Panel>
-  );
-}
-
-interface ToggleProps {
-  readonly label: string;
-  readonly note?: string;
-  readonly value: boolean;
-  readonly onChange: (value: boolean) => void;
-}
-
-function Toggle({ label, note, value, onChange }: ToggleProps) {
-  return (
-    <View style={styles.toggle}>
-      <View style={styles.toggleWords}>
-        <Text as="strong">{label}</Text>
-        {note !== undefined && (
-          <Text as="small" tone="muted">
-            {note}
-          </Text>
+        {wheels > 1 && (
+          <FormQuantity
+            control={control}
+            name={own('track')}
+            label="Track"
+            spoken={`${name}: track`}
+            quantity="length"
+            likely={likely('trackMm')}
+            hint={
+              wheels === 4
+                ? 'From the middle of the left pair to that of the right.'
+                : 'From the middle of the left wheel to that of the right.'
+            }
+          />
         )}
-      </View>
-      <Switch value={value} onValueChange={onChange} aria-label={label} style={styles.switch} />
-    </View>
+        {asks('pairs') && position !== 'front' && !towed && (
+          <Controller
+            control={control}
+            name={`axles.${index}.wheels`}
+            render={({ field }) => (
+              <Toggle
+                label="Pairs of wheels"
+                note="Two tires on each side"
+                value={field.value === 4}
+                onChange={(on) => field.onChange(on ? 4 : 2)}
+              />
+            )}
+          />
+        )}
+        {asks('driven') && !towed && (
+          <Controller
+            control={control}
+            name={`axles.${index}.driven`}
+            render={({ field }) => <Toggle label="Driven" value={field.value} onChange={field.onChange} />}
+          />
+        )}
+        {asks('axleRating') && (
+          <FormQuantity
+            control={control}
+            name={own('rating')}
+            label="Axle rating"
+            spoken={`${name}: axle rating`}
+            quantity="mass"
+            hint="From the maker's plate, if you like."
+          />
+        )}
+      </Unfold>
+    </>
   );
 }
 
 const styles = StyleSheet.create({
   form: { gap: 14 },
+  axle: { gap: 10 },
+  units: { flexDirection: 'row', gap: 10 },
   half: { flex: 1 },
-  pair: { flexDirection: 'row', gap: 10 },
-  toggle: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 48 },
-  toggleWords: { flex: 1 },
-  switch: { margin: 8 },
 });

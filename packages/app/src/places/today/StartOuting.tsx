@@ -1,4 +1,4 @@
-import { GROUND_CODES, type GroundCode } from '@dunlinmoss/core';
+import { familyOf, GROUND_CODES, type GroundCode } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
@@ -30,7 +30,9 @@ const AHEAD = GROUND_CODES.filter((code) => code !== 'pavement' && code !== 'stu
 /** Nothing is under way: which rig, what ground, where. */
 export function StartOuting() {
   const router = useRouter();
-  const { rows: rigs, loading } = useRows('rigs');
+  const { rows, loading } = useRows('rigs');
+  // Rigs whose pressures can be worked out by ground.
+  const rigs = rows.filter(({ family }) => familyOf(family).grounds);
   const [blank] = useState(newOuting);
   const form = useForm<StartValues>({
     defaultValues: readDraft<StartValues>(DRAFT) ?? { rigId: '', ground: 'softSand', title: '' },
@@ -48,7 +50,11 @@ export function StartOuting() {
     return (
       <Page title="Today">
         <Empty
-          text="Start with your rig: what stands on each wheel, and what the sidewall and the placard say."
+          text={
+            rows.length === 0
+              ? 'Start with your rig: what stands on each wheel, and what the sidewall and the placard say.'
+              : 'Outings go by ground, which is worked out for four-wheel drives, vans and trucks so far. None of your rigs is one.'
+          }
           action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
         />
       </Page>
@@ -59,6 +65,7 @@ export function StartOuting() {
     const result = await save('outings', {
       ...blank,
       rigId: rigId || rigs[0]!.id,
+      loadCaseId: (rigs.find(({ id }) => id === rigId) ?? rigs[0]!).loadCaseId,
       groundCode: ground,
       title,
     });

@@ -1,9 +1,9 @@
 import type { Outing, OutingRow } from '@dunlinmoss/contract';
-import { planGround } from '@dunlinmoss/core';
+import { planGround, type GroundPlan, type PlanProblem, type Result } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
-import { planAxles } from '../../data/calibration';
+import { planAxles, type NoPlan } from '../../data/planAxles';
 import { saveOuting, useOpenOuting } from '../../data/outings';
 import { unitsStore } from '../../data/preferences';
 import { useRow, useRows } from '../../data/rows';
@@ -15,12 +15,15 @@ import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
+import { inPairs } from '../../pictures/inPairs';
 import { Staff } from '../../pictures/Staff';
 import { Check } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
+import { AXLE_WORDS } from '../../words/axles';
 import { axleOnGauge } from '../../words/format';
 import { groundName } from '../../words/grounds';
-import { AXLE_WORDS, pressuresText, STATE_WORDS } from '../../words/outing';
+import { waitingText } from '../../words/noPlan';
+import { pressuresText, STATE_WORDS } from '../../words/outing';
 import { nextStep, pathOf, type NextStep } from './nextStep';
 import { StartOuting } from './StartOuting';
 
@@ -69,14 +72,18 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
     );
   }
 
-  const result = planGround({
-    ground: outing.groundCode,
-    beadLocks: rig.beadLocks,
-    // Below the floor only where the person has been there and set it.
-    stuckAccepted: outing.state === 'lowered',
-    axles: planAxles(rig, tests),
-  });
-  const road = rig.axles.map(({ position, placardKpa }) => ({ position, pressureKpa: placardKpa }));
+  const axles = planAxles(rig, tests, outing.loadCaseId);
+  const result: Result<GroundPlan, PlanProblem | NoPlan> = axles.ok
+    ? planGround({
+        ground: outing.groundCode,
+        // Below the floor only where the person has been there and set it.
+        stuckAccepted: outing.state === 'lowered',
+        axles: axles.value,
+      })
+    : axles;
+  const road = rig.axles.flatMap(({ position, roadKpa }) =>
+    roadKpa === null ? [] : [{ position, pressureKpa: roadKpa }],
+  );
   const planned = result.ok
     ? result.value.axles.map((axle) => ({
         position: axle.position,
@@ -108,7 +115,9 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
           button: 'See why, and set them',
         }
       : {
-          sentence: 'There is no safe pressure for this load on this ground.',
+          sentence: axles.ok
+            ? 'There is no safe pressure for this load on this ground.'
+            : waitingText(axles.problem, rig.family, units),
           numbers: [],
           button: 'See what would help',
         },
@@ -145,18 +154,21 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
           <Path step={step} />
           {result.ok && (
             <Panel title="The staff">
-              <Staff
-                axles={result.value.axles.map((axle) => {
-                  const set = outing.pressures.find(({ position }) => position === axle.position);
-                  return {
-                    name: AXLE_WORDS[axle.position],
-                    ...axleOnGauge(axle, units),
-                    ...(set && { startKpa: set.pressureKpa }),
-                  };
-                })}
-                units={units}
-                palette={palette}
-              />
+              {inPairs(result.value.axles).map((pair) => (
+                <Staff
+                  key={pair[0]!.position}
+                  axles={pair.map((axle) => {
+                    const set = outing.pressures.find(({ position }) => position === axle.position);
+                    return {
+                      name: AXLE_WORDS[axle.position],
+                      ...axleOnGauge(axle, units),
+                      ...(set && { startKpa: set.pressureKpa }),
+                    };
+                  })}
+                  units={units}
+                  palette={palette}
+                />
+              ))}
             </Panel>
           )}
         </>

@@ -42,7 +42,8 @@ export const metric: Notation = {
     );
   },
   write(tire) {
-    const needsP = tire.use === 'passenger' && metricKind(String(tire.sectionWidthMm), writeRim(tire), undefined) !== 'road';
+    const needsP =
+      tire.use === 'passenger' && metricKind(String(tire.sectionWidthMm), writeRim(tire), undefined) !== 'road';
     const prefix = tire.use === 'lightTruck' ? 'LT' : needsP ? 'P' : '';
     const suffix = tire.use === 'commercial' ? 'C' : '';
     return `${prefix}${tire.sectionWidthMm}/${tire.aspectPercent}${writeConstruction(tire)}${writeRim(tire)}${suffix}${writeService(tire)}`;

@@ -21,5 +21,4 @@ const FLOTATION = 0.585;
 export const FAMILY_EXPONENT_SOURCE: Source = assumption;
 
 /** @example a 35x12.50R17LT: 0.585 */
-export const familyExponent = ({ use, notation }: Tire): number =>
-  notation === 'flotation' ? FLOTATION : BY_USE[use];
+export const familyExponent = ({ use, notation }: Tire): number => (notation === 'flotation' ? FLOTATION : BY_USE[use]);

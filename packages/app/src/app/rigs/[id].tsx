@@ -1,1 +1,0 @@
-export { RigPlace as default } from '../../places/rigs/RigPlace';

@@ -1,0 +1,1 @@
+export { CardPlace as default } from '../../../places/rigs/CardPlace';

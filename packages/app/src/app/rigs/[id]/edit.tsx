@@ -1,0 +1,1 @@
+export { RigEditPlace as default } from '../../../places/rigs/RigPlace';

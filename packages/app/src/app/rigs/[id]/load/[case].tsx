@@ -1,0 +1,1 @@
+export { LoadPlace as default } from '../../../../places/rigs/RigPlace';

@@ -1,0 +1,1 @@
+export { AsidePlace as default } from '../../places/rigs/AsidePlace';

@@ -1,0 +1,1 @@
+export { FilesPlace as default } from '../../places/rigs/FilesPlace';

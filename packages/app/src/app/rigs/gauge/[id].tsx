@@ -1,0 +1,1 @@
+export { GaugePlace as default } from '../../../places/rigs/GaugePlace';

@@ -1,0 +1,1 @@
+export { MarkingPlace as default } from '../../places/rigs/MarkingPlace';

@@ -1,0 +1,1 @@
+export { NewRigPlace as default } from '../../places/rigs/RigPlace';

@@ -1,0 +1,1 @@
+export { ToolPlace as default } from '../../../places/rigs/ToolPlace';

@@ -1,0 +1,1 @@
+export { ToolsPlace as default } from '../../places/rigs/ToolsPlace';

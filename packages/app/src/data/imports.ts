@@ -1,0 +1,73 @@
+import { importOutcome, problem, type ImportOutcome, type LoadsEvent, type Problem } from '@dunlinmoss/contract';
+
+import { reachStore } from './client';
+
+const API = '/api/v1';
+
+/** What an import came to, when it came to nothing. */
+export type ImportFailure =
+  | { readonly code: 'away' }
+  | { readonly code: 'cancelled' }
+  | { readonly code: 'notJson' }
+  | { readonly code: 'refused'; readonly problem: Problem };
+
+/** Thrown by the imports below; caught by the screen that asked. */
+export class ImportFailed extends Error {
+  constructor(readonly failure: ImportFailure) {
+    super(failure.code);
+  }
+}
+
+async function send(path: string, type: string, body: Blob, signal: AbortSignal): Promise<Response> {
+  try {
+    const response = await fetch(API + path, { method: 'POST', headers: { 'content-type': type }, body, signal });
+    if (response.ok) {
+      reachStore.set(true);
+      return response;
+    }
+    const told = problem.safeParse(await response.json());
+    if (!told.success || told.data.status >= 500) throw new ImportFailed({ code: 'away' });
+    throw new ImportFailed({ code: 'refused', problem: told.data });
+  } catch (error) {
+    if (error instanceof ImportFailed) throw error;
+    throw new ImportFailed({ code: signal.aborted ? 'cancelled' : 'away' });
+  }
+}
+
+/** Has a file of rigs and all else read in, or only told what that would do. */
+export async function importFile(file: Blob, preview: boolean, signal: AbortSignal): Promise<ImportOutcome> {
+  try {
+    JSON.parse(await file.text());
+  } catch {
+    throw new ImportFailed({ code: 'notJson' });
+  }
+  const response = await send(`/import${preview ? '?preview=true' : ''}`, 'application/json', file, signal);
+  return importOutcome.parse(await response.json());
+}
+
+/**
+ * Has a table of loads read in, or, without a digest, only told what that would do. Each event is handed over as it
+ * comes. To cancel is to abort: the server then takes back what it had begun.
+ */
+export async function importLoads(
+  file: Blob,
+  digest: string | undefined,
+  signal: AbortSignal,
+  onEvent: (event: LoadsEvent) => void,
+): Promise<void> {
+  const path = digest === undefined ? '/import/loads' : `/import/loads?apply=${digest}`;
+  const response = await send(path, 'text/csv', file, signal);
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  try {
+    for (;;) {
+      const { done, value } = await reader.read();
+      if (done) return;
+      const lines = (rest + value).split('\n');
+      rest = lines.pop()!;
+      for (const line of lines) onEvent(JSON.parse(line) as LoadsEvent);
+    }
+  } catch {
+    throw new ImportFailed({ code: signal.aborted ? 'cancelled' : 'away' });
+  }
+}

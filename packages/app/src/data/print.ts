@@ -1,0 +1,26 @@
+const STYLE = `
+@media screen { #print-sheet { display: none } }
+@media print {
+  html, body { height: auto !important; overflow: visible !important; background: #fff !important }
+  body > *:not(#print-sheet) { display: none !important }
+  #print-sheet, #print-sheet * { color: #000 !important; background: #fff !important; border-color: #000 !important }
+  @page { size: A5; margin: 10mm }
+}`;
+
+/** Prints one part of the screen alone, in black on white: a copy of it stands beside the application meanwhile. */
+export function printSheet(id: string): void {
+  const part = document.getElementById(id);
+  if (!part) return;
+  const style = document.createElement('style');
+  style.textContent = STYLE;
+  const sheet = document.createElement('div');
+  sheet.id = 'print-sheet';
+  const copy = part.cloneNode(true) as HTMLElement;
+  copy.removeAttribute('id');
+  sheet.append(copy);
+  document.head.append(style);
+  document.body.append(sheet);
+  window.print();
+  sheet.remove();
+  style.remove();
+}

@@ -1,0 +1,37 @@
+import { StyleSheet, View } from 'react-native';
+
+import { usePalette } from '../theme/useLight';
+import { Text } from './Text';
+
+interface ProgressProps {
+  readonly label: string;
+  readonly done: number;
+  readonly total: number;
+}
+
+/** How far some work is. */
+export function Progress({ label, done, total }: ProgressProps) {
+  const palette = usePalette();
+  const share = total === 0 ? 0 : done / total;
+  return (
+    <View
+      role="progressbar"
+      aria-label={label}
+      aria-valuemin={0}
+      aria-valuemax={total}
+      aria-valuenow={done}
+      style={styles.progress}
+    >
+      <Text>{`${label}: ${done.toLocaleString('en')} of ${total.toLocaleString('en')}`}</Text>
+      <View style={[styles.bar, { borderColor: palette.ink }]}>
+        <View style={[styles.filled, { width: `${100 * share}%`, backgroundColor: palette.moss }]} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  progress: { gap: 6 },
+  bar: { height: 14, borderWidth: 1.5, borderRadius: 2 },
+  filled: { height: '100%' },
+});

@@ -1,0 +1,58 @@
+import type { RigRow } from '@dunlinmoss/contract';
+import { StyleSheet, View } from 'react-native';
+
+import { bringBack, useAside } from '../../data/rows';
+import { Action } from '../../pieces/Action';
+import { notify } from '../../pieces/Notice';
+import { Empty, Loading } from '../../pieces/States';
+import { Text } from '../../pieces/Text';
+import { usePalette } from '../../theme/useLight';
+import { FAMILY_WORDS } from '../../words/families';
+import { day } from '../../words/format';
+import { tiresText } from './RigList';
+import { BesideList } from './RigPlace';
+
+/** Rigs that were put aside, each with the way back. */
+export function AsidePlace() {
+  const palette = usePalette();
+  const { rows, loading } = useAside('rigs');
+  const back = async ({ id, name }: RigRow): Promise<void> => {
+    try {
+      await bringBack('rigs', id);
+      notify(`${name} is back.`);
+    } catch {
+      notify("The store can't be reached: nothing was changed.");
+    }
+  };
+  return (
+    <BesideList title="Rigs put aside">
+      {loading ? (
+        <Loading />
+      ) : rows.length === 0 ? (
+        <Empty text="Nothing is put aside. A rig that you no longer use can go here, with all that was done with it kept in the Book." />
+      ) : (
+        <View role="list" style={styles.list}>
+          {rows.map((rig) => (
+            <View
+              key={rig.id}
+              role="listitem"
+              style={[styles.card, { borderColor: palette.line, backgroundColor: palette.card }]}
+            >
+              <Text as="strong">{rig.name}</Text>
+              <Text
+                as="small"
+                tone="muted"
+              >{`${FAMILY_WORDS[rig.family].name} · ${tiresText(rig)} · last changed ${day(rig.updatedAt)}`}</Text>
+              <Action label={`Bring ${rig.name} back`} onPress={() => void back(rig)} />
+            </View>
+          ))}
+        </View>
+      )}
+    </BesideList>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: 8 },
+  card: { borderWidth: 1, borderRadius: 3, padding: 12, gap: 6 },
+});

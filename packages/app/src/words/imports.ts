@@ -1,0 +1,124 @@
+import type {
+  Exchanged,
+  FieldProblem,
+  ImportOutcome,
+  LoadsAction,
+  LoadsLineProblem,
+  LoadsOutcome,
+} from '@dunlinmoss/contract';
+import type { AxlePosition, WeighedPart } from '@dunlinmoss/core';
+
+import type { ImportFailure } from '../data/imports';
+import type { Units } from '../data/preferences';
+import { AXLE_WORDS, PART_WORDS } from './axles';
+import { mass } from './format';
+import { fieldText } from './problems';
+
+const KIND_WORDS: Record<Exchanged, string> = {
+  rigs: 'Rig',
+  gauges: 'Gauge',
+  tools: 'Tool',
+  outings: 'Outing',
+  tests: 'Test',
+};
+
+/** What becomes of one row of a file. */
+export function rowText({ kind, name, action }: ImportOutcome['rows'][number]): string {
+  const what = kind === 'tests' ? 'Test' : `${KIND_WORDS[kind]} “${name || 'without a name'}”`;
+  switch (action) {
+    case 'add':
+      return `${what}: new, is added`;
+    case 'same':
+      return `${what}: here already, the same`;
+    case 'keepOurs':
+      return `${what}: here already and different, yours stays`;
+  }
+}
+
+/** Why nothing came of an import. */
+export function failureText(failure: ImportFailure, units: Units): string {
+  switch (failure.code) {
+    case 'away':
+      return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
+    case 'cancelled':
+      return 'Stopped. Nothing was taken in.';
+    case 'notJson':
+      return 'This file is not readable. Expected a .json that this application saved, or a .csv of loads.';
+    case 'refused': {
+      const [first, ...more] = failure.problem.fields ?? [];
+      const also = more.length > 0 ? ` (and ${more.length} more)` : '';
+      return first
+        ? `Nothing was taken in: ${placeText(first)}: ${fieldText(first, units)}${also}`
+        : `Nothing was taken in: ${failure.problem.title.toLowerCase()}.`;
+    }
+  }
+}
+
+/** Where in the file a refused field stands. */
+const placeText = ({ path }: FieldProblem): string => {
+  const [, list, index, ...rest] = path.split('/');
+  const kind = KIND_WORDS[list as Exchanged];
+  if (!kind || index === undefined) return path.slice(1) || 'the file';
+  return `${kind.toLowerCase()} ${Number(index) + 1}${rest.length > 0 ? `, ${rest.join(' ')}` : ''}`;
+};
+
+export const LOADS_ACTION_WORDS: Record<LoadsAction, string> = {
+  add: 'added',
+  change: 'changed',
+  same: 'the same already',
+  leave: 'an estimate: left alone',
+  refuse: 'refused',
+};
+
+const LINE_PROBLEMS: Record<LoadsLineProblem, string> = {
+  unknownRig: 'no rig of this name or id here',
+  rigNameTwice: 'several rigs have this name: put the id instead',
+  noLoadCase: 'expected the name of a load case, of at most 60 letters',
+  unknownAxle: 'expected front, rear, rear2, trailer, trailer2 or trailer3',
+  noSuchAxle: 'this rig has no such axle',
+  unknownWheel: 'expected axle, single, left, right, or leftOuter and the like',
+  noSuchWheel: 'this axle has no such wheel',
+  noNumber: 'expected a weight as a number',
+  ambiguousNumber: 'a thousand, or a decimal? Write it without the sign, or with other decimals',
+  notPositive: 'expected a weight above 0',
+  tooLarge: 'expected at most 100,000 kg: check the unit',
+  unitMissing: 'expected kg or lb, in the header or a unit column',
+  twiceInFile: 'this wheel stands in the file before',
+  caseIsWorkedOut: 'this load case is worked out, not weighed: give the weighed one another name',
+  tooManyCases: 'a rig has at most 30 load cases',
+};
+
+/** What becomes of one line of a table. */
+export function lineText(outcome: LoadsOutcome, units: Units): string {
+  const { line, action, problem, rig, loadCase, position, part, loadKg, beforeKg, newCase } = outcome;
+  const axle = AXLE_WORDS[position as AxlePosition] ?? position;
+  const wheel = (PART_WORDS[part as WeighedPart] ?? part).toLowerCase();
+  const where = [rig, loadCase, axle.toLowerCase(), wheel].filter((word) => word !== '').join(', ');
+  if (problem !== undefined) return `Line ${line}: ${where}: ${LINE_PROBLEMS[problem]}.`;
+  const load = loadKg === null ? '' : ` ${mass(loadKg, units)}`;
+  const how =
+    action === 'change'
+      ? `${mass(beforeKg!, units)} becomes${load}`
+      : action === 'add'
+        ? `${load.trim()} is added${newCase ? ', in a new load case' : ''}`
+        : `${load.trim()}, ${LOADS_ACTION_WORDS[action]}`;
+  return `Line ${line}: ${where}: ${how}.`;
+}
+
+/** Why a whole table, or having it done, is refused. */
+export function tableProblemText(problem: Readonly<Record<string, unknown>> & { readonly code: string }): string {
+  switch (problem.code) {
+    case 'empty':
+      return 'This file has no lines with loads in it. Expected a header, then one line a wheel or axle.';
+    case 'columnMissing':
+      return `Expected the column${(problem.columns as string[]).length > 1 ? 's' : ''} ${(problem.columns as string[]).map((name) => `“${name}”`).join(', ')}. Found: ${(problem.found as string[]).join(', ').slice(0, 120) || 'nothing'}.`;
+    case 'linesRefused':
+      return 'Some lines are refused, so nothing was taken in. Mend them in the file and choose it again.';
+    case 'changedSince':
+      return 'The rigs have changed since this was asked. Choose the file again.';
+    case 'databaseAway':
+      return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
+    default:
+      return 'Something went wrong: nothing was taken in. Choose the file again.';
+  }
+}

@@ -1,0 +1,26 @@
+import type { FamilyCode } from '@dunlinmoss/core';
+import { familyOf } from '@dunlinmoss/core';
+
+import type { NoPlan } from '../data/planAxles';
+import type { Units } from '../data/preferences';
+import { axleName } from './axles';
+import { FAMILY_WORDS } from './families';
+import { loadProblemText } from './loads';
+import { questionText } from './questions';
+
+/** Why there is no pressure yet, and what it takes. */
+export function waitingText(reason: NoPlan, family: FamilyCode, units: Units): string {
+  const { kind } = familyOf(family);
+  switch (reason.code) {
+    case 'family':
+      return `Pressures by ground are worked out for four-wheel drives, vans and trucks so far. For a ${FAMILY_WORDS[family].name.toLowerCase()} the rig tells its loads, its limits and what is wrong.`;
+    case 'noLoadCase':
+      return 'A pressure needs a load: weigh the rig, or work it out.';
+    case 'loads':
+      return loadProblemText(reason.problem, kind);
+    case 'doubtfulLoad':
+      return `${axleName(reason.position, kind)}: ${questionText('mass', reason.question, units)} Until that is put right there is no pressure for it.`;
+    case 'roadMissing':
+      return `${axleName(reason.position, kind)}: its road pressure is missing. The placard tells it.`;
+  }
+}

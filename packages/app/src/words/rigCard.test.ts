@@ -1,0 +1,77 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+
+import { psi } from '@dunlinmoss/core';
+import { PDFDocument } from 'pdf-lib';
+
+import type { Units } from '../data/preferences';
+import { sampleAxle, sampleCase, sampleRig } from '../testing/sampleRig';
+import { cardPdf } from '../work/cardPdf';
+import { cardText, rigCard } from './rigCard';
+
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const NOW = '2026-05-02T08:00:00.000Z';
+const rig = sampleRig({
+  name: 'Żuraw – crane № 7',
+  axles: [sampleAxle('front', { maxKpa: psi(51), ratingKg: 1100 }), sampleAxle('rear', { maxKpa: psi(51) })],
+  loadCases: [sampleCase(), sampleCase({ id: '0192f000-0000-7000-8000-000000000012', name: 'Empty', weighed: [] })],
+});
+
+describe('cardText', () => {
+  it('says what is on each wheel, what that may be and what is wrong', () => {
+    const text = cardText(rigCard(rig, [], units, NOW));
+    const lines = text.split('\n').map((line) => line.trim().replace(/ {2,}/g, ' | '));
+    expect(lines.slice(0, 10)).toEqual([
+      'Żuraw – crane № 7',
+      'Four-wheel drive · loaded: Touring · 2 May 2026',
+      '',
+      'Front axle',
+      'Tire | 265/65R17 112T',
+      'Load | left 560 kg, right 570 kg (weighed)',
+      'Road, cold | 36 psi',
+      // 1120 kg at the sidewall's maximum of 51 psi, by the exponent of passenger tires: 1120 × (36/51)^0.8.
+      'Carries there | 848 kg a wheel (estimate)',
+      'Sidewall | maximum 51 psi',
+      'Axle rating | 1100 kg',
+    ]);
+    expect(lines).toContain('Touring: 1130 kg + 1390 kg = 2520 kg');
+    expect(lines).toContain('Empty: not all told');
+    expect(text).toContain('! Front axle: 1130 kg stand on it, and it is rated for 1100 kg. Unload');
+    expect(text).toContain('qualified tire fitter overrule');
+  });
+
+  it('has no line for what is not known', () => {
+    const bare = sampleRig({ axles: [sampleAxle('front', { roadKpa: null }), sampleAxle('rear')], loadCases: [] });
+    const [front] = rigCard(bare, [], units, NOW).axles;
+    expect(front!.lines).toEqual([['Tire', '265/65R17 112T']]);
+  });
+});
+
+describe('cardPdf', () => {
+  const font = (file: string): ArrayBuffer => {
+    const folder = path.dirname(require.resolve('@expo-google-fonts/source-sans-3/package.json'));
+    return new Uint8Array(readFileSync(path.join(folder, file))).buffer;
+  };
+  const fonts = {
+    text: font('400Regular/SourceSans3_400Regular.ttf'),
+    strong: font('600SemiBold/SourceSans3_600SemiBold.ttf'),
+  };
+
+  it('is one page of A5, whatever signs are in a name, and small', async () => {
+    const pdf = await cardPdf(rigCard(rig, [], units, NOW), fonts);
+    const read = await PDFDocument.load(pdf);
+    expect(read.getPageCount()).toBe(1);
+    expect(read.getPage(0).getSize()).toEqual({ width: 419.53, height: 595.28 });
+    expect(read.getTitle()).toBe('Żuraw – crane № 7');
+    expect(pdf.length).toBeLessThan(100_000);
+  });
+
+  it('still is one page for a rig with three axles and thirty load cases', async () => {
+    const many = Array.from({ length: 30 }, (_, index) =>
+      sampleCase({ id: `0192f000-0000-7000-8000-0000000001${10 + index}`, name: `Load case number ${index}` }),
+    );
+    const card = rigCard(sampleRig({ axles: [...rig.axles], loadCases: many }), [], units, NOW);
+    const read = await PDFDocument.load(await cardPdf(card, fonts));
+    expect(read.getPageCount()).toBe(1);
+  });
+});
