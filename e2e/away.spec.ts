@@ -7,7 +7,7 @@ test('the database goes away: the screen says so, keeps what was typed, and save
 }) => {
   await page.goto('/rigs');
   await expect(page.getByRole('link', { name: /Curlew/ })).toBeVisible();
-  await page.goto('/rigs/0192f000-0000-7000-8000-000000000102');
+  await page.goto('/rigs/0192f000-0000-7000-8000-000000000102/edit');
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Oystercatcher, post truck');
   await product.database.stop();
 

@@ -64,7 +64,11 @@ test('a load that no placard pressure carries gives no number, but what would he
 }) => {
   const url = `${product.address}/api/v1/rigs/${CURLEW}`;
   const { createdAt: _, updatedAt: __, ...rig } = await (await request.get(url)).json();
-  rig.axles[1] = { ...rig.axles[1], leftLoadKg: 1600, rightLoadKg: 1600, placardKpa: 180 };
+  rig.axles[1].roadKpa = 180;
+  rig.loadCases[0].weighed = [
+    { position: 'front', part: 'axle', loadKg: 1140 },
+    { position: 'rear', part: 'axle', loadKg: 3200 },
+  ];
   expect((await request.put(url, { data: rig })).ok()).toBe(true);
   await page.goto(`/ground?rig=${CURLEW}&ground=gravel`);
   await expect(page.getByText('Rear: no safe pressure. 1600 kg on a wheel')).toBeVisible();
@@ -78,7 +82,23 @@ test('the dangers are in view without scrolling, and nothing runs off the side',
   const dangers = page.getByRole('list', { name: 'Dangers' }).getByRole('listitem');
   await expect(dangers.first()).toBeInViewport();
   await expect(dangers.filter({ hasText: 'Air back to road pressure before pavement.' })).toBeInViewport();
-  for (const path of ['/', '/rigs', '/rigs/new', '/ground', '/proof', '/proof/tape/new', '/book']) {
+  for (const path of [
+    '/',
+    '/rigs',
+    '/rigs/new',
+    '/rigs/new?family=tractor',
+    `/rigs/${CURLEW}`,
+    `/rigs/${CURLEW}/edit`,
+    `/rigs/${CURLEW}/card`,
+    `/rigs/${CURLEW}/load/new`,
+    '/rigs/marking',
+    '/rigs/tools',
+    '/rigs/files',
+    '/ground',
+    '/proof',
+    '/proof/tape/new',
+    '/book',
+  ]) {
     await page.goto(path);
     await settled(page);
     const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

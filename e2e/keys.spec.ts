@@ -22,7 +22,7 @@ test('the keys lead along the path and are listed', async ({ page }) => {
   await page.keyboard.press('Space');
   await expect(page.getByRole('radio', { name: 'kPa', exact: true })).toBeChecked();
 
-  await page.goto('/rigs/new');
+  await page.goto('/rigs/new?family=fourWheel');
   await page.getByLabel('Name', { exact: true }).fill('2u?');
   await expect(page).toHaveURL(/\/rigs\/new/);
   await page.keyboard.press('Tab');

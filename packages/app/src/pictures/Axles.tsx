@@ -53,6 +53,8 @@ const PAIR_GAP_MM = 60;
 /** A rig that is drawn is never thought shorter or narrower than this, mm: half-typed numbers must not blow it up. */
 const LEAST = { length: 600, track: 300 };
 const LABEL_GAP = 34;
+/** Radius of the mark of a thing, with its number in it. */
+const THING = 9;
 
 /** The axles: a rig from above as rows of wheels at their real spacing, with what stands on each. */
 export function Axles({ axles, hitchMm, items, units, palette }: AxlesProps) {
@@ -118,30 +120,19 @@ export function Axles({ axles, hitchMm, items, units, palette }: AxlesProps) {
           palette={palette}
         />
       ))}
-      {things.map((item, index) => (
-        <G key={`${item.name} ${index}`}>
-          <Circle
-            cx={x(item.rightMm ?? 0)}
-            cy={y(item.atMm)}
-            r={6}
-            fill={palette.paper}
-            stroke={palette.waterDeep}
-            strokeWidth={1.8}
-          />
-          {item.level !== undefined && (
-            <Path d={levelPath(x(item.rightMm ?? 0), y(item.atMm), 6, item.level)} fill={palette.waterDeep} />
-          )}
-          <SvgText
-            x={x(item.rightMm ?? 0) + 10}
-            y={y(item.atMm) + 5}
-            fontFamily={FACES.number}
-            fontSize={15}
-            fill={palette.waterDeep}
-          >
-            {String(index + 1)}
-          </SvgText>
-        </G>
-      ))}
+      {things.map((item, index) => {
+        const [cx, cy] = [x(item.rightMm ?? 0), y(item.atMm)];
+        return (
+          <G key={`${item.name} ${index}`}>
+            <Circle cx={cx} cy={cy} r={THING} fill={palette.card} />
+            {item.level !== undefined && <Path d={levelPath(cx, cy, THING, item.level)} fill={palette.water} />}
+            <Circle cx={cx} cy={cy} r={THING} fill="none" stroke={palette.waterDeep} strokeWidth={1.8} />
+            <SvgText x={cx} y={cy + 5} textAnchor="middle" fontFamily={FACES.number} fontSize={13} fill={palette.ink}>
+              {String(index + 1)}
+            </SvgText>
+          </G>
+        );
+      })}
       <Path
         d={`M${MIDDLE - (bar.lengthMm * pxPerMm) / 2},${height - 26} v7 h${bar.lengthMm * pxPerMm} v-7`}
         stroke={palette.ink}

@@ -2,7 +2,7 @@ import type { Family, Finding } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
 import { axleName } from './axles';
-import { length, mass, pressure, speed } from './format';
+import { length, mass, onGauge, pressure, speed } from './format';
 
 /** What is wrong, with its numbers, and what to do about it. */
 export interface FindingWords {
@@ -27,13 +27,13 @@ export function findingWords(finding: Finding, kind: Family['kind'], units: Unit
         todo:
           finding.neededKpa === null
             ? 'No pressure carries it at road speed. Unload, or drive slower than the road asks.'
-            : `Inflate to ${pressure(finding.neededKpa, units)} before the road, or unload.`,
+            : `Inflate to ${pressure(onGauge(finding.neededKpa, units.pressure, 'up'), units)} before the road, or unload.`,
       };
     }
     case 'belowFirstRow':
       return {
         what: `${on}: ${pressure(finding.pressureKpa, units)} is below the first row of the data sheet, ${pressure(finding.firstKpa, units)}. Below it nothing is promised.`,
-        todo: `Inflate to ${pressure(finding.firstKpa, units)} or more.`,
+        todo: `Inflate to ${pressure(onGauge(finding.firstKpa, units.pressure, 'up'), units)} or more.`,
       };
     case 'tooFast':
       return {

@@ -23,7 +23,8 @@ import { TextField } from '../../pieces/TextField';
 import { UnitChoice } from '../../pieces/UnitChoice';
 import { Unfold } from '../../pieces/Unfold';
 import { Trash } from '../../theme/icons';
-import { axleName, PART_WORDS } from '../../words/axles';
+import { useWide } from '../../theme/useWide';
+import { AXLE_WORDS, axleName, PART_WORDS } from '../../words/axles';
 import { PLACE_WORDS, POSTURE_WORDS } from '../../words/families';
 import { mass, percent } from '../../words/format';
 import { loadProblemText, METHOD_WORDS, weighingHint } from '../../words/loads';
@@ -51,6 +52,7 @@ interface LoadFormProps {
 export function LoadForm({ rig, loadCase }: LoadFormProps) {
   const router = useRouter();
   const units = unitsStore.use();
+  const wide = useWide();
   const family = familyOf(rig.family);
   const [ownId] = useState(newId);
   const id = loadCase?.id ?? ownId;
@@ -80,7 +82,7 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
       ? rig.loadCases.map((each) => (each.id === id ? result.loadCase : each))
       : [...others, result.loadCase];
     // What was just told is how it stands.
-    const outcome = await save('rigs', { ...rigBody(rig), revision: getValues('revision'), loadCases, loadCaseId: id });
+    const outcome = await save('rigs', { ...rigBody(rig), loadCases, loadCaseId: id });
     if (outcome.kind === 'refused') {
       notify(outcome.problem.title);
       return;
@@ -105,7 +107,19 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
   return (
     <Page
       title={loadCase ? loadCase.name : `Load of ${rig.name}`}
-      action={<Action kind="main" label="Save this load" onPress={() => void submit()} />}
+      action={
+        <View style={styles.foot}>
+          {/* In view while a tank is dragged or a weight is typed. */}
+          {loads.ok && !wide && (
+            <Text as="label" style={styles.sum}>
+              {loads.value.axles
+                .map(({ position, loadKg }) => `${AXLE_WORDS[position].toLowerCase()} ${mass(loadKg, units)}`)
+                .join(' · ')}
+            </Text>
+          )}
+          <Action kind="main" label="Save this load" onPress={() => void submit()} />
+        </View>
+      }
       result={
         <>
           <Panel title="On every wheel">
@@ -491,20 +505,20 @@ function Item({ control, index, kind, trailer, onRemove }: ItemProps) {
           <FormQuantity
             control={control}
             name={`items.${index}.behind`}
-            label={body === 'trailer' ? 'Behind coupling' : 'Behind front axle'}
+            label="Behind"
             spoken={`${spoken}: behind ${body === 'trailer' ? 'the coupling' : 'the front axle'}`}
             quantity="length"
-            hint="Less than 0 is ahead of it."
+            hint={`${body === 'trailer' ? 'The coupling' : 'The front axle'}. Less than 0 is ahead.`}
           />
         </View>
         <View style={styles.half}>
           <FormQuantity
             control={control}
             name={`items.${index}.right`}
-            label="Right of middle"
+            label="Right"
             spoken={`${spoken}: right of the middle`}
             quantity="length"
-            hint="Less than 0 is left. Empty: middle."
+            hint="Of the middle. Less than 0 is left."
           />
         </View>
       </View>
@@ -515,5 +529,7 @@ function Item({ control, index, kind, trailer, onRemove }: ItemProps) {
 
 const styles = StyleSheet.create({
   wrap: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  foot: { gap: 6 },
+  sum: { textAlign: 'center' },
   half: { flexBasis: 130, flexGrow: 1, minWidth: 0 },
 });

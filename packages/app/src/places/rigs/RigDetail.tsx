@@ -92,48 +92,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
   return (
     <View style={styles.detail}>
       <Text tone="muted">{FAMILY_WORDS[rig.family].name}</Text>
-      <Panel title="On every wheel">
-        {rig.loadCases.length > 1 && (
-          <Unfold label="How it is loaded today" value={loadCase?.name ?? 'Pick one'}>
-            {(close) => (
-              <Choice
-                label="Load case"
-                layout="list"
-                value={loadCase?.id}
-                options={rig.loadCases.map(({ id, name, method }) => ({
-                  code: id,
-                  name,
-                  note: METHOD_WORDS[method].name,
-                }))}
-                onChange={(id) => {
-                  void stand(id);
-                  close();
-                }}
-              />
-            )}
-          </Unfold>
-        )}
-        <LoadPicture
-          rig={rig}
-          loads={loads?.ok ? loads.value : undefined}
-          items={loadCase && loadCase.method !== 'scales' ? loadCase.items : []}
-          danger={danger}
-        />
-        {loadCase && loads?.ok && (
-          <Text as="strong">
-            {`${loadCase.name}: ${mass(loads.value.totalKg, units)} on the wheels, ${standingText(loads.value.axles)}.`}
-          </Text>
-        )}
-        {loadCase && loads && !loads.ok && <Text role="alert">{loadProblemText(loads.problem, family.kind)}</Text>}
-        {!loadCase && <Text>No load yet. Weigh it, or have it worked out: everything else goes by it.</Text>}
-        {loadCase && <Action icon={Pencil} label={`Change “${loadCase.name}”`} onPress={() => openLoad(loadCase.id)} />}
-        <Action
-          kind={loadCase ? 'quiet' : 'main'}
-          icon={Plus}
-          label={loadCase ? 'Another load case' : 'Tell its load'}
-          onPress={() => openLoad('new')}
-        />
-      </Panel>
+      {findings.length > 0 && <Findings findings={findings} kind={family.kind} />}
       {questions.length > 0 && (
         <Panel title="Hardly can be">
           {questions.map((question) => (
@@ -146,38 +105,88 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
           </Text>
         </Panel>
       )}
-      <Findings findings={findings} kind={family.kind} />
-      {loadCase && loads?.ok && loads.value.shares.length > 0 && (
-        <LoadWorking rig={rig} loadCase={loadCase} loads={loads.value} />
-      )}
-      <Panel title="What it wears">
-        {rig.axles.map((axle, index) => (
-          <AxleFacts
-            key={axle.position}
-            axle={axle}
-            rig={rig}
-            load={loads?.ok ? loads.value.axles[index] : undefined}
-            gauges={gauges}
-          />
-        ))}
-        <Action icon={Pencil} label="Change axles, tires, pressures" onPress={() => open('/rigs/[id]/edit')} />
-      </Panel>
-      <Panel title="With this rig">
-        {family.grounds && wide && (
-          <Action
-            label="Choose pressures by ground"
-            onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id } })}
-          />
-        )}
-        <Action icon={FileText} label="Rig card: print or keep" onPress={() => open('/rigs/[id]/card')} />
-        <Action icon={Copy} label="Make another like it" onPress={() => void duplicate()} />
-        <Action
-          icon={Download}
-          label="Save it as a file"
-          onPress={() => void saveAsFile(`/export?rig=${rig.id}`, fileName(rig.name, 'json'))}
-        />
-        <Action icon={Archive} label="Put it aside" onPress={() => void archive()} />
-      </Panel>
+      <View style={wide ? styles.columns : styles.detail}>
+        <View style={wide ? styles.column : styles.detail}>
+          <Panel title="On every wheel">
+            {rig.loadCases.length > 1 && (
+              <Unfold label="How it is loaded today" value={loadCase?.name ?? 'Pick one'}>
+                {(close) => (
+                  <Choice
+                    label="Load case"
+                    layout="list"
+                    value={loadCase?.id}
+                    options={rig.loadCases.map(({ id, name, method }) => ({
+                      code: id,
+                      name,
+                      note: METHOD_WORDS[method].name,
+                    }))}
+                    onChange={(id) => {
+                      void stand(id);
+                      close();
+                    }}
+                  />
+                )}
+              </Unfold>
+            )}
+            <LoadPicture
+              rig={rig}
+              loads={loads?.ok ? loads.value : undefined}
+              items={loadCase && loadCase.method !== 'scales' ? loadCase.items : []}
+              danger={danger}
+            />
+            {loadCase && loads?.ok && (
+              <Text as="strong">
+                {`${loadCase.name}: ${mass(loads.value.totalKg, units)} on the wheels, ${standingText(loads.value.axles)}.`}
+              </Text>
+            )}
+            {loadCase && loads && !loads.ok && <Text role="alert">{loadProblemText(loads.problem, family.kind)}</Text>}
+            {!loadCase && <Text>No load yet. Weigh it, or have it worked out: everything else goes by it.</Text>}
+            {loadCase && (
+              <Action icon={Pencil} label={`Change “${loadCase.name}”`} onPress={() => openLoad(loadCase.id)} />
+            )}
+            <Action
+              kind={loadCase ? 'quiet' : 'main'}
+              icon={Plus}
+              label={loadCase ? 'Another load case' : 'Tell its load'}
+              onPress={() => openLoad('new')}
+            />
+          </Panel>
+          {loadCase && loads?.ok && loads.value.shares.length > 0 && (
+            <LoadWorking rig={rig} loadCase={loadCase} loads={loads.value} />
+          )}
+        </View>
+        <View style={wide ? styles.column : styles.detail}>
+          {findings.length === 0 && <Findings findings={findings} kind={family.kind} />}
+          <Panel title="What it wears">
+            {rig.axles.map((axle, index) => (
+              <AxleFacts
+                key={axle.position}
+                axle={axle}
+                rig={rig}
+                load={loads?.ok ? loads.value.axles[index] : undefined}
+                gauges={gauges}
+              />
+            ))}
+            <Action icon={Pencil} label="Change axles, tires, pressures" onPress={() => open('/rigs/[id]/edit')} />
+          </Panel>
+          <Panel title="With this rig">
+            {family.grounds && wide && (
+              <Action
+                label="Choose pressures by ground"
+                onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id } })}
+              />
+            )}
+            <Action icon={FileText} label="Rig card: print or keep" onPress={() => open('/rigs/[id]/card')} />
+            <Action icon={Copy} label="Make another like it" onPress={() => void duplicate()} />
+            <Action
+              icon={Download}
+              label="Save it as a file"
+              onPress={() => void saveAsFile(`/export?rig=${rig.id}`, fileName(rig.name, 'json'))}
+            />
+            <Action icon={Archive} label="Put it aside" onPress={() => void archive()} />
+          </Panel>
+        </View>
+      </View>
     </View>
   );
 }
@@ -283,6 +292,8 @@ function extras(axle: RigAxle): string {
 
 const styles = StyleSheet.create({
   detail: { gap: 12 },
+  columns: { flexDirection: 'row', alignItems: 'flex-start', gap: 14 },
+  column: { flex: 1, minWidth: 0, gap: 12 },
   axle: { gap: 4, borderBottomWidth: 1, paddingBottom: 12 },
   used: { flexDirection: 'row', alignItems: 'center', gap: 10 },
   bar: { flex: 1, height: 12, borderWidth: 1.5, borderRadius: 2 },

@@ -48,7 +48,6 @@ export interface ItemValues {
 }
 
 export interface LoadFormValues {
-  readonly revision: number;
   readonly name: string;
   readonly method: LoadMethod;
   readonly axles: AxleWeights[];
@@ -88,7 +87,6 @@ export function loadValues(rig: Rig, loadCase: LoadCaseBody | undefined, units: 
   const family = familyOf(rig.family);
   const weighed = loadCase?.weighed ?? [];
   return {
-    revision: rig.revision,
     name: loadCase?.name ?? '',
     method: loadCase?.method ?? family.loadMethods[0]!,
     axles: rig.axles.map(({ position }) => {
