@@ -145,7 +145,7 @@ test('a bicycle is asked what a bicycle needs, and weighed on two kitchen scales
   await page.getByLabel('Front wheel: rim width inside in mm').fill('22');
   await page.getByRole('radio', { name: 'Tube', exact: true }).click();
   await action(page, 'Save this rig').click();
-  await expect(page.getByText(/a tire of 61 mm on a rim of 22 mm inside; 25 to 30 mm suit it/).first()).toBeVisible();
+  await expect(page.getByText('a tire of 61 mm on a rim of 22 mm inside; 25 to 30 mm suit it').first()).toBeVisible();
 
   await action(page, 'Tell its load').first().click();
   await page.getByLabel('What this load is called').fill('On the hill');
@@ -174,8 +174,8 @@ test('a tank is dragged from full to empty and the loads follow, with their work
   await page.keyboard.press('End');
   await action(page, 'Working: what each thing puts on each axle').click();
   const row = page.getByRole('row').filter({ hasText: 'Front weights' });
-  await expect(row).toContainText('625 kg');
-  await expect(row).toContainText('-175 kg');
+  await expect(row).toContainText('620 kg');
+  await expect(row).toContainText('-170 kg');
   await page.getByLabel('Thing 1: behind the front axle in mm').fill('9000');
   await expect(page.getByText('this load would lift a wheel off the ground').first()).toBeVisible();
 });
@@ -187,7 +187,7 @@ test('a wheelbase of nothing is asked about, kept, and only what hangs on it wai
     .last()
     .click();
   await page.getByLabel('Rear axle: behind the front axle in mm').fill('0');
-  await expect(page.getByText(/0 mm here\? Likely is 900 mm to 1800 mm/)).toBeVisible();
+  await expect(page.getByText('0 mm here? Likely is 900 mm to 1800 mm.')).toBeVisible();
   await action(page, 'Save the changes').click();
   await expect(page.getByText('Without the distance between the axles nothing can be worked out.')).toBeVisible();
   await expect(page.getByText('Kept as you typed it. Only what hangs on it waits.')).toBeVisible();

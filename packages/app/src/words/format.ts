@@ -87,7 +87,7 @@ export function pressureRange(lowKpa: number, highKpa: number, units: Units): st
 
 /** As a person would type it: short, and no finer than they could have meant. */
 export function editText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string {
-  const digits: Record<string, number> = { psi: 1, bar: 2, kPa: 0, kg: 1, lb: 1, mm: 0, in: 2 };
+  const digits: Record<string, number> = { psi: 1, bar: 2, kPa: 0, kg: 1, lb: 1, mm: 1, in: 2 };
   return String(Number(fromCanonical(quantity, unit, canonical).toFixed(digits[unit] ?? 1)));
 }
 

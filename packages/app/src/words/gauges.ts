@@ -20,6 +20,9 @@ export function flawText(flaw: GaugeFlaw, units: Units): string {
   }
 }
 
+/** Less scatter than this nobody reads off a dial. */
+const STEADY_KPA = 1;
+
 /** What comparing found. */
 export function offsetText(offset: GaugeOffset | undefined, units: Units): string {
   if (!offset) return 'Not compared with a trusted gauge yet.';
@@ -27,6 +30,11 @@ export function offsetText(offset: GaugeOffset | undefined, units: Units): strin
   const size = pressureFine(Math.abs(offsetKpa), units);
   const reads =
     Math.abs(offsetKpa) < 0.5 ? 'Reads true' : offsetKpa > 0 ? `Reads ${size} too much` : `Reads ${size} too little`;
-  const spread = spreadKpa === null ? '; compare once more to see how steady' : `, ± ${pressureFine(spreadKpa, units)}`;
+  const spread =
+    spreadKpa === null
+      ? '; compare once more to see how steady'
+      : spreadKpa < STEADY_KPA
+        ? ', steadily'
+        : `, ± ${pressureFine(spreadKpa, units)}`;
   return `${reads}${spread}.`;
 }

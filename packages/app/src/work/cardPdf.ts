@@ -35,8 +35,9 @@ export async function cardPdf(card: RigCard, fonts: CardFonts): Promise<Uint8Arr
   document.registerFontkit(fontkit);
   document.setTitle(card.title);
   document.setCreator('Dunlinmoss');
-  const text = await document.embedFont(fonts.text, { subset: true });
-  const strong = await document.embedFont(fonts.strong, { subset: true });
+  // Whole, not cut down to the letters used: cutting loses the outlines of most of these faces' letters.
+  const text = await document.embedFont(fonts.text, { subset: false });
+  const strong = await document.embedFont(fonts.strong, { subset: false });
   const page = document.addPage([PAGE.width, PAGE.height]);
   const size = SIZES.find((each) => heightOf(pieces(card, text, strong, each)) <= PAGE.height - 2 * PAGE.margin);
   draw(page, pieces(card, text, strong, size ?? SIZES.at(-1)!), strong);

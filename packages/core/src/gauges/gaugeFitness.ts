@@ -37,7 +37,9 @@ export function gaugeFitness(gauge: Gauge, targetKpa: number, stepKpa: number): 
   const { fromKpa, fullScaleKpa, gradePercent, comparisons } = gauge;
   const shareOfScale = targetKpa / fullScaleKpa;
   const spread = gaugeOffset(comparisons)?.spreadKpa;
-  const errorKpa = spread ?? ((gradePercent ?? UNKNOWN_GRADE) / 100) * fullScaleKpa;
+  // Comparing tells how a gauge scatters, but no finer than it was read.
+  const compared = spread === undefined || spread === null ? undefined : Math.max(spread, stepKpa / 2);
+  const errorKpa = compared ?? ((gradePercent ?? UNKNOWN_GRADE) / 100) * fullScaleKpa;
   const flaws: GaugeFlaw[] = [];
   const within = ([low, high]: readonly [number, number]): boolean => shareOfScale >= low && shareOfScale <= high;
   if (targetKpa < fromKpa || targetKpa > fullScaleKpa) flaws.push({ code: 'beyondScale', fromKpa, fullScaleKpa });

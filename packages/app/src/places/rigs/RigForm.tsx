@@ -169,14 +169,8 @@ export function RigForm({ family: code, row }: RigFormProps) {
           )}
         />
       )}
-      <View style={styles.units}>
-        <View style={styles.half}>
-          <UnitChoice label="Weights in" quantity="mass" />
-        </View>
-        <View style={styles.half}>
-          <UnitChoice label="Lengths in" quantity="length" />
-        </View>
-      </View>
+      <UnitChoice label="Weights in" quantity="mass" />
+      <UnitChoice label="Lengths in" quantity="length" />
       <Action kind="main" label={row ? 'Save the changes' : 'Save this rig'} onPress={() => void submit()} />
       {form.formState.isDirty && row && (
         <Action
@@ -310,6 +304,4 @@ function AxleFields({ control, index, family, name }: AxleFieldsProps) {
 const styles = StyleSheet.create({
   form: { gap: 14 },
   axle: { gap: 10 },
-  units: { flexDirection: 'row', gap: 10 },
-  half: { flex: 1 },
 });
