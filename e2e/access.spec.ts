@@ -26,6 +26,8 @@ const LEAST_TARGET_PX = 48;
 
 for (const light of ['light', 'dark'] as const) {
   test(`nothing for axe to find, ${light}`, async ({ page }) => {
+    // Every page one after the other.
+    test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: light, reducedMotion: 'reduce' });
     for (const path of PAGES) {
       await page.goto(path);

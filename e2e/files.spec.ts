@@ -61,7 +61,11 @@ test('a table of loads with semicolons and decimal commas is shown line by line,
   await expect(page.getByText('Tide run: 2554 kg on the wheels')).toBeVisible();
 });
 
-test('a long table shows how far it is, and can be stopped with nothing done', async ({ page, request, product }) => {
+test('a long table is told line by line, and with lines refused nothing of it is taken in', async ({
+  page,
+  request,
+  product,
+}) => {
   const lines = Array.from(
     { length: 60_000 },
     (_, index) => `"Curlew, loaded wagon",Case ${index % 20},front,left,${600 + index}`,

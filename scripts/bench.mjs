@@ -50,7 +50,29 @@ async function reads() {
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
   say(
-    `a rig through the API against the same SELECT, 2000 reads, 8 at once: p50 ${p50Ratio.toFixed(1)} ×, p95 ${p95Ratio.toFixed(1)} × (p50 ${apiP50Ms.toFixed(2)} ms against ${selectP50Ms.toFixed(2)} ms)`,
+    `a rig through the API against the same SELECTs, 2000 reads, 8 at once: p50 ${p50Ratio.toFixed(1)} ×, p95 ${p95Ratio.toFixed(1)} × (p50 ${apiP50Ms.toFixed(2)} ms against ${selectP50Ms.toFixed(2)} ms)`,
+  );
+}
+
+async function loads() {
+  const { startProduct } = await import('./product.mjs');
+  const folder = temporary('loads');
+  const product = await startProduct({ folder, demo: false });
+  const figure = figures('loads.ts', [product.address], product.database.env);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  say(
+    `100,000 loads taken in through the API against LOAD DATA of the same rows: ${figure.applyRatio.toFixed(1)} × (${(figure.applyMs / 1000).toFixed(1)} s against ${(figure.loadDataMs / 1000).toFixed(1)} s); only asked, line by line: ${figure.askRatio.toFixed(1)} ×`,
+  );
+  say(
+    `first page of ten rigs out of 10,000 against out of 10, p95 of 300: ${figure.listRatio.toFixed(2)} × (${figure.listManyMs.toFixed(1)} ms)`,
+  );
+}
+
+function markings() {
+  const { readPerSecond, timeOfBothOverRead } = figures('markings.ts');
+  say(
+    `markings read over all notations: ${Math.round(readPerSecond)} a second; read and written again ${timeOfBothOverRead.toFixed(1)} × the time`,
   );
 }
 
@@ -101,6 +123,8 @@ async function starts() {
 run(async () => {
   prepare('mariadb');
   plans();
+  markings();
+  await loads();
   await reads();
   await javascript();
   await starts();

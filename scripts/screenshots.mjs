@@ -8,13 +8,19 @@ import { run, say } from './say.mjs';
 const OUT = path.join(ROOT, 'docs/screenshots');
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
-const CURLEW = '0192f000-0000-7000-8000-000000000101';
+const SNIPE = '0192f000-0000-7000-8000-000000000106';
+const LAPWING = '0192f000-0000-7000-8000-000000000110';
+const LIME = `/rigs/${LAPWING}/load/0192f000-0000-7000-8000-000000000517`;
 
 /** One picture a main view, from the demo data: file name, address, size, and what is done before it is taken. */
 const VIEWS = [
   { name: 'today-phone', path: '/', size: PHONE },
   { name: 'rigs-phone', path: '/rigs', size: PHONE },
-  { name: 'rig-phone', path: `/rigs/${CURLEW}`, size: PHONE },
+  { name: 'rig-phone', path: `/rigs/${SNIPE}`, size: PHONE },
+  { name: 'rig-wide', path: `/rigs/${LAPWING}`, size: WIDE },
+  { name: 'load-phone', path: LIME, size: PHONE, before: (page) => scrollTo(page, '2. Tank') },
+  { name: 'load-wide', path: LIME, size: WIDE },
+  { name: 'marking-phone', path: '/rigs/marking', size: PHONE, before: readMarking },
   { name: 'ground-phone', path: '/ground', size: PHONE },
   { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'The staff') },
   { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
@@ -34,6 +40,11 @@ const VIEWS = [
 
 const scrollTo = (page, heading) =>
   page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
+
+async function readMarking(page) {
+  await page.getByRole('radio', { name: 'Farm' }).click();
+  await page.getByLabel('What the sidewall says').fill('VF380/90R46 173D');
+}
 
 async function openWorking(page) {
   const fold = page.getByRole('button', { name: 'Working, front axle' });

@@ -1,4 +1,8 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+
 import type { LoadsEvent, LoadsOutcome, RigRow } from '@dunlinmoss/contract';
+import type { RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
 import { aCase, anAxle, aRig, testServer, type TestServer } from './testServer';
@@ -168,6 +172,43 @@ describe('a table of loads', () => {
     const events = await send(table, (await ask(table)).done!.digest);
     expect(events.filter((event) => 'progress' in event).length).toBeGreaterThan(1);
     expect(await casesOf(rigs[39]!.id)).toBe(25);
+  });
+
+  it('takes back what it had begun when whoever asked goes away', async () => {
+    const rigs = Array.from({ length: 30 }, (_, index) => aRig({ name: `Stint ${index}`, loadCases: [] }));
+    for (const rig of rigs) await put(rig);
+    const lines = rigs.flatMap(({ name }) =>
+      Array.from({ length: 30 }, (_, index) => index).flatMap((index) =>
+        ['front', 'rear'].flatMap((axle) =>
+          ['left', 'right'].map((side) => `${name},Case ${index},${axle},${side},${600 + index}`),
+        ),
+      ),
+    );
+    const table = ['rig,load case,axle,wheel,load kg', ...lines].join('\n');
+    const { done } = await ask(table);
+    const listening = createServer(server.app);
+    await new Promise<void>((resolve) => listening.listen(0, '127.0.0.1', resolve));
+    try {
+      const { port } = listening.address() as AddressInfo;
+      const leaving = new AbortController();
+      const answer = await fetch(`http://127.0.0.1:${port}/api/v1/import/loads?apply=${done!.digest}`, {
+        method: 'POST',
+        body: table,
+        signal: leaving.signal,
+      });
+      // The first thing told: it has begun.
+      await answer.body!.getReader().read();
+      leaving.abort();
+    } finally {
+      await new Promise((resolve) => listening.close(resolve));
+    }
+    const [[row]] = await server.pool.query<RowDataPacket[]>(
+      "SELECT COUNT(*) AS n FROM load_cases WHERE owner_id = ? AND name LIKE 'Case %'",
+      [server.config.ownerId],
+    );
+    expect(row!.n).toBe(0);
+    // And once more, to the end: nothing of the first stands in the way.
+    expect((await send(table, done!.digest)).at(-1)).toMatchObject({ done: { applied: true, newCases: 900 } });
   });
 
   it('comes back out as it went in, estimates marked as such and left alone on the way back', async () => {

@@ -34,9 +34,12 @@ const changesStore = createStore(0);
 const keyOf = (name: ResourceName, id: string): string => `${name}/${id}`;
 const rowPath = (name: ResourceName, id: string): string => `/${RESOURCES[name].path}/${id}`;
 
+/** Much may have changed on the server at once: every list is read again. */
+export const readAgain = (): void => changesStore.set(changesStore.get() + 1);
+
 function answer(name: ResourceName, id: string, row: AnyRow | null): void {
   answeredStore.set({ ...answeredStore.get(), [keyOf(name, id)]: row });
-  changesStore.set(changesStore.get() + 1);
+  readAgain();
 }
 
 /** Takes in a row that arrived at the server. */

@@ -25,7 +25,6 @@ export function FamilyPicker({ onPick }: { readonly onPick: (code: FamilyCode) =
             {FAMILIES.filter((family) => family.kind === kind).map(({ code }) => (
               <Press
                 key={code}
-                aria-label={FAMILY_WORDS[code].name}
                 onPress={() => onPick(code)}
                 style={[styles.family, { borderColor: palette.line, backgroundColor: palette.card }]}
               >

@@ -2,11 +2,11 @@ import type { ImportOutcome, LoadsAction, LoadsEvent, LoadsOutcome } from '@dunl
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useSWRConfig } from 'swr';
 
 import { giveFile, saveAsFile } from '../../data/files';
 import { ImportFailed, importFile, importLoads, type ImportFailure } from '../../data/imports';
 import { unitsStore } from '../../data/preferences';
+import { readAgain } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { FilePicker } from '../../pieces/FilePicker';
@@ -31,7 +31,6 @@ type State =
 export function FilesPlace() {
   const router = useRouter();
   const units = unitsStore.use();
-  const { mutate } = useSWRConfig();
   const [state, setState] = useState<State>({ kind: 'idle' });
   const cancel = useRef<AbortController | undefined>(undefined);
   useEffect(() => () => cancel.current?.abort(), []);
@@ -74,7 +73,7 @@ export function FilesPlace() {
   const takeRows = (file: File): void =>
     void working('Taking it in', async (signal) => {
       const { added } = await importFile(file, false, signal);
-      await mutate(() => true);
+      readAgain();
       notify(added === 1 ? 'One is added.' : `${added} are added.`);
       router.navigate('/rigs');
       return { kind: 'idle' };
@@ -83,7 +82,7 @@ export function FilesPlace() {
     void working('Taking the loads in', async (signal) => {
       const last = await lines(file, digest, 'Taking the loads in', signal);
       if (last.kind !== 'lines') return last;
-      await mutate(() => true);
+      readAgain();
       const { add, change } = last.done.counts;
       notify(`${(add + change).toLocaleString('en')} loads are taken in.`);
       router.navigate('/rigs');
