@@ -56,7 +56,7 @@ export async function chooseGround(page: Page, name: string): Promise<void> {
 /** Waits until nothing is being fetched any more. */
 export async function settled(page: Page): Promise<void> {
   await page.getByRole('heading', { level: 1 }).waitFor();
-  await page.getByText('Fetching …').waitFor({ state: 'detached' });
+  await page.waitForFunction(() => !document.body.innerText.includes('Fetching …'));
 }
 
 /** The big numbers of one axle. */

@@ -70,7 +70,7 @@ run(async () => {
       const page = await context.newPage();
       await page.goto(product.address + address);
       await page.getByRole('heading', { level: 1 }).waitFor();
-      await page.getByText('Fetching …').waitFor({ state: 'detached' });
+      await page.waitForFunction(() => !document.body.innerText.includes('Fetching …'));
       await before?.(page);
       await page.waitForTimeout(600); // for what glides into its place
       await page.screenshot({ path: path.join(OUT, `${name}.png`) });

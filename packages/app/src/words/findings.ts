@@ -14,16 +14,17 @@ const AT: Record<'road' | 'present', string> = { road: 'at road pressure', prese
 
 export function findingWords(finding: Finding, kind: Family['kind'], units: Units): FindingWords {
   const on = 'position' in finding ? axleName(finding.position, kind) : '';
+  const wheel = kind === 'bicycle' || kind === 'motorcycle' ? '' : ' on a wheel';
   switch (finding.code) {
     case 'overTire':
       return {
-        what: `${on}: ${mass(finding.loadKg, units)} on a wheel, and its tire carries ${mass(finding.mostKg, units)} at the most, at any pressure and speed.`,
+        what: `${on}: ${mass(finding.loadKg, units)}${wheel}, and its tire carries ${mass(finding.mostKg, units)} at the most, at any pressure and speed.`,
         todo: 'Unload, or fit tires with a higher load index.',
       };
     case 'overAtPressure': {
       const sure = finding.extrapolated ? ' by our estimate (below the lines that are known)' : '';
       return {
-        what: `${on}: ${mass(finding.loadKg, units)} on a wheel, and ${AT[finding.at]} of ${pressure(finding.pressureKpa, units)} its tire carries ${mass(finding.carriesKg, units)} on the road${sure}.`,
+        what: `${on}: ${mass(finding.loadKg, units)}${wheel}, and ${AT[finding.at]} of ${pressure(finding.pressureKpa, units)} its tire carries ${mass(finding.carriesKg, units)} on the road${sure}.`,
         todo:
           finding.neededKpa === null
             ? 'No pressure carries it at road speed. Unload, or drive slower than the road asks.'

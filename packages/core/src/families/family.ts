@@ -68,6 +68,8 @@ export interface Family {
   readonly roadSpeedKmh: number | null;
   /** The axles turn at one speed: tires of two diameters fight each other. Tractors are geared for two. */
   readonly drivenAxlesTurnAlike: boolean;
+  /** Front and rear commonly wear the same tires. */
+  readonly tiresAlike: boolean;
   /** Pressures by ground can be worked out. */
   readonly grounds: boolean;
 }

@@ -16,4 +16,5 @@ export const farmTrailer = {
     roadKpa: between(psi(10), psi(90)),
   },
   roadSpeedKmh: 40,
+  tiresAlike: true,
 } as const satisfies Family;

@@ -19,5 +19,6 @@ export const fourWheel = {
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,
+  tiresAlike: true,
   grounds: true,
 } as const satisfies Family;

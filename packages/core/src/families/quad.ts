@@ -19,5 +19,6 @@ export const quad = {
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,
+  tiresAlike: false,
   grounds: false,
 } as const satisfies Family;

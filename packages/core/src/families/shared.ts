@@ -58,6 +58,7 @@ export const bicycle = {
   likely: BICYCLE_LIKELY,
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: false,
+  tiresAlike: true,
   grounds: false,
 } as const satisfies Partial<Family>;
 
@@ -76,6 +77,7 @@ export const motorcycle = {
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: false,
+  tiresAlike: false,
   grounds: false,
 } as const satisfies Partial<Family>;
 

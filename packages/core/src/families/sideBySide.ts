@@ -19,5 +19,6 @@ export const sideBySide = {
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,
+  tiresAlike: false,
   grounds: false,
 } as const satisfies Family;

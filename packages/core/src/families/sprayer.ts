@@ -16,4 +16,5 @@ export const sprayer = {
     roadKpa: between(psi(10), psi(90)),
   },
   roadSpeedKmh: 40,
+  tiresAlike: true,
 } as const satisfies Family;

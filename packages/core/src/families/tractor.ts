@@ -16,4 +16,5 @@ export const tractor = {
     roadKpa: between(psi(5), psi(70)),
   },
   roadSpeedKmh: 40,
+  tiresAlike: false,
 } as const satisfies Family;

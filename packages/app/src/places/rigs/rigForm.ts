@@ -132,7 +132,7 @@ export const emptyRig = (family: FamilyCode, units: Units): RigFormValues => ({
   name: '',
   hitch: EMPTY_QUANTITY,
   topSpeed: '',
-  sameTires: true,
+  sameTires: familyOf(family).tiresAlike,
   axles: familyOf(family).axles.map((template) => axleOfTemplate(template, units)),
 });
 
