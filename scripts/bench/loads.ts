@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Readable } from 'node:stream';
 
-import type { LoadsEvent, Rig } from '@dunlinmoss/contract';
+import { PLAIN_AXLE, type LoadsEvent, type Rig } from '@dunlinmoss/contract';
 import mysql from 'mysql2/promise';
 
 /*
@@ -33,28 +33,12 @@ const timed = async (work: () => Promise<unknown>): Promise<number> => {
 };
 
 const axle = (position: 'front' | 'rear'): Rig['axles'][number] => ({
+  ...PLAIN_AXLE,
   position,
-  wheels: 2,
-  driven: true,
   behindMm: position === 'front' ? 0 : 2790,
   trackMm: 1570,
-  ratingKg: null,
   tireMarking: '265/65R17 112T',
-  loadRange: 'standard',
-  tube: false,
-  beadHold: 'none',
-  insert: false,
-  casing: null,
-  rimInnerMm: null,
-  measuredWidthMm: null,
-  treadWidthMm: null,
-  minKpa: null,
-  maxKpa: null,
-  lines: [],
-  rows: [],
-  rowsOf: 'thisTire',
   roadKpa: 248,
-  present: null,
 });
 const rigOf = (index: number): Rig => {
   const loadCaseId = randomUUID();

@@ -1,5 +1,5 @@
 import { CALCULATORS, openApi } from './api';
-import { doubtfulLoads, fieldProblems, questionsOf, RESOURCES, rigLoads, type Rig } from './index';
+import { doubtfulLoads, fieldProblems, PLAIN_AXLE, questionsOf, RESOURCES, rigLoads, type Rig } from './index';
 import { outing } from './resources/outing';
 import { rig } from './resources/rig';
 
@@ -10,29 +10,7 @@ const problemsOf = (
   const checked = schema.safeParse(value);
   return checked.success ? [] : fieldProblems(checked.error as never);
 };
-const axle = {
-  wheels: 2,
-  driven: true,
-  behindMm: 0,
-  trackMm: 1570,
-  ratingKg: null,
-  tireMarking: '265/65R17 112T',
-  loadRange: 'standard',
-  tube: false,
-  beadHold: 'none',
-  insert: false,
-  casing: null,
-  rimInnerMm: null,
-  measuredWidthMm: null,
-  treadWidthMm: null,
-  minKpa: null,
-  maxKpa: null,
-  lines: [],
-  rows: [],
-  rowsOf: 'thisTire',
-  roadKpa: 240,
-  present: null,
-};
+const axle = { ...PLAIN_AXLE, behindMm: 0, trackMm: 1570, tireMarking: '265/65R17 112T', roadKpa: 240 };
 const aCase = {
   id: '0192f000-0000-7000-8000-000000000003',
   name: 'Touring',

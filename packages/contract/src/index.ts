@@ -39,6 +39,7 @@ export {
   type TapeDetails,
   type Wheel,
 } from './resources/proofTest';
+export { PLAIN_AXLE } from './resources/plainAxle';
 export { RESOURCES, type BodyOf, type QueryOf, type ResourceName, type RowOf } from './resources/registry';
 export {
   BEAD_HOLDS,

@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 
-import type { LoadCaseBody, Outing, ProofTest, Rig, RigAxle } from '@dunlinmoss/contract';
+import {
+  PLAIN_AXLE,
+  type LoadCaseBody,
+  type Outing,
+  type ProofTest,
+  type Rig,
+  type RigAxle,
+} from '@dunlinmoss/contract';
 import type { Express } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { pino } from 'pino';
@@ -30,28 +37,12 @@ export async function testServer(): Promise<TestServer> {
 }
 
 export const anAxle = (position: RigAxle['position'], change: Partial<RigAxle> = {}): RigAxle => ({
+  ...PLAIN_AXLE,
   position,
-  wheels: 2,
-  driven: true,
   behindMm: position === 'front' ? 0 : 2790,
   trackMm: 1570,
-  ratingKg: null,
   tireMarking: '265/65R17 112T',
-  loadRange: 'standard',
-  tube: false,
-  beadHold: 'none',
-  insert: false,
-  casing: null,
-  rimInnerMm: null,
-  measuredWidthMm: null,
-  treadWidthMm: null,
-  minKpa: null,
-  maxKpa: null,
-  lines: [],
-  rows: [],
-  rowsOf: 'thisTire',
   roadKpa: 240,
-  present: null,
   ...change,
 });
 

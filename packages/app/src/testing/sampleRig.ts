@@ -1,31 +1,15 @@
-import type { LoadCaseBody, RigAxle, RigRow } from '@dunlinmoss/contract';
+import { PLAIN_AXLE, type LoadCaseBody, type RigAxle, type RigRow } from '@dunlinmoss/contract';
 import { psi } from '@dunlinmoss/core';
 
 /* A sound rig for the tests: each changes what it looks at. */
 
 export const sampleAxle = (position: RigAxle['position'], change: Partial<RigAxle> = {}): RigAxle => ({
+  ...PLAIN_AXLE,
   position,
-  wheels: 2,
-  driven: true,
   behindMm: position === 'front' ? 0 : 2790,
   trackMm: 1570,
-  ratingKg: null,
   tireMarking: '265/65R17 112T',
-  loadRange: 'standard',
-  tube: false,
-  beadHold: 'none',
-  insert: false,
-  casing: null,
-  rimInnerMm: null,
-  measuredWidthMm: null,
-  treadWidthMm: null,
-  minKpa: null,
-  maxKpa: null,
-  lines: [],
-  rows: [],
-  rowsOf: 'thisTire',
   roadKpa: psi(36),
-  present: null,
   ...change,
 });
 

@@ -3,6 +3,7 @@ import { z } from 'zod';
 
 import { tireMarking } from '../marking';
 import { id, loadKg, name, pressureKpa, revision } from '../quantities';
+import { PLAIN_AXLE } from '../resources/plainAxle';
 
 /*
  * Files of the first version: four-wheel rigs alone, with one load case that had no name. Read so that nothing a
@@ -58,24 +59,12 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
     topSpeedKmh: null,
     loadCaseId: rest.id,
     axles: axles.map((old, index) => ({
+      ...PLAIN_AXLE,
       ...template[index],
-      ratingKg: null,
       tireMarking: old.tireMarking,
       loadRange: old.loadRange,
-      tube: false,
       beadHold: beadLocks ? 'beadLock' : 'none',
-      insert: false,
-      casing: null,
-      rimInnerMm: null,
-      measuredWidthMm: null,
-      treadWidthMm: null,
-      minKpa: null,
-      maxKpa: null,
-      lines: [],
-      rows: [],
-      rowsOf: 'thisTire',
       roadKpa: old.placardKpa,
-      present: null,
     })),
     loadCases: [
       {

@@ -6,11 +6,12 @@ import { StyleSheet, View } from 'react-native';
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
 import { saveOuting } from '../../data/outings';
 import { unitsStore } from '../../data/preferences';
-import { bringBack, putAside, useRows } from '../../data/rows';
+import { useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
 import { Panel } from '../../pieces/Panel';
+import { putAsideAndSay } from '../../pieces/putAside';
 import { Text } from '../../pieces/Text';
 import { TextField } from '../../pieces/TextField';
 import { Trash } from '../../theme/icons';
@@ -50,15 +51,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
     if (outing.state !== 'closed') router.navigate('/');
   });
 
-  const remove = async (): Promise<void> => {
-    try {
-      await putAside('outings', outing);
-      notify('The outing is put aside.', () => void bringBack('outings', outing.id));
-      router.navigate('/book');
-    } catch {
-      notify("The store can't be reached: nothing was put aside.");
-    }
-  };
+  const remove = (): Promise<void> => putAsideAndSay('outings', outing, 'The outing', () => router.navigate('/book'));
 
   return (
     <View style={styles.detail}>

@@ -10,7 +10,7 @@ import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
-import { bringBack, putAside, useRow, useRows } from '../../data/rows';
+import { useRow, useRows } from '../../data/rows';
 import { useOpenOuting } from '../../data/outings';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
@@ -18,6 +18,7 @@ import { notify } from '../../pieces/Notice';
 import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
 import { Press } from '../../pieces/Press';
+import { putAsideAndSay } from '../../pieces/putAside';
 import { QuantityField } from '../../pieces/QuantityField';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
@@ -165,16 +166,11 @@ function TapeForm({ row, rig, outing, start }: TapeFormProps) {
     router.navigate(checked.test.outingId ? '/' : '/proof');
   };
 
-  const putTestAside = async (test: ProofTestRow): Promise<void> => {
-    try {
-      await putAside('tests', test);
+  const putTestAside = (test: ProofTestRow): Promise<void> =>
+    putAsideAndSay('tests', test, 'The test', () => {
       dropDraft(draft);
-      notify('The test is put aside.', () => void bringBack('tests', test.id));
       router.navigate('/proof');
-    } catch {
-      notify("The store can't be reached: nothing was put aside.");
-    }
-  };
+    });
 
   return (
     <Page

@@ -9,7 +9,7 @@ import { dropDraft, readDraft, useDraft } from '../../data/drafts';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
-import { bringBack, putAside, useRow } from '../../data/rows';
+import { useRow } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { FormQuantity } from '../../pieces/FormQuantity';
@@ -17,6 +17,7 @@ import { notify } from '../../pieces/Notice';
 import { NumberField } from '../../pieces/NumberField';
 import { Panel } from '../../pieces/Panel';
 import { Press } from '../../pieces/Press';
+import { putAsideAndSay } from '../../pieces/putAside';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
 import { TextField } from '../../pieces/TextField';
@@ -89,16 +90,11 @@ function GaugeForm({ row }: { readonly row: GaugeRow | undefined }) {
     notify(savedText(saved, result.gauge.name));
     router.navigate('/rigs/tools');
   };
-  const archive = async (gauge: GaugeRow): Promise<void> => {
-    try {
-      await putAside('gauges', gauge);
+  const archive = (gauge: GaugeRow): Promise<void> =>
+    putAsideAndSay('gauges', gauge, gauge.name, () => {
       dropDraft(draft);
-      notify(`${gauge.name} is put aside.`, () => void bringBack('gauges', gauge.id));
       router.navigate('/rigs/tools');
-    } catch {
-      notify("The store can't be reached: nothing was put aside.");
-    }
-  };
+    });
 
   return (
     <View style={styles.form}>

@@ -29,12 +29,12 @@ import { useGauges } from '../../data/gauges';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
 import { copyOf, rigBody } from '../../data/rigs';
-import { bringBack, putAside } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { Findings } from '../../pieces/Findings';
 import { notify } from '../../pieces/Notice';
 import { Panel } from '../../pieces/Panel';
+import { putAsideAndSay } from '../../pieces/putAside';
 import { Text } from '../../pieces/Text';
 import { Unfold } from '../../pieces/Unfold';
 import { Archive, Copy, Download, FileText, Pencil, Plus } from '../../theme/icons';
@@ -79,15 +79,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
     notify(`${copy.name} is made. Change what differs.`);
     router.navigate({ pathname: '/rigs/[id]/edit', params: { id: copy.id } });
   };
-  const archive = async (): Promise<void> => {
-    try {
-      await putAside('rigs', rig);
-      notify(`${rig.name} is put aside.`, () => void bringBack('rigs', rig.id));
-      router.navigate('/rigs');
-    } catch {
-      notify("The store can't be reached: nothing was put aside.");
-    }
-  };
+  const archive = (): Promise<void> => putAsideAndSay('rigs', rig, rig.name, () => router.navigate('/rigs'));
 
   return (
     <View style={styles.detail}>

@@ -9,10 +9,11 @@ import { dropDraft, readDraft, useDraft } from '../../data/drafts';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
-import { bringBack, putAside, useRow } from '../../data/rows';
+import { useRow } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
+import { putAsideAndSay } from '../../pieces/putAside';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
 import { TextField } from '../../pieces/TextField';
@@ -98,16 +99,11 @@ function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
     notify(savedText(saved, checked.data.name));
     router.navigate('/rigs/tools');
   };
-  const archive = async (tool: AirToolRow): Promise<void> => {
-    try {
-      await putAside('tools', tool);
+  const archive = (tool: AirToolRow): Promise<void> =>
+    putAsideAndSay('tools', tool, tool.name, () => {
       dropDraft(draft);
-      notify(`${tool.name} is put aside.`, () => void bringBack('tools', tool.id));
       router.navigate('/rigs/tools');
-    } catch {
-      notify("The store can't be reached: nothing was put aside.");
-    }
-  };
+    });
 
   return (
     <View style={styles.form}>

@@ -1,0 +1,80 @@
+import type { LoadsOutcome } from '@dunlinmoss/contract';
+
+import type { Units } from '../data/preferences';
+import { failureText, lineText, rowText, tableProblemText } from './imports';
+
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
+const outcome = (change: Partial<LoadsOutcome>): LoadsOutcome => ({
+  line: 7,
+  action: 'add',
+  rig: 'Knot',
+  loadCase: 'Full',
+  position: 'rear2',
+  part: 'leftOuter',
+  loadKg: 612.4,
+  ...change,
+});
+
+describe('lineText', () => {
+  it.each([
+    [{}, 'Line 7: Knot, Full, second rear, left outer: 612 kg is added.'],
+    [{ newCase: true }, 'Line 7: Knot, Full, second rear, left outer: 612 kg is added, in a new load case.'],
+    [{ action: 'change', beforeKg: 590 }, 'Line 7: Knot, Full, second rear, left outer: 590 kg becomes 612 kg.'],
+    [{ action: 'same' }, 'Line 7: Knot, Full, second rear, left outer: 612 kg, the same already.'],
+    [{ action: 'leave' }, 'Line 7: Knot, Full, second rear, left outer: 612 kg, an estimate: left alone.'],
+    [
+      { action: 'refuse', problem: 'unknownAxle', position: 'mid', part: '', loadKg: null },
+      'Line 7: Knot, Full, mid: expected front, rear, rear2, trailer, trailer2 or trailer3.',
+    ],
+  ] as const)('%j', (change, text) => {
+    expect(plain(lineText(outcome(change as Partial<LoadsOutcome>), units))).toBe(text);
+  });
+});
+
+describe('rowText', () => {
+  it.each([
+    ['add', 'Rig “Knot”: new, is added'],
+    ['same', 'Rig “Knot”: here already, the same'],
+    ['keepOurs', 'Rig “Knot”: here already and different, yours stays'],
+  ] as const)('%s: %s', (action, text) => {
+    expect(rowText({ kind: 'rigs', index: 0, name: 'Knot', action })).toBe(text);
+  });
+});
+
+describe('failureText', () => {
+  it('names the row, the field and what was expected', () => {
+    const problem = {
+      type: 'x',
+      title: 'x',
+      status: 400,
+      code: 'invalid' as const,
+      fields: [
+        { path: '/rigs/3/axles/0/roadKpa', code: 'too_big', message: '', limit: 2000 },
+        { path: '/rigs/4/name', code: 'too_small', message: '', limit: 1 },
+      ],
+    };
+    expect(plain(failureText({ code: 'refused', problem }, units))).toBe(
+      'Nothing was taken in: rig 4, axles 0 roadKpa: Expected 290 psi or less. Check the unit. (and 1 more)',
+    );
+  });
+
+  it.each(['away', 'cancelled', 'notJson'] as const)('%s ends in a way on', (code) => {
+    expect(failureText({ code }, units)).toMatch(/^[A-Z].*\.$/);
+  });
+});
+
+describe('tableProblemText', () => {
+  it('says which columns are missing and which were found', () => {
+    const text = tableProblemText({
+      code: 'columnMissing',
+      columns: ['axle', 'load kg'],
+      found: ['rig', 'colour'],
+    } as never);
+    expect(text).toBe('Expected the columns “axle”, “load kg”. Found: rig, colour.');
+  });
+
+  it.each(['empty', 'linesRefused', 'changedSince', 'databaseAway', 'internal'])('%s is a sentence', (code) => {
+    expect(tableProblemText({ code })).toMatch(/^[A-Z].*\.$/);
+  });
+});
