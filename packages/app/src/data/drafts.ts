@@ -1,9 +1,9 @@
 import { useEffect } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
 
-import { readStored, writeStored } from './storage';
+import { readStored, shaped, writeStored } from './storage';
 
-const keyOf = (name: string): string => `draft:${name}`;
+const keyOf = (name: string): string => `${shaped('draft')}:${name}`;
 
 export const readDraft = <T>(name: string): T | undefined => readStored<T>(keyOf(name));
 export const writeDraft = (name: string, value: unknown): void => writeStored(keyOf(name), value);

@@ -1,6 +1,7 @@
 import { RESOURCES, type BodyOf, type Problem, type ResourceName, type RowOf } from '@dunlinmoss/contract';
 
 import { Away, Refused, request } from './client';
+import { shaped } from './storage';
 import { createStore } from './store';
 
 /** A save that has not arrived yet, or that met a newer row on the other side. */
@@ -21,7 +22,7 @@ export type SaveResult<Name extends ResourceName> =
 const RETRY_MS = 4_000;
 
 /** What has not arrived yet, by row, in the order of saving. Survives a reload. */
-export const outboxStore = createStore<Readonly<Record<string, Pending>>>({}, 'outbox');
+export const outboxStore = createStore<Readonly<Record<string, Pending>>>({}, shaped('outbox'));
 
 type Arrived = (name: ResourceName, row: RowOf<ResourceName>) => void;
 let onArrived: Arrived = () => undefined;

@@ -1,3 +1,12 @@
+/**
+ * The shape of the rows and forms that are kept. Goes up when they change: what an earlier version of the application
+ * kept is then left alone, where reading it wrongly would stop every screen.
+ */
+const SHAPE = 2;
+
+/** The key of something that has rows or forms of this shape in it. */
+export const shaped = (key: string): string => `${key}:${SHAPE}`;
+
 /** Small text kept on this device. A browser that refuses to keep anything costs a person their drafts, not the app. */
 export function readStored<T>(key: string): T | undefined {
   try {
