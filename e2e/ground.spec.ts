@@ -105,3 +105,37 @@ test('the dangers are in view without scrolling, and nothing runs off the side',
     expect(overflow, path).toBeLessThanOrEqual(0);
   }
 });
+
+test('schools stand side by side, one is held for the rig, and the plan and its working follow', async ({ page }) => {
+  await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  const schools = page.getByRole('radiogroup', { name: 'The school to hold' });
+  await expect(schools.getByRole('radio', { name: /Equal deflection/ })).toBeChecked();
+  await expect(schools.getByRole('radio', { name: /Equal deflection/ })).toContainText('15 / 20 psi');
+  await expect(schools.getByRole('radio', { name: /The fixed table/ })).toContainText('16 / 16 psi');
+  await schools.getByRole('radio', { name: /The fixed table/ }).click();
+  await expect(axle(page, 'Rear')).toContainText('16psi');
+  await expect(page.getByText('goes by the fixed table.')).toBeVisible();
+  await action(page, 'Working, rear axle').click();
+  await expect(
+    page.getByRole('main').getByRole('listitem').filter({ hasText: 'same number for every rig' }),
+  ).toContainText('Common practice, no source');
+  await page.reload();
+  await expect(axle(page, 'Rear')).toContainText('16psi');
+  await schools.getByRole('radio', { name: /Equal deflection/ }).click();
+  await expect(axle(page, 'Rear')).toContainText('20psi');
+});
+
+test('what the gauge should show on warm tires up high stands beside the cold number', async ({ page }) => {
+  await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await action(page, /^On the gauge now/).click();
+  await page.getByLabel('Tires now in °C').fill('400');
+  await expect(page.getByText('Expected −40 to 110 °C.')).toBeVisible();
+  await page.getByLabel('Tires now in °C').fill('50');
+  await expect(page.getByText('front 18 psi, rear 24 psi')).toBeVisible();
+  await expect(axle(page, 'Front')).toContainText('15psi');
+  await page.reload();
+  await expect(page.getByText('front 18 psi, rear 24 psi')).toBeVisible();
+  await action(page, /^On the gauge now/).click();
+  await action(page, 'Tires are cold again').click();
+  await expect(page.getByText('As above, while the tires are cold')).toBeVisible();
+});

@@ -50,6 +50,7 @@ const rigOf = (index: number): Rig => {
     hitchMm: null,
     topSpeedKmh: null,
     loadCaseId,
+    school: null,
     axles: [axle('front'), axle('rear')],
     loadCases: [
       {

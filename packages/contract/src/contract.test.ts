@@ -32,6 +32,7 @@ const aRig = {
   hitchMm: null,
   topSpeedKmh: null,
   loadCaseId: aCase.id,
+  school: null,
   axles: [
     { ...axle, position: 'front' },
     { ...axle, position: 'rear', behindMm: 2790 },

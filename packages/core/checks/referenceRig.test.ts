@@ -15,6 +15,7 @@ describe('equal deflection on the reference rig itself', () => {
     const loadKg = REFERENCE_RIG.loadKg;
     const result = planGround({
       ground: ground as keyof typeof TRADE,
+      school: 'equalDeflection',
       stuckAccepted: false,
       axles: [
         {

@@ -1,4 +1,5 @@
 export { airPressureKpaAbs } from './atmosphere/airPressure';
+export { gaugeNowKpa, type TireConditions } from './atmosphere/gaugeNow';
 export {
   capacity,
   fullPressureKpa,
@@ -80,10 +81,8 @@ export {
 } from './loads/loadsOf';
 export { POSTURE_CODES, POSTURES, type Posture } from './loads/postures';
 export { ticketSum } from './loads/ticketSum';
-export { equalDeflectionKpa, referenceShare } from './plan/equalDeflection';
-export type { AxlePlan, GroundPlan, PlanAxle, PlanInput, PlanProblem } from './plan/plan';
+export type { AxlePlan, GroundPlan, SchoolPlan, PlanAxle, PlanInput, PlanProblem } from './plan/plan';
 export { planGround } from './plan/planGround';
-export { REFERENCE_RIG } from './plan/referenceRig';
 export type { ValueName, WorkingCode, WorkingStep } from './plan/working';
 export {
   judgeTape,
@@ -96,6 +95,9 @@ export {
   type TapeVerdict,
 } from './proof/tape';
 export { failure, success, type Result } from './result';
+export { equalDeflectionKpa, referenceShare } from './schools/equalDeflection';
+export { REFERENCE_RIG, REFERENCE_ROAD_KPA } from './schools/referenceRig';
+export { DEFAULT_SCHOOL, SCHOOL_CODES, schoolOf, SCHOOLS, type SchoolCode } from './schools/registry';
 export type { Source, SourceMark } from './source';
 export { loadIndexKg, MAX_LOAD_INDEX } from './tires/loadIndex';
 export { carcassFactor, LOAD_RANGE_CODES, LOAD_RANGES, type LoadRange } from './tires/loadRange';

@@ -38,6 +38,10 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     },
     output: { ok: true, value: { ground: 'softSand', axles: [{ wheelLoadKg: 500, roadKpa: 240 }] } },
   },
+  'gauge-now': {
+    input: { coldKpa: 110, coldTempC: 20, tireTempC: 20, altitudeM: 500 },
+    output: { gaugeNowKpa: expect.closeTo(110, 9) },
+  },
   'tire-capacity': {
     input: {
       tireMarking: 'LT245/75R16',

@@ -52,6 +52,7 @@ describe('saving a row', () => {
       family: 'tractor',
       hitchMm: 3600,
       topSpeedKmh: 40,
+      school: 'stepDown',
       axles: [
         anAxle('front', { tireMarking: 'VF380/90R46 173D', ratingKg: 7000, minKpa: 60, maxKpa: 320 }),
         anAxle('rear', {

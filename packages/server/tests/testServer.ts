@@ -72,6 +72,7 @@ export function aRig(change: Partial<Rig> = {}): Rig {
     hitchMm: null,
     topSpeedKmh: null,
     loadCaseId: loadCases[0]?.id ?? null,
+    school: null,
     axles: [anAxle('front'), anAxle('rear')],
     loadCases,
     ...change,

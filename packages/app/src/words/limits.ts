@@ -1,8 +1,9 @@
-import type { AxlePlan, PlanProblem } from '@dunlinmoss/core';
+import type { AxlePlan, PlanProblem, SchoolCode } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
 import { AXLE_WORDS } from './axles';
 import { axleOnGauge, mass, number, onGauge, pressure } from './format';
+import { SCHOOL_WORDS } from './schools';
 
 /** Far finer than any gauge: marks computed in two ways may differ in the last place. */
 const DUST_KPA = 1e-6;
@@ -17,13 +18,14 @@ export function floorText({ floor }: AxlePlan, beadLocks: boolean): string {
   }
 }
 
-/** Why the start is not what equal deflection asks for; undefined where it is. */
-export function heldText({ heldBy, wantedKpa }: AxlePlan, units: Units): string | undefined {
+/** Why the start is not what the school asks for; undefined where it is. */
+export function heldText({ heldBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
+  const { name } = SCHOOL_WORDS[school];
   if (heldBy === null || wantedKpa === null) return undefined;
   if (heldBy === 'placard')
-    return 'Equal deflection asks for more than the placard: heavy for this tire, so stay at road pressure.';
+    return `${name} asks for more than the placard: heavy for this tire, so stay at road pressure.`;
   const wanted = wantedKpa > 0 ? `for ${number('pressure', units.pressure, wantedKpa)}` : 'for no air at all';
-  return `Equal deflection asks ${wanted}; held at the floor.`;
+  return `${name} asks ${wanted}; held at the floor.`;
 }
 
 /** What to say of a pressure that was set outside the plan's limits; it is kept all the same, because it is what was done. */

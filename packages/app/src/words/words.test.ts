@@ -8,6 +8,7 @@ import {
   psi,
   questionOf,
   readMarking,
+  SCHOOLS,
   type Finding,
   type FindingCode,
   type GroundCode,
@@ -26,6 +27,7 @@ import { readBack } from './marking';
 import { waitingText } from './noPlan';
 import { fieldText } from './problems';
 import { questionText } from './questions';
+import { cutText, SCHOOL_WORDS } from './schools';
 import { contactText } from './tape';
 import { TOOL_WORDS } from './tools';
 import { stepWords } from './working';
@@ -36,6 +38,7 @@ const reading = readMarking('265/65R17 112T');
 if (!reading.ok) throw new Error('265/65R17 112T');
 const input = (ground: GroundCode, loadKg = 600, change: Partial<PlanInput> = {}): PlanInput => ({
   ground,
+  school: 'equalDeflection',
   stuckAccepted: false,
   axles: (['front', 'rear'] as const).map((position) => ({
     position,
@@ -93,9 +96,11 @@ describe('the floor and what it holds', () => {
   });
 
   it('says what equal deflection asked for', () => {
-    expect(heldText(planOf('softSand').axles[0]!, units)).toBeUndefined();
-    expect(heldText(planOf('verySoftSand', 500).axles[0]!, units)).toMatch(/asks for \d+; held at the floor/);
-    expect(heldText(planOf('gravel', 900).axles[0]!, units)).toContain('stay at road pressure');
+    expect(heldText(planOf('softSand').axles[0]!, 'equalDeflection', units)).toBeUndefined();
+    expect(heldText(planOf('verySoftSand', 500).axles[0]!, 'equalDeflection', units)).toMatch(
+      /asks for \d+; held at the floor/,
+    );
+    expect(heldText(planOf('gravel', 900).axles[0]!, 'equalDeflection', units)).toContain('stay at road pressure');
   });
 
   it('speaks up when what was set lies outside', () => {
@@ -207,6 +212,32 @@ describe('stepWords', () => {
     const settle = steps.find(({ title }) => title === 'How far the wheel settles')!;
     expect(plain(settle.inputs)).toMatch(/^load = 600\.0 kg, Kz = 15\.\d\d kg\/mm$/);
     expect(plain(settle.result)).toMatch(/^δ = 38\.\d\d mm$/);
+  });
+});
+
+describe('the schools in words', () => {
+  it('tell each apart, with who holds it and where it breaks', () => {
+    const texts = SCHOOLS.map(({ code }) => SCHOOL_WORDS[code]);
+    expect(new Set(texts.map(({ name }) => name)).size).toBe(SCHOOLS.length);
+    for (const { who, right, breaks } of texts)
+      expect(`${who}${right}${breaks}`).toMatch(/^[A-Z].*Right .*Breaks .*\.$/);
+  });
+
+  it('say which limit cut one off', () => {
+    const [axle] = planOf('verySoftSand', 1000, {}).axles;
+    const table = axle!.schools.find(({ code }) => code === 'fixedTable')!;
+    expect(cutText(table, units)).toBe('asks 12, cut off at the floor');
+    expect(cutText({ ...table, heldBy: null }, units)).toBeUndefined();
+    expect(cutText({ ...table, wantedKpa: -3 }, units)).toContain('asks no air');
+  });
+
+  it('have a working of their own', () => {
+    for (const { code } of SCHOOLS) {
+      const { working } = planOf('softSand', 600, { school: code }).axles[0]!;
+      for (const step of working) {
+        expect(Object.values(stepWords(step, units)).join(' ')).not.toMatch(/undefined|NaN/);
+      }
+    }
   });
 });
 

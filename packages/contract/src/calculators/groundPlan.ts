@@ -1,4 +1,4 @@
-import { GROUND_CODES, planGround } from '@dunlinmoss/core';
+import { DEFAULT_SCHOOL, GROUND_CODES, planGround, SCHOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { loadKg, pressureKpa } from '../quantities';
@@ -12,6 +12,8 @@ const source = z.looseObject({
 });
 const floor = z.strictObject({ code: z.string(), pressureKpa: z.number(), source });
 
+const heldBy = z.enum(['floor', 'placard']).nullable();
+
 const axlePlan = z.strictObject({
   position: axlePosition,
   wheelLoadKg: z.number(),
@@ -20,7 +22,8 @@ const axlePlan = z.strictObject({
   window: z.strictObject({ lowKpa: z.number(), highKpa: z.number() }),
   floor: floor.extend({ all: z.array(floor) }),
   wantedKpa: z.number().nullable(),
-  heldBy: z.enum(['floor', 'placard']).nullable(),
+  heldBy,
+  schools: z.array(z.strictObject({ code: z.enum(SCHOOL_CODES), wantedKpa: z.number(), startKpa: z.number(), heldBy })),
   atRoad: contactPatchShape,
   atStart: contactPatchShape,
   clearanceLostMm: z.number(),
@@ -40,6 +43,7 @@ export const groundPlanCalculator = defineCalculator({
   summary: 'Cold pressures for each axle on one ground, with window, floor, contact, cautions and the working',
   input: z.strictObject({
     ground: z.enum(GROUND_CODES),
+    school: z.enum(SCHOOL_CODES).default(DEFAULT_SCHOOL),
     stuckAccepted: z.boolean(),
     axles: z
       .array(
@@ -90,8 +94,9 @@ export const groundPlanCalculator = defineCalculator({
       value: {
         ...plan,
         cautions: [...cautions],
-        axles: plans.map(({ floor: { all, ...binding }, working, ...axle }) => ({
+        axles: plans.map(({ floor: { all, ...binding }, working, schools, ...axle }) => ({
           ...axle,
+          schools: [...schools],
           floor: { ...binding, all: [...all] },
           working: [...working],
         })),

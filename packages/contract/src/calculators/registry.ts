@@ -2,6 +2,7 @@ import { airPressureCalculator } from './airPressure';
 import type { Calculator } from './calculator';
 import { contactCalculator } from './contact';
 import { gaugeFitnessCalculator } from './gaugeFitness';
+import { gaugeNowCalculator } from './gaugeNow';
 import { groundPlanCalculator } from './groundPlan';
 import { rigFindingsCalculator } from './rigFindings';
 import { rigLoadsCalculator } from './rigLoads';
@@ -11,6 +12,7 @@ import { tireMarkingCalculator } from './tireMarking';
 
 export const CALCULATORS = [
   airPressureCalculator,
+  gaugeNowCalculator,
   tireMarkingCalculator,
   tireCapacityCalculator,
   rigLoadsCalculator,

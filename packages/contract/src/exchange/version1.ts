@@ -58,6 +58,7 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
     hitchMm: null,
     topSpeedKmh: null,
     loadCaseId: rest.id,
+    school: null,
     axles: axles.map((old, index) => ({
       ...PLAIN_AXLE,
       ...template[index],

@@ -1,4 +1,4 @@
-import { AXLE_POSITIONS, FAMILY_CODES, familyOf, LOAD_RANGE_CODES } from '@dunlinmoss/core';
+import { AXLE_POSITIONS, FAMILY_CODES, familyOf, LOAD_RANGE_CODES, SCHOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
@@ -68,6 +68,8 @@ export const rig = z
     topSpeedKmh: speedKmh.nullable(),
     /** The load case that stands today. */
     loadCaseId: id.nullable(),
+    /** The school that the person holds for this rig; null goes by the default. */
+    school: z.enum(SCHOOL_CODES).nullable(),
     axles: z.array(rigAxle).min(1).max(6),
     loadCases: z.array(loadCase).max(30),
   })

@@ -3,6 +3,7 @@ import type { ContactPatch, MeasuredContact } from '../contact/contactPatch';
 import type { GroundCode } from '../grounds/registry';
 import type { BindingFloor } from '../limits/floors';
 import type { AxlePosition } from '../loads/geometry';
+import type { SchoolCode } from '../schools/registry';
 import type { LoadRange } from '../tires/loadRange';
 import type { Tire } from '../tires/tire';
 import type { WorkingStep } from './working';
@@ -20,9 +21,21 @@ export interface PlanAxle {
 
 export interface PlanInput {
   readonly ground: GroundCode;
+  /** The school whose number the plan goes by. */
+  readonly school: SchoolCode;
   /** The person has said that they are stuck and nothing else helped: opens the way below the ordinary floor. */
   readonly stuckAccepted: boolean;
   readonly axles: readonly PlanAxle[];
+}
+
+/** What one school asks for on an axle, and what is left of it. */
+export interface SchoolPlan {
+  readonly code: SchoolCode;
+  /** Before any limit, kPa. */
+  readonly wantedKpa: number;
+  /** Cut off at the limits, kPa. */
+  readonly startKpa: number;
+  readonly heldBy: 'floor' | 'placard' | null;
 }
 
 export interface AxlePlan {
@@ -33,10 +46,12 @@ export interface AxlePlan {
   readonly startKpa: number;
   readonly window: { readonly lowKpa: number; readonly highKpa: number };
   readonly floor: BindingFloor;
-  /** What equal deflection asks for before any limit. Null on the road, where the placard rules. */
+  /** What the school asks for before any limit. Null on the road, where the placard rules. */
   readonly wantedKpa: number | null;
   /** Which limit moved the start away from what was wanted, if one did. */
   readonly heldBy: 'floor' | 'placard' | null;
+  /** Every school side by side; none on the road. */
+  readonly schools: readonly SchoolPlan[];
   readonly atRoad: ContactPatch;
   readonly atStart: ContactPatch;
   /** How much lower the axle stands than at road pressure, mm. */

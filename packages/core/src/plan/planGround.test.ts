@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 
 import { GROUND_CODES, type GroundCode } from '../grounds/registry';
+import { DEFAULT_SCHOOL, SCHOOL_CODES } from '../schools/registry';
 import { readMarking } from '../tires/readMarking';
 import type { LoadRange } from '../tires/loadRange';
 import { psi } from '../units/units';
@@ -24,6 +25,7 @@ const axle = (change: Partial<PlanAxle> & { marking?: string } = {}): PlanAxle =
 };
 const input = (ground: GroundCode, one: PlanAxle, change: Partial<PlanInput> = {}): PlanInput => ({
   ground,
+  school: DEFAULT_SCHOOL,
   stuckAccepted: false,
   axles: [one],
   ...change,
@@ -112,6 +114,32 @@ describe('planGround', () => {
     });
   });
 
+  it.each([
+    ['equalDeflection', 16],
+    ['fixedTable', 16],
+    ['shareOfRoad', (40 * 16) / 36],
+    ['stepDown', 28],
+  ] as const)('goes by the school that is held: %s', (school, startPsi) => {
+    const reference = axle({ placardKpa: psi(40) });
+    const held = plan('softSand', reference, { school });
+    expect(held.startKpa / psi(1)).toBeCloseTo(startPsi, 9);
+    expect(held.schools.find(({ code }) => code === school)!.startKpa).toBe(held.startKpa);
+    expect(held.schools).toHaveLength(SCHOOL_CODES.length);
+    expect(held.working.find(({ code }) => code === 'start')!.inputs.wantedKpa).toBe(held.wantedKpa);
+  });
+
+  it('cuts a school off where it would go past a limit, and says which', () => {
+    const heavy = plan('verySoftSand', axle({ leftLoadKg: 1000, rightLoadKg: 1000, placardKpa: psi(45) }));
+    const table = heavy.schools.find(({ code }) => code === 'fixedTable')!;
+    expect(table).toMatchObject({ wantedKpa: psi(12), heldBy: 'floor', startKpa: heavy.floor.pressureKpa });
+    const light = plan('gravel', axle({ placardKpa: psi(24) }));
+    expect(light.schools.find(({ code }) => code === 'fixedTable')).toMatchObject({
+      heldBy: 'placard',
+      startKpa: psi(24),
+    });
+    expect(plan('pavement', axle()).schools).toEqual([]);
+  });
+
   it('shows a working that can be done again with nothing but the values it names', () => {
     const { working } = plan('softSand', axle({ marking: '245/75R16', loadRange: 'C' }));
     const step = (code: string) => working.find((each) => each.code === code)!;
@@ -159,19 +187,26 @@ describe('the laws of a plan', () => {
     );
   const ground = fc.constantFrom(...GROUND_CODES);
 
-  it('lies between floor and road pressure, window and start alike', () => {
+  it('lies between floor and road pressure, window and start alike, by every school', () => {
     fc.assert(
-      fc.property(anyAxle, ground, fc.boolean(), fc.boolean(), (one, code, beadLocks, stuckAccepted) => {
-        const result = planGround(input(code, { ...one, beadLocks }, { stuckAccepted }));
-        fc.pre(result.ok);
-        if (!result.ok) return;
-        const { startKpa, window, floor, roadKpa } = result.value.axles[0]!;
-        for (const kpa of [startKpa, window.lowKpa, window.highKpa]) {
-          expect(kpa).toBeGreaterThanOrEqual(floor.pressureKpa);
-          expect(kpa).toBeLessThanOrEqual(roadKpa);
-        }
-        expect(window.lowKpa).toBeLessThanOrEqual(window.highKpa);
-      }),
+      fc.property(
+        anyAxle,
+        ground,
+        fc.constantFrom(...SCHOOL_CODES),
+        fc.tuple(fc.boolean(), fc.boolean()),
+        (one, code, school, [beadLocks, stuckAccepted]) => {
+          const result = planGround(input(code, { ...one, beadLocks }, { stuckAccepted, school }));
+          fc.pre(result.ok);
+          if (!result.ok) return;
+          const { startKpa, window, floor, roadKpa } = result.value.axles[0]!;
+          const others = result.value.axles[0]!.schools.map((each) => each.startKpa);
+          for (const kpa of [startKpa, window.lowKpa, window.highKpa, ...others]) {
+            expect(kpa).toBeGreaterThanOrEqual(floor.pressureKpa);
+            expect(kpa).toBeLessThanOrEqual(roadKpa);
+          }
+          expect(window.lowKpa).toBeLessThanOrEqual(window.highKpa);
+        },
+      ),
       { seed: 21, numRuns: 400 },
     );
   });

@@ -1,27 +1,32 @@
 import { cautionsFor } from '../cautions/cautions';
 import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
 import type { TireBuild } from '../contact/stiffness';
-import { groundOf, type GroundCode } from '../grounds/registry';
+import { groundOf } from '../grounds/registry';
 import { bindingFloor } from '../limits/floors';
+import { schoolOf, SCHOOLS, type SchoolCode } from '../schools/registry';
 import { failure, success, type Result } from '../result';
 import { carcassFactor } from '../tires/loadRange';
 import { loadIndexKg } from '../tires/loadIndex';
 import { psi } from '../units/units';
-import { equalDeflectionKpa } from './equalDeflection';
-import type { AxlePlan, GroundPlan, PlanAxle, PlanInput, PlanProblem } from './plan';
+import type { AxlePlan, GroundPlan, PlanAxle, PlanInput, PlanProblem, SchoolPlan } from './plan';
 import {
   workingOfContact,
-  workingOfEqualDeflection,
   workingOfLimits,
   workingOfLoadAndTire,
+  workingOfSchool,
   workingOfWindow,
 } from './workingSteps';
+
+/** Which limit moved a number. */
+const heldBy = (wantedKpa: number, startKpa: number): SchoolPlan['heldBy'] =>
+  wantedKpa === startKpa ? null : wantedKpa < startKpa ? 'floor' : 'placard';
 
 const clamp = (value: number, low: number, high: number): number => Math.min(Math.max(value, low), high);
 
 /**
- * The plan for one rig on one ground: for each axle a cold start pressure by equal deflection, its window, its floor
- * with the reason, and what the tire does there and at road pressure. Pressures are gauge, full precision.
+ * The plan for one rig on one ground: for each axle a cold start pressure by the school that is held, its window, its
+ * floor with the reason, what the other schools ask for, and what the tire does there and at road pressure. Pressures
+ * are gauge, full precision.
  *
  * The axle's heavier wheel decides, because an axle is set to one pressure. No start lies below the floor or above
  * the placard.
@@ -34,7 +39,7 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
 
   const axles: AxlePlan[] = [];
   for (const axle of input.axles) {
-    const planned = planAxle(axle, input.ground, stuck);
+    const planned = planAxle(axle, input, stuck);
     if (!planned.ok) return planned;
     axles.push(planned.value);
   }
@@ -48,7 +53,7 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
         loadIndexKg: tire.service && loadIndexKg(tire.service.loadIndex),
         startKpa: plan.startKpa,
         roadKpa: plan.roadKpa,
-        wantedKpa: plan.wantedKpa ?? plan.roadKpa,
+        wantedKpa: plan.schools.find(({ code }) => code === 'equalDeflection')?.wantedKpa ?? plan.roadKpa,
         floorKpa: plan.floor.pressureKpa,
         carcass: carcassFactor(loadRange),
       };
@@ -64,7 +69,7 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   });
 }
 
-function planAxle(axle: PlanAxle, ground: GroundCode, stuck: boolean): Result<AxlePlan, PlanProblem> {
+function planAxle(axle: PlanAxle, { ground, school }: PlanInput, stuck: boolean): Result<AxlePlan, PlanProblem> {
   const build: TireBuild = { tire: axle.tire, carcass: carcassFactor(axle.loadRange) };
   const wheelLoadKg = Math.max(axle.leftLoadKg, axle.rightLoadKg);
   const roadKpa = axle.placardKpa;
@@ -82,12 +87,20 @@ function planAxle(axle: PlanAxle, ground: GroundCode, stuck: boolean): Result<Ax
   }
 
   const { onReferenceRig } = groundOf(ground);
-  const carry = (referencePsi: number): number => equalDeflectionKpa(build, wheelLoadKg, psi(referencePsi));
+  const asks = (code: SchoolCode, referencePsi: number): number =>
+    schoolOf(code).wantedKpa({ build, wheelLoadKg, roadKpa, referenceKpa: psi(referencePsi) });
   const hold = (pressureKpa: number): number => clamp(pressureKpa, floor.pressureKpa, roadKpa);
-  const wantedKpa = onReferenceRig && carry(onReferenceRig.startPsi);
-  const startKpa = wantedKpa === null ? roadKpa : hold(wantedKpa);
+  const schools = onReferenceRig
+    ? SCHOOLS.map(({ code }): SchoolPlan => {
+        const wantedKpa = asks(code, onReferenceRig.startPsi);
+        return { code, wantedKpa, startKpa: hold(wantedKpa), heldBy: heldBy(wantedKpa, hold(wantedKpa)) };
+      })
+    : [];
+  const held = schools.find(({ code }) => code === school);
+  const wantedKpa = held?.wantedKpa ?? null;
+  const startKpa = held?.startKpa ?? roadKpa;
   const window = onReferenceRig
-    ? { lowKpa: hold(carry(onReferenceRig.lowPsi)), highKpa: hold(carry(onReferenceRig.highPsi)) }
+    ? { lowKpa: hold(asks(school, onReferenceRig.lowPsi)), highKpa: hold(asks(school, onReferenceRig.highPsi)) }
     : { lowKpa: roadKpa, highKpa: roadKpa };
   // The floor keeps the sidewall from being squeezed flat at any pressure from there up.
   const atStart = contactPatch(build, wheelLoadKg, startKpa, contactConstant)!;
@@ -100,7 +113,8 @@ function planAxle(axle: PlanAxle, ground: GroundCode, stuck: boolean): Result<Ax
     window,
     floor,
     wantedKpa,
-    heldBy: wantedKpa === null || wantedKpa === startKpa ? null : wantedKpa < startKpa ? 'floor' : 'placard',
+    heldBy: held?.heldBy ?? null,
+    schools,
     atRoad,
     atStart,
     clearanceLostMm: atStart.deflectionMm - atRoad.deflectionMm,
@@ -108,7 +122,7 @@ function planAxle(axle: PlanAxle, ground: GroundCode, stuck: boolean): Result<Ax
     working: [
       ...workingOfLoadAndTire(axle, wheelLoadKg),
       ...(onReferenceRig && wantedKpa !== null
-        ? workingOfEqualDeflection(build, wheelLoadKg, psi(onReferenceRig.startPsi), wantedKpa)
+        ? workingOfSchool(school, build, wheelLoadKg, psi(onReferenceRig.startPsi), roadKpa, wantedKpa)
         : []),
       ...workingOfLimits(floor, roadKpa, wantedKpa, startKpa),
       ...(onReferenceRig ? workingOfWindow(onReferenceRig, window) : []),

@@ -2,13 +2,17 @@ import { CONTACT_SOURCE, type ContactPatch, type MeasuredContact } from '../cont
 import { STIFFNESS_SOURCE, type TireBuild } from '../contact/stiffness';
 import type { Ground } from '../grounds/ground';
 import type { BindingFloor } from '../limits/floors';
+import { gravel } from '../grounds/gravel';
+import { schoolOf, type SchoolCode } from '../schools/registry';
 import { assumption, commonPractice, exact, measured } from '../source';
 import { outerDiameterMm, sectionHeightMm } from '../tires/tire';
 import { psi } from '../units/units';
-import { referenceShare } from './equalDeflection';
+import { referenceShare } from '../schools/equalDeflection';
 import type { AxlePlan, PlanAxle } from './plan';
-import { REFERENCE_RIG } from './referenceRig';
+import { REFERENCE_RIG, REFERENCE_ROAD_KPA } from '../schools/referenceRig';
 import type { WorkingStep } from './working';
+
+const GRAVEL_KPA = psi(gravel.onReferenceRig.startPsi);
 
 /*
  * The lines of a plan's working. They compute nothing of their own: each puts down what went into a step of the plan
@@ -37,7 +41,42 @@ export function workingOfLoadAndTire(axle: PlanAxle, wheelLoadKg: number): Worki
   ];
 }
 
-export function workingOfEqualDeflection(
+/** How a school came to what it asks for. */
+export function workingOfSchool(
+  school: SchoolCode,
+  build: TireBuild,
+  wheelLoadKg: number,
+  referenceKpa: number,
+  roadKpa: number,
+  wantedKpa: number,
+): WorkingStep[] {
+  switch (school) {
+    case 'equalDeflection':
+      return workingOfEqualDeflection(build, wheelLoadKg, referenceKpa, wantedKpa);
+    case 'stepDown':
+      return workingOfEqualDeflection(build, wheelLoadKg, Math.max(referenceKpa, GRAVEL_KPA), wantedKpa);
+    case 'fixedTable':
+      return [
+        {
+          code: 'tablePressure',
+          inputs: { referencePressureKpa: referenceKpa },
+          result: { name: 'wantedKpa', value: wantedKpa },
+          source: schoolOf(school).source,
+        },
+      ];
+    case 'shareOfRoad':
+      return [
+        {
+          code: 'shareOfRoad',
+          inputs: { roadKpa, referencePressureKpa: referenceKpa, referenceRoadKpa: REFERENCE_ROAD_KPA },
+          result: { name: 'wantedKpa', value: wantedKpa },
+          source: schoolOf(school).source,
+        },
+      ];
+  }
+}
+
+function workingOfEqualDeflection(
   build: TireBuild,
   wheelLoadKg: number,
   referenceKpa: number,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 
 import { contactPatch } from '../contact/contactPatch';
 import { measuredContactFor } from '../calibrate/measuredContact';
-import { REFERENCE_RIG } from '../plan/referenceRig';
+import { REFERENCE_RIG } from '../schools/referenceRig';
 import { psi } from '../units/units';
 import { judgeTape, tapeLengthMm, type TapeTest } from './tape';
 

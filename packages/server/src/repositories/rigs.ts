@@ -9,12 +9,13 @@ export const rigRepository = (pool: Pool) =>
   versioned<BodyOf<'rigs'>, RowOf<'rigs'>, QueryOf<'rigs'>>(pool, {
     table: 'rigs',
     order: { column: 'name', direction: 'ASC' },
-    columns: ({ family, name, hitchMm, topSpeedKmh, loadCaseId }) => ({
+    columns: ({ family, name, hitchMm, topSpeedKmh, loadCaseId, school }) => ({
       family,
       name,
       hitch_mm: hitchMm,
       top_speed_kmh: topSpeedKmh,
       load_case_id: loadCaseId,
+      school,
     }),
     filter: ({ search }) =>
       search
@@ -171,6 +172,7 @@ async function read(connection: Pool | Connection, ownerId: string, rows: RowDat
       hitchMm: row.hitch_mm,
       topSpeedKmh: row.top_speed_kmh,
       loadCaseId: row.load_case_id,
+      school: row.school,
       axles: of(axles).map((axle) =>
         axleOf(
           axle,

@@ -1,4 +1,4 @@
-import type { GroundPlan } from '@dunlinmoss/core';
+import type { GroundPlan, SchoolCode } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../../data/preferences';
@@ -14,10 +14,11 @@ interface AxleNumbersProps {
   readonly plan: GroundPlan;
   /** Positions of axles whose beads are clamped. */
   readonly beadLocked: ReadonlySet<string>;
+  readonly school: SchoolCode;
 }
 
 /** The number first: for each axle what to set, its window, how low at the most, and why. */
-export function AxleNumbers({ plan, beadLocked }: AxleNumbersProps) {
+export function AxleNumbers({ plan, beadLocked, school }: AxleNumbersProps) {
   const palette = usePalette();
   const units = unitsStore.use();
   const guide = speedGuide(plan);
@@ -42,7 +43,7 @@ export function AxleNumbers({ plan, beadLocked }: AxleNumbersProps) {
         })}
       />
       {plan.axles.map((axle) => {
-        const held = heldText(axle, units);
+        const held = heldText(axle, school, units);
         return (
           held !== undefined && (
             <Text key={axle.position} as="small" tone="muted">

@@ -1,4 +1,4 @@
-import { familyOf, GROUND_CODES, planGround, type GroundCode, type GroundPlan } from '@dunlinmoss/core';
+import { DEFAULT_SCHOOL, familyOf, GROUND_CODES, planGround, type GroundCode, type GroundPlan } from '@dunlinmoss/core';
 import { loadCaseOf, type OutingRow, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -30,6 +30,8 @@ import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
+import { GaugeNow } from './GaugeNow';
+import { Schools } from './Schools';
 import { SetPressures } from './SetPressures';
 
 const isGround = (text: string | undefined): text is GroundCode => GROUND_CODES.some((code) => code === text);
@@ -83,7 +85,7 @@ function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
       <Waiting rig={rig} rigs={rigs} reason={axles.problem} onRig={(id) => router.setParams({ rig: id, ground })} />
     );
   }
-  const plan = planGround({ ground, stuckAccepted, axles: axles.value });
+  const plan = planGround({ ground, school: rig.school ?? DEFAULT_SCHOOL, stuckAccepted, axles: axles.value });
 
   const loadCase = loadCaseOf(rig, outing?.loadCaseId);
   const choose = (change: { rig?: string; ground?: string }): void =>
@@ -180,11 +182,13 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
     <>
       <AxleNumbers
         plan={plan}
+        school={rig.school ?? DEFAULT_SCHOOL}
         beadLocked={
           new Set(rig.axles.filter(({ beadHold }) => beadHold === 'beadLock').map(({ position }) => position))
         }
       />
       <Cautions plan={plan} severity="danger" />
+      <GaugeNow plan={plan} />
       {plan.needsStuckStep && (
         <Panel title="Below the floor?">
           <Text>
@@ -220,6 +224,7 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
           ))}
         </Panel>
       </View>
+      {plan.ground !== 'pavement' && <Schools plan={plan} rig={rig} />}
       <Figures plan={plan} rig={rig} tests={tests} />
       <Cautions plan={plan} severity="care" />
       {plan.axles.map(({ position, working }) => (

@@ -1,5 +1,5 @@
 import type { Outing, OutingRow } from '@dunlinmoss/contract';
-import { planGround, type GroundPlan, type PlanProblem, type Result } from '@dunlinmoss/core';
+import { DEFAULT_SCHOOL, planGround, type GroundPlan, type PlanProblem, type Result } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
@@ -76,6 +76,7 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
   const result: Result<GroundPlan, PlanProblem | NoPlan> = axles.ok
     ? planGround({
         ground: outing.groundCode,
+        school: rig.school ?? DEFAULT_SCHOOL,
         // Below the floor only where the person has been there and set it.
         stuckAccepted: outing.state === 'lowered',
         axles: axles.value,

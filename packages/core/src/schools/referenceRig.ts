@@ -2,6 +2,7 @@ import type { TireBuild } from '../contact/stiffness';
 import { assumption, type Source } from '../source';
 import { readMarking } from '../tires/readMarking';
 import { carcassFactor } from '../tires/loadRange';
+import { psi } from '../units/units';
 
 const reading = readMarking('265/65R17');
 if (!reading.ok) throw new Error('The reference rig has a marking that cannot be read');
@@ -15,3 +16,6 @@ export const REFERENCE_RIG: { readonly build: TireBuild; readonly loadKg: number
   loadKg: 600,
   source: assumption,
 };
+
+/** Its cold road pressure. Assumption, with the rest of the rig. */
+export const REFERENCE_ROAD_KPA = psi(36);

@@ -1,0 +1,82 @@
+import { gaugeNowKpa, type GroundPlan } from '@dunlinmoss/core';
+import { StyleSheet, View } from 'react-native';
+
+import { conditionProblems, conditionsOf, conditionsStore, COLD_CONDITIONS } from '../../data/conditions';
+import { unitsStore } from '../../data/preferences';
+import { Action } from '../../pieces/Action';
+import { Choice } from '../../pieces/Choice';
+import { NumberField } from '../../pieces/NumberField';
+import { Text } from '../../pieces/Text';
+import { Unfold } from '../../pieces/Unfold';
+import { AXLE_WORDS } from '../../words/axles';
+import { axleOnGauge, pressure } from '../../words/format';
+
+/** The plan's numbers are cold ones: what the gauge should show on tires that are not, or up high. */
+export function GaugeNow({ plan }: { readonly plan: GroundPlan }) {
+  const units = unitsStore.use();
+  const typed = conditionsStore.use();
+  const conditions = conditionsOf(typed);
+  const problems = conditionProblems(typed);
+  const change = (part: Partial<typeof typed>): void => conditionsStore.set({ ...typed, ...part });
+  const [degrees, height] = typed.scale === 'metric' ? ['°C', 'm'] : ['°F', 'ft'];
+  const now =
+    conditions &&
+    plan.axles.map((axle) => {
+      const { startKpa } = axleOnGauge(axle, units);
+      return `${AXLE_WORDS[axle.position].toLowerCase()} ${pressure(gaugeNowKpa(startKpa, conditions), units)}`;
+    });
+  return (
+    <Unfold label="On the gauge now" value={now ? now.join(', ') : 'As above, while the tires are cold'}>
+      <Text as="small">
+        Warm air presses more. Measure a tire with a thermometer at its tread, or take it as warm as your hand finds it.
+      </Text>
+      <Choice
+        label="In"
+        value={typed.scale}
+        options={[
+          { code: 'metric', name: '°C and m' },
+          { code: 'imperial', name: '°F and ft' },
+        ]}
+        onChange={(scale) => conditionsStore.set({ ...COLD_CONDITIONS, scale, cold: scale === 'metric' ? '20' : '68' })}
+      />
+      <View style={styles.fields}>
+        <View style={styles.field}>
+          <NumberField
+            label="Air, cold"
+            unit={degrees!}
+            value={typed.cold}
+            onChange={(cold) => change({ cold })}
+            problem={problems.cold}
+          />
+        </View>
+        <View style={styles.field}>
+          <NumberField
+            label="Tires now"
+            unit={degrees!}
+            value={typed.tire}
+            onChange={(tire) => change({ tire })}
+            problem={problems.tire}
+          />
+        </View>
+        <View style={styles.field}>
+          <NumberField
+            label="Height"
+            unit={height!}
+            value={typed.altitude}
+            onChange={(altitude) => change({ altitude })}
+            problem={problems.altitude}
+          />
+        </View>
+      </View>
+      {now && <Action label="Tires are cold again" onPress={() => change({ tire: '' })} />}
+      <Text as="small" tone="muted">
+        Never let air out of a hot road tire to reach a cold figure: what is in it comes down by itself.
+      </Text>
+    </Unfold>
+  );
+}
+
+const styles = StyleSheet.create({
+  fields: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
+  field: { flex: 1, minWidth: 0 },
+});
