@@ -7,7 +7,7 @@ export const farmTrailer = {
   ...farm,
   code: 'farmTrailer',
   axles: [trailerAxle(4200, 1950)],
-  asks: ['topSpeed', 'tandem', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
+  asks: ['tube', 'topSpeed', 'tandem', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
   places: ['trailerFront', 'trailerMiddle', 'trailerBack'],
   likely: {
     wheelLoadKg: between(200, 8000),

@@ -8,7 +8,7 @@ export const quad = {
   kind: 'quad',
   tireUses: ['quad', 'lightTruck'],
   axles: fourWheels(1280, 900, true),
-  asks: ['beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
+  asks: ['tube', 'beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
   loadMethods: ['scales', 'moments'],
   places: ['driver', 'passenger', 'frontRack', 'rearRack', 'plow'],
   likely: {

@@ -31,6 +31,7 @@ export const trailerAxle = (behindMm: number, trackMm: number): AxleTemplate =>
   axle('trailer', behindMm, trackMm, false);
 
 export const CAR_ASKS: readonly Asked[] = [
+  'tube',
   'beadLock',
   'loadRange',
   'driven',

@@ -8,7 +8,7 @@ export const sideBySide = {
   kind: 'quad',
   tireUses: ['quad', 'lightTruck'],
   axles: fourWheels(2050, 1300, true),
-  asks: ['beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
+  asks: ['tube', 'beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
   loadMethods: ['scales', 'moments'],
   places: ['frontSeats', 'rearSeats', 'tray', 'roof', 'plow'],
   likely: {

@@ -7,7 +7,7 @@ export const sprayer = {
   ...farm,
   code: 'sprayer',
   axles: fourWheels(3600, 2100, true),
-  asks: ['topSpeed', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
+  asks: ['tube', 'topSpeed', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
   places: ['sprayTank', 'boom', 'cab'],
   likely: {
     wheelLoadKg: between(500, 9000),

@@ -7,7 +7,7 @@ export const tractor = {
   ...farm,
   code: 'tractor',
   axles: fourWheels(2700, 1850, true),
-  asks: ['topSpeed', 'pairs', 'driven', 'trailer', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
+  asks: ['tube', 'topSpeed', 'pairs', 'driven', 'trailer', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
   places: ['frontWeights', 'frontLoader', 'cab', 'rearLinkage', 'rearWeights'],
   likely: {
     wheelLoadKg: between(200, 9000),

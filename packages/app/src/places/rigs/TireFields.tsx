@@ -41,6 +41,25 @@ export function TireFields({ control, index, family, spoken }: TireFieldsProps) 
   const marked = markedLoadRange(marking);
   const reading = readMarking(marking);
   const stranger = reading.ok && !family.tireUses.includes(reading.value.use) ? reading.value.use : undefined;
+  // On what is ridden a tube decides much; elsewhere it is one more thing to know.
+  const ridden = family.kind === 'bicycle' || family.kind === 'motorcycle';
+  const tube = asks('tube') && (
+    <Controller
+      control={control}
+      name={`axles.${index}.tube`}
+      render={({ field }) => (
+        <Choice
+          label="Inside"
+          value={field.value ? 'tube' : 'tubeless'}
+          options={[
+            { code: 'tubeless', name: 'Tubeless' },
+            { code: 'tube', name: 'Tube' },
+          ]}
+          onChange={(code) => field.onChange(code === 'tube')}
+        />
+      )}
+    />
+  );
   return (
     <>
       <Controller
@@ -89,23 +108,7 @@ export function TireFields({ control, index, family, spoken }: TireFieldsProps) 
           )}
         />
       )}
-      {asks('tube') && (
-        <Controller
-          control={control}
-          name={`axles.${index}.tube`}
-          render={({ field }) => (
-            <Choice
-              label="Inside"
-              value={field.value ? 'tube' : 'tubeless'}
-              options={[
-                { code: 'tubeless', name: 'Tubeless' },
-                { code: 'tube', name: 'Tube' },
-              ]}
-              onChange={(code) => field.onChange(code === 'tube')}
-            />
-          )}
-        />
-      )}
+      {ridden && tube}
       {(asks('beadLock') || asks('rimLock')) && (
         <Controller
           control={control}
@@ -180,6 +183,7 @@ export function TireFields({ control, index, family, spoken }: TireFieldsProps) 
         />
       )}
       <Unfold label="What else the sidewall says">
+        {!ridden && tube}
         <View style={styles.pair}>
           <View style={styles.half}>
             <FormQuantity
