@@ -139,3 +139,25 @@ test('what the gauge should show on warm tires up high stands beside the cold nu
   await action(page, 'Tires are cold again').click();
   await expect(page.getByText('As above, while the tires are cold')).toBeVisible();
 });
+
+test('the lowest that is accepted is one of the trade’s floors or one’s own, and a floor above the road is told', async ({
+  page,
+}) => {
+  await page.goto(`/ground?rig=${CURLEW}&ground=verySoftSand`);
+  await expect(axle(page, 'Front')).toContainText('floor 12 psi');
+  await action(page, /^The lowest you accept/).click();
+  await page.getByRole('radio', { name: /Cautious/ }).click();
+  await expect(axle(page, 'Front')).toContainText('floor 20 psi');
+  await expect(axle(page, 'Front')).toContainText('20psi');
+  await page.reload();
+  await expect(page.getByText('20 psi: cautious')).toBeVisible();
+  await action(page, /^The lowest you accept/).click();
+  await page.getByLabel('Your own lowest in psi').fill('3');
+  await expect(page.getByText('Expected 6 psi to 58 psi.')).toBeVisible();
+  await page.getByLabel('Your own lowest in psi').fill('40');
+  await action(page, 'Hold my own').click();
+  await expect(page.getByText('is above the road pressure of 36 psi, so there is nothing to let out.')).toBeVisible();
+  await action(page, /^The lowest you accept/).click();
+  await action(page, 'Back to the common one').click();
+  await expect(axle(page, 'Front')).toContainText('floor 12 psi');
+});

@@ -51,6 +51,7 @@ const rigOf = (index: number): Rig => {
     topSpeedKmh: null,
     loadCaseId,
     school: null,
+    beadFloorKpa: null,
     axles: [axle('front'), axle('rear')],
     loadCases: [
       {

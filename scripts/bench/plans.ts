@@ -14,6 +14,7 @@ function axleOf(position: PlanAxle['position'], loadKg: number): PlanAxle {
     rightLoadKg: loadKg,
     placardKpa: psi(40),
     beadLocks: false,
+    heldFloorKpa: null,
   };
 }
 const axles = [axleOf('front', 570), axleOf('rear', 700)];

@@ -33,6 +33,7 @@ const aRig = {
   topSpeedKmh: null,
   loadCaseId: aCase.id,
   school: null,
+  beadFloorKpa: null,
   axles: [
     { ...axle, position: 'front' },
     { ...axle, position: 'rear', behindMm: 2790 },

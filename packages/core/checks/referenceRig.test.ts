@@ -26,6 +26,7 @@ describe('equal deflection on the reference rig itself', () => {
           rightLoadKg: loadKg,
           placardKpa: psi(36),
           beadLocks: false,
+          heldFloorKpa: null,
         },
       ],
     });

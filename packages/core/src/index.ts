@@ -43,6 +43,7 @@ export { correctedKpa, gaugeOffset, type Comparison, type Gauge, type GaugeOffse
 export { GAUGE_GRADES, gaugeFitness, type GaugeFitness, type GaugeFlaw } from './gauges/gaugeFitness';
 export type { Ground } from './grounds/ground';
 export { GROUND_CODES, groundOf, GROUNDS, type GroundCode } from './grounds/registry';
+export { defaultFloorKpa, LAST_FLOOR_KPA, NAMED_FLOORS, type NamedFloor } from './limits/bead';
 export { bindingFloor, type FloorCode } from './limits/floors';
 export { FLEX_SHARE_LIMIT } from './limits/sidewallFlex';
 export { balance, sides } from './loads/balance';

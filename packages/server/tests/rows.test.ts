@@ -53,6 +53,7 @@ describe('saving a row', () => {
       hitchMm: 3600,
       topSpeedKmh: 40,
       school: 'stepDown',
+      beadFloorKpa: 68.9,
       axles: [
         anAxle('front', { tireMarking: 'VF380/90R46 173D', ratingKg: 7000, minKpa: 60, maxKpa: 320 }),
         anAxle('rear', {

@@ -73,6 +73,7 @@ export function aRig(change: Partial<Rig> = {}): Rig {
     topSpeedKmh: null,
     loadCaseId: loadCases[0]?.id ?? null,
     school: null,
+    beadFloorKpa: null,
     axles: [anAxle('front'), anAxle('rear')],
     loadCases,
     ...change,

@@ -45,6 +45,7 @@ describe('planAxles', () => {
   it('knows which beads are clamped, axle by axle', () => {
     const rig = sampleRig({ axles: [sampleAxle('front', { beadHold: 'beadLock' }), sampleAxle('rear')] });
     expect(planned(rig, []).map(({ beadLocks }) => beadLocks)).toEqual([true, false]);
+    expect(planned(sampleRig({ beadFloorKpa: psi(10) }), [])[1]!.heldFloorKpa).toBe(psi(10));
   });
 
   it('says what is missing before there can be a number', () => {

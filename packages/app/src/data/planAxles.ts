@@ -80,6 +80,7 @@ export function planAxles(
         rightLoadKg: heaviestOn(load, 'right'),
         placardKpa: axle.roadKpa!,
         beadLocks: axle.beadHold === 'beadLock',
+        heldFloorKpa: rig.beadFloorKpa,
         ...(contact && {
           measuredContact: { contactConstant: contact.contactConstant, standardError: contact.standardError },
         }),

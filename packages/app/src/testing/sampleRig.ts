@@ -41,6 +41,7 @@ export function sampleRig(change: Partial<RigRow> = {}): RigRow {
     topSpeedKmh: null,
     loadCaseId: loadCases[0]?.id ?? null,
     school: null,
+    beadFloorKpa: null,
     axles: [sampleAxle('front'), sampleAxle('rear')],
     loadCases,
     createdAt: '2026-05-01T08:00:00.000Z',

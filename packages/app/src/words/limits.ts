@@ -1,4 +1,4 @@
-import type { AxlePlan, PlanProblem, SchoolCode } from '@dunlinmoss/core';
+import type { AxlePlan, NamedFloor, PlanProblem, SchoolCode } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
 import { AXLE_WORDS } from './axles';
@@ -39,11 +39,28 @@ export function setPressureText(axle: AxlePlan, setKpa: number | undefined, unit
   return undefined;
 }
 
+/** The trade's named floors, and why some hold each. */
+export const FLOOR_WORDS: Record<NamedFloor, { readonly name: string; readonly why: string }> = {
+  cautious: { name: 'Cautious', why: 'Never a bead lost, and never as far as it would go' },
+  common: { name: 'Common', why: 'What most hold without bead locks' },
+  beach: { name: 'Beach', why: 'Run by some on flat sand for years; gentle hands' },
+};
+
 /** There is no safe number, and what would make one possible. */
-export function noPlanText({ position, wheelLoadKg, placardKpa, neededKpa }: PlanProblem, units: Units): string {
-  return (
-    `${AXLE_WORDS[position]}: no safe pressure. ${mass(wheelLoadKg, units)} on a wheel bends this sidewall too far even at ` +
-    `the placard's ${pressure(placardKpa, units)}; it would take ${pressure(neededKpa, units)}. ` +
-    'Check the load and its unit, unload, or fit a tire that carries it.'
-  );
+export function noPlanText(problem: PlanProblem, units: Units): string {
+  const axle = AXLE_WORDS[problem.position];
+  const placard = pressure(problem.placardKpa, units);
+  switch (problem.code) {
+    case 'placardCannotCarry':
+      return (
+        `${axle}: no safe pressure. ${mass(problem.wheelLoadKg, units)} on a wheel bends this sidewall too far even at ` +
+        `the placard's ${placard}; it would take ${pressure(problem.neededKpa, units)}. ` +
+        'Check the load and its unit, unload, or fit a tire that carries it.'
+      );
+    case 'floorAboveRoad':
+      return (
+        `${axle}: the lowest you accept, ${pressure(problem.floorKpa, units)}, is above the road pressure of ${placard}, ` +
+        'so there is nothing to let out. One of the two is wrong: look at the placard, then at your own floor.'
+      );
+  }
 }

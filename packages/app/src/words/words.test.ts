@@ -48,6 +48,7 @@ const input = (ground: GroundCode, loadKg = 600, change: Partial<PlanInput> = {}
     rightLoadKg: loadKg,
     placardKpa: psi(36),
     beadLocks: false,
+    heldFloorKpa: null,
   })),
   ...change,
 });
@@ -110,6 +111,11 @@ describe('the floor and what it holds', () => {
     expect(setPressureText(axle, undefined, units)).toBeUndefined();
     expect(plain(setPressureText(axle, psi(11), units)!)).toContain('Below the floor of 12 psi');
     expect(plain(setPressureText(axle, psi(40), units)!)).toContain('Above the road pressure of 36 psi');
+  });
+
+  it('says where the person accepts nothing as low as the road pressure', () => {
+    const problem = { code: 'floorAboveRoad', position: 'rear', floorKpa: psi(45), placardKpa: psi(36) } as const;
+    expect(plain(noPlanText(problem, units))).toMatch(/^Rear: .* 45 psi .* 36 psi/);
   });
 
   it('says why there is no number, with what it would take', () => {

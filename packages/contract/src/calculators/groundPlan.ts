@@ -54,6 +54,7 @@ export const groundPlanCalculator = defineCalculator({
           rightLoadKg: loadKg.positive(),
           placardKpa: pressureKpa.positive(),
           beadLocks: z.boolean(),
+          heldFloorKpa: pressureKpa.nullable().default(null),
           measuredContact: measuredContactShape.optional(),
         }),
       )
@@ -73,13 +74,21 @@ export const groundPlanCalculator = defineCalculator({
     }),
     z.strictObject({
       ok: z.literal(false),
-      problem: z.strictObject({
-        code: z.literal('placardCannotCarry'),
-        position: axlePosition,
-        wheelLoadKg: z.number(),
-        placardKpa: z.number(),
-        neededKpa: z.number(),
-      }),
+      problem: z.discriminatedUnion('code', [
+        z.strictObject({
+          code: z.literal('placardCannotCarry'),
+          position: axlePosition,
+          wheelLoadKg: z.number(),
+          placardKpa: z.number(),
+          neededKpa: z.number(),
+        }),
+        z.strictObject({
+          code: z.literal('floorAboveRoad'),
+          position: axlePosition,
+          floorKpa: z.number(),
+          placardKpa: z.number(),
+        }),
+      ]),
     }),
   ]),
   run: ({ axles, ...rest }) => {

@@ -59,6 +59,7 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
     topSpeedKmh: null,
     loadCaseId: rest.id,
     school: null,
+    beadFloorKpa: null,
     axles: axles.map((old, index) => ({
       ...PLAIN_AXLE,
       ...template[index],

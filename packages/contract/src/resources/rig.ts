@@ -70,6 +70,8 @@ export const rig = z
     loadCaseId: id.nullable(),
     /** The school that the person holds for this rig; null goes by the default. */
     school: z.enum(SCHOOL_CODES).nullable(),
+    /** The lowest that the person accepts; null goes by the trade's. */
+    beadFloorKpa: z.number().min(41).max(400).nullable(),
     axles: z.array(rigAxle).min(1).max(6),
     loadCases: z.array(loadCase).max(30),
   })

@@ -9,6 +9,7 @@ const context = (change: Partial<LimitContext>): LimitContext => ({
   build: { tire: reading.value, carcass: 1 },
   wheelLoadKg: 600,
   beadLocks: false,
+  heldFloorKpa: null,
   stuck: false,
   ...change,
 });
@@ -17,6 +18,9 @@ describe('bindingFloor', () => {
   it.each([
     ['an ordinary load without bead locks', {}, 'bead', 12],
     ['a light wheel with bead locks', { beadLocks: true, wheelLoadKg: 400 }, 'bead', 6],
+    ['a cautious person', { heldFloorKpa: psi(20) }, 'bead', 20],
+    ['years on the beach', { heldFloorKpa: psi(10), wheelLoadKg: 400 }, 'bead', 10],
+    ['a cautious person, stuck', { heldFloorKpa: psi(20), stuck: true, wheelLoadKg: 400 }, 'bead', 6],
     ['a light wheel, stuck', { stuck: true, wheelLoadKg: 400 }, 'bead', 6],
   ] as const)('%s', (_, change, code, floorPsi) => {
     const floor = bindingFloor(context(change));

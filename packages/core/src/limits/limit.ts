@@ -6,6 +6,8 @@ export interface LimitContext {
   readonly build: TireBuild;
   readonly wheelLoadKg: number;
   readonly beadLocks: boolean;
+  /** The lowest that the person accepts, kPa; null goes by the trade's. */
+  readonly heldFloorKpa: number | null;
   /** True once the person has said that they are stuck and nothing else helped. */
   readonly stuck: boolean;
 }

@@ -16,6 +16,8 @@ export interface PlanAxle {
   readonly rightLoadKg: number;
   readonly placardKpa: number;
   readonly beadLocks: boolean;
+  /** The lowest that the person accepts, kPa; null goes by the trade's. */
+  readonly heldFloorKpa: number | null;
   readonly measuredContact?: MeasuredContact;
 }
 
@@ -69,12 +71,21 @@ export interface GroundPlan {
   readonly cautions: readonly CautionCode[];
 }
 
-/** There is no safe number: the axle's road pressure does not hold its load up. */
-export type PlanProblem = {
-  readonly code: 'placardCannotCarry';
-  readonly position: AxlePosition;
-  readonly wheelLoadKg: number;
-  readonly placardKpa: number;
-  /** The pressure at which the sidewall would bend no further than it may. */
-  readonly neededKpa: number;
-};
+/** There is no safe number, and what stands in its way. */
+export type PlanProblem =
+  /** The axle's road pressure does not hold its load up. */
+  | {
+      readonly code: 'placardCannotCarry';
+      readonly position: AxlePosition;
+      readonly wheelLoadKg: number;
+      readonly placardKpa: number;
+      /** The pressure at which the sidewall would bend no further than it may. */
+      readonly neededKpa: number;
+    }
+  /** The person accepts nothing as low as the road pressure. */
+  | {
+      readonly code: 'floorAboveRoad';
+      readonly position: AxlePosition;
+      readonly floorKpa: number;
+      readonly placardKpa: number;
+    };

@@ -20,6 +20,7 @@ const axle = (change: Partial<PlanAxle> & { marking?: string } = {}): PlanAxle =
     rightLoadKg: 600,
     placardKpa: psi(36),
     beadLocks: false,
+    heldFloorKpa: null,
     ...rest,
   };
 };
@@ -71,7 +72,14 @@ describe('planGround', () => {
   it('has no number for a load that the placard cannot carry, and says what it would take', () => {
     const result = planGround(input('gravel', axle({ leftLoadKg: 1500, rightLoadKg: 1500, placardKpa: psi(26) })));
     expect(result).toMatchObject({ ok: false, problem: { code: 'placardCannotCarry', position: 'front' } });
-    if (!result.ok) expect(result.problem.neededKpa).toBeGreaterThan(psi(26));
+    expect(!result.ok && 'neededKpa' in result.problem && result.problem.neededKpa).toBeGreaterThan(psi(26));
+  });
+
+  it('has no number where the person accepts nothing as low as the road pressure', () => {
+    expect(planGround(input('gravel', axle({ heldFloorKpa: psi(40) })))).toEqual({
+      ok: false,
+      problem: { code: 'floorAboveRoad', position: 'front', floorKpa: psi(40), placardKpa: psi(36) },
+    });
   });
 
   it('is held at the placard where a heavy wheel would want more', () => {

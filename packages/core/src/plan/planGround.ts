@@ -74,8 +74,12 @@ function planAxle(axle: PlanAxle, { ground, school }: PlanInput, stuck: boolean)
   const wheelLoadKg = Math.max(axle.leftLoadKg, axle.rightLoadKg);
   const roadKpa = axle.placardKpa;
   const contactConstant = axle.measuredContact?.contactConstant ?? DEFAULT_CONTACT_CONSTANT;
-  const floor = bindingFloor({ build, wheelLoadKg, beadLocks: axle.beadLocks, stuck });
+  const floor = bindingFloor({ build, wheelLoadKg, beadLocks: axle.beadLocks, heldFloorKpa: axle.heldFloorKpa, stuck });
   const atRoad = contactPatch(build, wheelLoadKg, roadKpa, contactConstant);
+  if (floor.code === 'bead' && floor.pressureKpa > roadKpa) {
+    const { position } = axle;
+    return failure({ code: 'floorAboveRoad', position, floorKpa: floor.pressureKpa, placardKpa: roadKpa });
+  }
   if (floor.pressureKpa > roadKpa || !atRoad) {
     return failure({
       code: 'placardCannotCarry',

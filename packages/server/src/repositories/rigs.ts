@@ -9,13 +9,14 @@ export const rigRepository = (pool: Pool) =>
   versioned<BodyOf<'rigs'>, RowOf<'rigs'>, QueryOf<'rigs'>>(pool, {
     table: 'rigs',
     order: { column: 'name', direction: 'ASC' },
-    columns: ({ family, name, hitchMm, topSpeedKmh, loadCaseId, school }) => ({
+    columns: ({ family, name, hitchMm, topSpeedKmh, loadCaseId, school, beadFloorKpa }) => ({
       family,
       name,
       hitch_mm: hitchMm,
       top_speed_kmh: topSpeedKmh,
       load_case_id: loadCaseId,
       school,
+      bead_floor_kpa: beadFloorKpa,
     }),
     filter: ({ search }) =>
       search
@@ -173,6 +174,7 @@ async function read(connection: Pool | Connection, ownerId: string, rows: RowDat
       topSpeedKmh: row.top_speed_kmh,
       loadCaseId: row.load_case_id,
       school: row.school,
+      beadFloorKpa: row.bead_floor_kpa,
       axles: of(axles).map((axle) =>
         axleOf(
           axle,

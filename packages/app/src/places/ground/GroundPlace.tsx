@@ -30,6 +30,7 @@ import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
+import { FloorPicker } from './FloorPicker';
 import { GaugeNow } from './GaugeNow';
 import { Schools } from './Schools';
 import { SetPressures } from './SetPressures';
@@ -102,6 +103,7 @@ function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
         ) : (
           <Panel title="No safe pressure">
             <Text role="alert">{noPlanText(plan.problem, units)}</Text>
+            {plan.problem.code === 'floorAboveRoad' && <FloorPicker rig={rig} />}
             <Action
               label={`Check ${rig.name}`}
               onPress={() => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })}
@@ -224,6 +226,7 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
           ))}
         </Panel>
       </View>
+      {plan.ground !== 'pavement' && <FloorPicker rig={rig} />}
       {plan.ground !== 'pavement' && <Schools plan={plan} rig={rig} />}
       <Figures plan={plan} rig={rig} tests={tests} />
       <Cautions plan={plan} severity="care" />

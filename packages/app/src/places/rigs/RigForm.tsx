@@ -57,9 +57,14 @@ export function RigForm({ family: code, row }: RigFormProps) {
   const submit = async (): Promise<void> => {
     clearErrors();
     const values = getValues();
-    const rest = row ?? { id: ownId, loadCases: [], loadCaseId: null, school: null };
-    const { id, loadCases, loadCaseId, school } = rest;
-    const result = toRig(values, { id, family: code, loadCases, loadCaseId, school }, gaugeOffsets(gauges), units);
+    const rest = row ?? { id: ownId, loadCases: [], loadCaseId: null, school: null, beadFloorKpa: null };
+    const { id, loadCases, loadCaseId, school, beadFloorKpa } = rest;
+    const result = toRig(
+      values,
+      { id, family: code, loadCases, loadCaseId, school, beadFloorKpa },
+      gaugeOffsets(gauges),
+      units,
+    );
     if (!result.ok) {
       showProblems(result.problems);
       notify('Not saved yet: some fields need another look.');

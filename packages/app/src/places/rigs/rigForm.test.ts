@@ -13,8 +13,8 @@ const rig = sampleRig({
     sampleAxle('rear', { tireMarking: 'LT285/70R17 121/118Q E', loadRange: 'E', roadKpa: psi(50), beadHold: 'none' }),
   ],
 });
-const { id, family, loadCases, loadCaseId, school } = rig;
-const rest = { id, family, loadCases, loadCaseId, school };
+const { id, family, loadCases, loadCaseId, school, beadFloorKpa } = rig;
+const rest = { id, family, loadCases, loadCaseId, school, beadFloorKpa };
 const values = rigValues(rig, units);
 const typed = (text: string, unit: string) => ({ text, unit });
 const changed = (

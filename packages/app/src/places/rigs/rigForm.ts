@@ -78,7 +78,7 @@ export interface RigFormValues {
 }
 
 /** The first load case and all else that the form does not touch. */
-export type RigRest = Pick<Rig, 'id' | 'family' | 'loadCases' | 'loadCaseId' | 'school'>;
+export type RigRest = Pick<Rig, 'id' | 'family' | 'loadCases' | 'loadCaseId' | 'school' | 'beadFloorKpa'>;
 
 const EMPTY_TIRE: TireValues = {
   marking: '',

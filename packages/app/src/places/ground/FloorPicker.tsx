@@ -1,0 +1,99 @@
+import type { RigRow } from '@dunlinmoss/contract';
+import { defaultFloorKpa, LAST_FLOOR_KPA, NAMED_FLOORS, type NamedFloor } from '@dunlinmoss/core';
+import { useState } from 'react';
+
+import { save } from '../../data/outbox';
+import { unitsStore } from '../../data/preferences';
+import { rigBody } from '../../data/rigs';
+import { Action } from '../../pieces/Action';
+import { Choice } from '../../pieces/Choice';
+import { notify } from '../../pieces/Notice';
+import { QuantityField } from '../../pieces/QuantityField';
+import { canonicalOf, quantityText } from '../../pieces/quantityText';
+import { Text } from '../../pieces/Text';
+import { Unfold } from '../../pieces/Unfold';
+import { pressure } from '../../words/format';
+import { FLOOR_WORDS } from '../../words/limits';
+
+/** Highest that can be held as a lowest, kPa: above it there is nothing left to let out. Assumption. */
+const MOST_KPA = 400;
+/** Figures this close are the same floor, kPa. */
+const SAME_KPA = 0.5;
+
+/** The lowest that a person accepts for a rig: one of the trade's named floors, or a figure of their own. */
+export function FloorPicker({ rig }: { readonly rig: RigRow }) {
+  const units = unitsStore.use();
+  const locked = rig.axles.some(({ beadHold }) => beadHold === 'beadLock');
+  const heldKpa = rig.beadFloorKpa ?? defaultFloorKpa(locked);
+  const named = rig.beadFloorKpa === null && locked ? undefined : namedAt(heldKpa);
+  const [own, setOwn] = useState(quantityText('pressure', units.pressure, heldKpa));
+  const ownKpa = canonicalOf('pressure', own);
+  const possible = ownKpa !== undefined && ownKpa >= LAST_FLOOR_KPA - SAME_KPA && ownKpa <= MOST_KPA;
+
+  const hold = async (beadFloorKpa: number | null): Promise<void> => {
+    const saved = await save('rigs', { ...rigBody(rig), beadFloorKpa });
+    if (saved.kind === 'refused') notify(saved.problem.title);
+    else
+      notify(`${rig.name} goes no lower than ${pressure(beadFloorKpa ?? defaultFloorKpa(locked), units)} by choice.`);
+  };
+  return (
+    <Unfold
+      label="The lowest you accept"
+      value={`${pressure(heldKpa, units)}: ${named ? FLOOR_WORDS[named].name.toLowerCase() : rig.beadFloorKpa === null ? 'bead locks' : 'your own'}`}
+    >
+      {(close) => (
+        <>
+          <Choice
+            label="Floors of the trade, without bead locks"
+            layout="list"
+            value={named}
+            options={NAMED_FLOORS.map(({ code, pressureKpa }) => ({
+              code,
+              name: `${FLOOR_WORDS[code].name}: ${pressure(pressureKpa, units)}`,
+              note: FLOOR_WORDS[code].why,
+            }))}
+            onChange={(code) => {
+              void hold(NAMED_FLOORS.find((each) => each.code === code)!.pressureKpa);
+              close();
+            }}
+          />
+          <QuantityField
+            label="Your own"
+            spokenLabel="Your own lowest"
+            quantity="pressure"
+            value={own}
+            onChange={setOwn}
+            stepsFrom={heldKpa}
+            problem={
+              possible ? undefined : `Expected ${pressure(LAST_FLOOR_KPA, units)} to ${pressure(MOST_KPA, units)}.`
+            }
+          />
+          <Action
+            label="Hold my own"
+            disabled={!possible}
+            onPress={() => {
+              void hold(Math.max(ownKpa!, LAST_FLOOR_KPA));
+              close();
+            }}
+          />
+          {rig.beadFloorKpa !== null && (
+            <Action
+              label={locked ? 'Back to what bead locks allow' : 'Back to the common one'}
+              onPress={() => {
+                void hold(null);
+                close();
+              }}
+            />
+          )}
+          <Text as="small" tone="muted">
+            The load may ask for more than this: then that is the floor. Below it there is only the deliberate step when
+            stuck.
+          </Text>
+        </>
+      )}
+    </Unfold>
+  );
+}
+
+const namedAt = (kpa: number): NamedFloor | undefined =>
+  NAMED_FLOORS.find(({ pressureKpa }) => Math.abs(pressureKpa - kpa) < SAME_KPA)?.code;
