@@ -115,7 +115,7 @@ describe('the floor and what it holds', () => {
 
   it('says where the person accepts nothing as low as the road pressure', () => {
     const problem = { code: 'floorAboveRoad', position: 'rear', floorKpa: psi(45), placardKpa: psi(36) } as const;
-    expect(plain(noPlanText(problem, units))).toMatch(/^Rear: .* 45 psi .* 36 psi/);
+    expect(plain(noPlanText(problem, units))).toMatch(/^Rear: .* 45 psi, .* 36 psi/);
   });
 
   it('says why there is no number, with what it would take', () => {
