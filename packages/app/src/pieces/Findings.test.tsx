@@ -1,0 +1,45 @@
+import { psi, type Finding } from '@dunlinmoss/core';
+import { render, screen } from '@testing-library/react';
+import { PaperProvider } from 'react-native-paper';
+
+import { Findings } from './Findings';
+
+const show = (findings: readonly Finding[]) =>
+  render(
+    <PaperProvider>
+      <Findings findings={findings} kind="car" />
+    </PaperProvider>,
+  );
+const over: Finding = { code: 'overTire', position: 'front', loadKg: 1200, mostKg: 1120 };
+const uneven: Finding = { code: 'uneven', position: 'rear', leftKg: 500, rightKg: 620, measured: true };
+
+describe('Findings', () => {
+  it('says by word which can hurt and which want looking at, each with what to do', () => {
+    show([over, uneven]);
+    const [danger, care] = screen.getAllByRole('listitem').map((item) => item.textContent);
+    expect(danger).toMatch(/^Danger.*1120.*Unload, or fit tires with a higher load index\.$/);
+    expect(care).toMatch(/^Look at.*500.*620.*weighed.*Move load across/);
+  });
+
+  it('defers to sidewall, placard, law and fitter where nothing was found', () => {
+    show([]);
+    expect(screen.queryByRole('list')).toBeNull();
+    expect(screen.getByText(/Nothing wrong in what is known\. The sidewall, the placard, the law/)).toBeTruthy();
+  });
+
+  it('rounds the pressure that would do up to what the gauge shows', () => {
+    show([
+      {
+        code: 'overAtPressure',
+        position: 'front',
+        at: 'road',
+        pressureKpa: psi(20),
+        loadKg: 118,
+        carriesKg: 117,
+        extrapolated: false,
+        neededKpa: psi(20.2),
+      },
+    ]);
+    expect(screen.getByText(/^Inflate to 21/)).toBeTruthy();
+  });
+});
