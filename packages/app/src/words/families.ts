@@ -80,7 +80,7 @@ export const POSTURE_WORDS: Record<Posture, { readonly name: string; readonly no
 export const ROAD_WORDS: Record<Family['kind'], { readonly label: string; readonly hint: string }> = {
   car: { label: 'Placard pressure, cold', hint: 'From the door post or the fuel flap, for this load.' },
   quad: { label: 'Road pressure, cold', hint: 'From the label on the frame or the sidewall.' },
-  motorcycle: { label: 'Road pressure, cold', hint: 'From the swing arm or the handbook.' },
+  motorcycle: { label: 'Road pressure, cold', hint: 'From the swing arm or the owner’s manual.' },
   bicycle: { label: 'Pressure you ride now', hint: 'Leave it empty if you do not know.' },
   farm: { label: 'Road pressure, cold', hint: 'What it needs on the road at its heaviest.' },
 };
