@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
@@ -13,21 +14,36 @@ interface ChoiceProps<Code extends string> {
   readonly layout?: 'row' | 'list';
 }
 
-/** One of a few: picking instead of typing. */
+/**
+ * One of a few: picking instead of typing. One stop of the Tab key; the arrows go from one to the next, and the space bar
+ * or Enter chooses.
+ */
 export function Choice<Code extends string>({ label, value, options, onChange, layout = 'row' }: ChoiceProps<Code>) {
   const palette = usePalette();
+  const items = useRef<(View | null)[]>([]);
+  const stop = Math.max(
+    0,
+    options.findIndex(({ code }) => code === value),
+  );
+  const goFrom = (index: number) => (direction: 1 | -1) =>
+    items.current[(index + direction + options.length) % options.length]?.focus();
   return (
     <View role="radiogroup" aria-label={label} style={styles.group}>
       <Text as="label" tone="muted">
         {label}
       </Text>
       <View style={layout === 'row' ? styles.row : styles.list}>
-        {options.map(({ code, name, note }) => {
+        {options.map(({ code, name, note }, index) => {
           const chosen = code === value;
           return (
             <Press
               key={code}
+              ref={(item) => {
+                items.current[index] = item;
+              }}
               role="radio"
+              tabIndex={index === stop ? 0 : -1}
+              onArrow={goFrom(index)}
               aria-checked={chosen}
               aria-label={name}
               onPress={() => onChange(code)}
