@@ -42,6 +42,13 @@ function answer(name: ResourceName, id: string, row: AnyRow | null): void {
   readAgain();
 }
 
+/** What the server answered since this page was loaded, by the address that reads it; null for a row put aside. */
+export const answeredRows = (): readonly (readonly [path: string, row: AnyRow | null])[] =>
+  Object.entries(answeredStore.get()).map(([key, row]) => {
+    const [name, id] = key.split('/') as [ResourceName, string];
+    return [rowPath(name, id), row];
+  });
+
 /** Takes in a row that arrived at the server. */
 export const arrived = (name: ResourceName, row: AnyRow): void => answer(name, row.id, row);
 
@@ -90,8 +97,11 @@ export interface RowState<Row> {
 
 /** One row by id; nothing for no id. */
 export function useRow<Name extends ResourceName>(name: Name, id: string | undefined): RowState<RowOf<Name>> {
-  const { data, error } = useSWR<RowOf<Name>>(id === undefined ? null : rowPath(name, id));
-  useChanges();
+  const { data, error, mutate } = useSWR<RowOf<Name>>(id === undefined ? null : rowPath(name, id));
+  const changes = useChanges();
+  useEffect(() => {
+    if (changes > 0) void mutate();
+  }, [changes, mutate]);
   if (id === undefined) return { row: undefined, loading: false, missing: false };
   const row = latest(name, id, data);
   const missing = row === undefined && (error instanceof Refused || answeredStore.get()[keyOf(name, id)] === null);
