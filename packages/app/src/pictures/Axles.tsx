@@ -1,4 +1,12 @@
-import { isTrailer, sideOf, wheelsOf, type AxlePosition, type WheelCode, type WheelCount } from '@dunlinmoss/core';
+import {
+  isTrailer,
+  sideOf,
+  wheelsOf,
+  type AxlePosition,
+  type Standing,
+  type WheelCode,
+  type WheelCount,
+} from '@dunlinmoss/core';
 import { useId } from 'react';
 import { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 
@@ -7,6 +15,7 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { AXLE_WORDS } from '../words/axles';
 import { mass } from '../words/format';
+import { STANDING_SHORT } from '../words/loads';
 import { Frame } from './Frame';
 import { scaleBar } from './scaleBar';
 import { spread } from './spread';
@@ -20,7 +29,8 @@ export interface DrawnAxle {
   readonly widthMm: number;
   /** Left to right; undefined where the load is not known. */
   readonly loadsKg: readonly number[] | undefined;
-  readonly estimated: boolean;
+  /** How the loads are known; undefined where they are not. */
+  readonly standing: Standing | undefined;
   /** Something wrong that can hurt. */
   readonly danger: boolean;
 }
@@ -214,7 +224,7 @@ interface AxleRowProps {
 }
 
 function AxleRow({ axle, at, labelAt, x, pxPerMm, hatch, units, palette }: AxleRowProps) {
-  const { wheels, trackMm, diameterMm, widthMm, loadsKg, estimated, danger, position } = axle;
+  const { wheels, trackMm, diameterMm, widthMm, loadsKg, standing, danger, position } = axle;
   const half = (trackMm ?? 0) / 2;
   const pair = (widthMm + PAIR_GAP_MM) / 2;
   const places: Record<WheelCode, number> = {
@@ -234,12 +244,13 @@ function AxleRow({ axle, at, labelAt, x, pxPerMm, hatch, units, palette }: AxleR
     loadsKg && Math.max(...loadsKg.filter((_, index) => sideOf(codes[index]!) === side));
   const text = (kg: number | undefined): string =>
     kg === undefined ? '?' : `${wheels === 4 ? '2 × ' : ''}${mass(kg, units)}`;
-  const sides: readonly (readonly ['start' | 'end', number, string])[] =
+  const [axleName, known] = [AXLE_WORDS[position].toLowerCase(), standing && STANDING_SHORT[standing]];
+  const sides: readonly (readonly ['start' | 'end', number, string, string | undefined])[] =
     wheels === 1
-      ? [['start', 1, text(loadsKg?.[0])]]
+      ? [['start', 1, text(loadsKg?.[0]), known ? `${axleName}, ${known}` : axleName]]
       : [
-          ['end', -1, text(onSide('left'))],
-          ['start', 1, text(onSide('right'))],
+          ['end', -1, text(onSide('left')), axleName],
+          ['start', 1, text(onSide('right')), known],
         ];
   return (
     <G>
@@ -267,7 +278,7 @@ function AxleRow({ axle, at, labelAt, x, pxPerMm, hatch, units, palette }: AxleR
           )}
         </G>
       ))}
-      {sides.map(([anchor, sign, loadText]) => (
+      {sides.map(([anchor, sign, loadText, caption]) => (
         <G key={anchor}>
           <Path
             d={`M${MIDDLE + sign * (edge + 3)},${at} L${MIDDLE + sign * (edge + 9)},${labelAt} h${sign * 4}`}
@@ -293,7 +304,7 @@ function AxleRow({ axle, at, labelAt, x, pxPerMm, hatch, units, palette }: AxleR
             fontSize={12}
             fill={palette.muted}
           >
-            {sign === 1 ? AXLE_WORDS[position].toLowerCase() : loadsKg && (estimated ? 'estimate' : 'measured')}
+            {caption}
           </SvgText>
         </G>
       ))}

@@ -72,7 +72,7 @@ describe('the axles', () => {
     diameterMm: 780,
     widthMm: 265,
     loadsKg: [570, 575],
-    estimated: false,
+    standing: 'weighed',
     danger: false,
     ...change,
   });
@@ -88,9 +88,19 @@ describe('the axles', () => {
       x: Number(rect.getAttribute('x')) + Number(rect.getAttribute('width')) / 2,
       y: Number(rect.getAttribute('y')) + Number(rect.getAttribute('height')) / 2,
     }));
+    const captions = [...container.querySelectorAll('text')].map(({ textContent }) => textContent);
     unmount();
-    return { label, wheels };
+    return { label, wheels, captions };
   };
+
+  it('say beside each load how it is known, on one wheel and on two', () => {
+    const { captions } = draw([
+      axle('front', { wheels: 1, trackMm: null, loadsKg: [40], standing: 'estimated' }),
+      axle('rear', { standing: 'shared' }),
+    ]);
+    expect(captions).toEqual(expect.arrayContaining(['front, estimate', 'rear', 'axle weighed']));
+    expect(draw([axle('front', { loadsKg: undefined, standing: undefined })]).captions).not.toContain('weighed');
+  });
 
   it('say each load, and where none is known', () => {
     expect(draw([axle('front'), axle('rear', { loadsKg: undefined })]).label).toBe(

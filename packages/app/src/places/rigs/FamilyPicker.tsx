@@ -45,5 +45,14 @@ const styles = StyleSheet.create({
   kinds: { gap: 14 },
   kind: { gap: 6 },
   families: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  family: { borderWidth: 1, borderRadius: 3, paddingHorizontal: 12, paddingVertical: 8, flexGrow: 1, flexBasis: 160 },
+  // Names stand on one line, however long the words below them are.
+  family: {
+    borderWidth: 1,
+    borderRadius: 3,
+    paddingHorizontal: 12,
+    paddingVertical: 8,
+    flexGrow: 1,
+    flexBasis: 160,
+    justifyContent: 'flex-start',
+  },
 });

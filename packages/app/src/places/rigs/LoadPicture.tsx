@@ -35,7 +35,7 @@ export function LoadPicture({ rig, loads, items, danger }: LoadPictureProps) {
             diameterMm: outerDiameterMm(tire),
             widthMm: axle.measuredWidthMm ?? tire.sectionWidthMm,
             loadsKg: load?.wheels.map(({ loadKg }) => loadKg),
-            estimated: load?.standing !== 'weighed',
+            standing: load?.standing,
             danger: danger.has(axle.position),
           };
         })}
