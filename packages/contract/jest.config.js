@@ -3,5 +3,6 @@ module.exports = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
-  transformIgnorePatterns: ['/node_modules/'],
+  // d3 is published as modules alone.
+  transformIgnorePatterns: ['/node_modules/(?!d3-)'],
 };

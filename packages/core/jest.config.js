@@ -2,5 +2,7 @@ module.exports = {
   displayName: 'core',
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{src,checks}/**/*.test.ts'],
-  transform: { '\\.ts$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
+  transform: { '\\.[jt]s$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
+  // d3 is published as modules alone.
+  transformIgnorePatterns: ['/node_modules/(?!d3-)'],
 };

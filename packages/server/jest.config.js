@@ -5,6 +5,6 @@ module.exports = {
   globalSetup: '<rootDir>/tests/startDatabase.mjs',
   globalTeardown: '<rootDir>/tests/stopDatabase.mjs',
   transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
-  // uuid is published as modules alone.
-  transformIgnorePatterns: ['/node_modules/(?!uuid/)'],
+  // uuid and d3 are published as modules alone.
+  transformIgnorePatterns: ['/node_modules/(?!(uuid/|d3-))'],
 };

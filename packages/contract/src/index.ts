@@ -41,17 +41,6 @@ export {
 } from './resources/proofTest';
 export { PLAIN_AXLE } from './resources/plainAxle';
 export { RESOURCES, type BodyOf, type QueryOf, type ResourceName, type RowOf } from './resources/registry';
-export {
-  BEAD_HOLDS,
-  CASINGS,
-  rig,
-  rigAxle,
-  type BeadHold,
-  type Casing,
-  type Reading,
-  type Rig,
-  type RigAxle,
-  type RigRow,
-} from './resources/rig';
+export { rig, rigAxle, type Reading, type Rig, type RigAxle, type RigRow } from './resources/rig';
 export { askAbout, caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';

@@ -4,6 +4,12 @@ declare module 'jstat' {
     readonly coef: number[];
     readonly t: { readonly se: number[] };
   }
-  const jstat: { readonly models: { ols(y: number[], x: number[][]): LeastSquares } };
+  const jstat: {
+    readonly models: { ols(y: number[], x: number[][]): LeastSquares };
+    readonly normal: {
+      cdf(x: number, mean: number, deviation: number): number;
+      inv(share: number, mean: number, deviation: number): number;
+    };
+  };
   export default jstat;
 }

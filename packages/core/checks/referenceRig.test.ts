@@ -1,4 +1,13 @@
-import { deflectionShare, equalDeflectionKpa, GROUNDS, planGround, psi, REFERENCE_RIG } from '../src/index';
+import {
+  deflectionShare,
+  equalDeflectionKpa,
+  GROUNDS,
+  planGround,
+  psi,
+  REFERENCE_RIG,
+  type Ground,
+} from '../src/index';
+import { sampleAxle, sampleInput } from '../src/testing/samplePlan';
 
 /** Pressures the trade runs on a family wagon (common practice, no source): firm end and low end, psi. */
 const TRADE = {
@@ -11,32 +20,16 @@ const TRADE = {
 
 describe('equal deflection on the reference rig itself', () => {
   it.each(Object.entries(TRADE))('gives back the trade table on %s exactly', (ground, [start]) => {
-    const { tire } = REFERENCE_RIG.build;
-    const loadKg = REFERENCE_RIG.loadKg;
-    const result = planGround({
-      ground: ground as keyof typeof TRADE,
-      school: 'equalDeflection',
-      stuckAccepted: false,
-      axles: [
-        {
-          position: 'front',
-          tire,
-          loadRange: 'standard',
-          leftLoadKg: loadKg,
-          rightLoadKg: loadKg,
-          placardKpa: psi(36),
-          beadLocks: false,
-          heldFloorKpa: null,
-        },
-      ],
-    });
+    const result = planGround(
+      sampleInput({ ground: ground as keyof typeof TRADE, axles: [sampleAxle({ loadKg: REFERENCE_RIG.loadKg })] }),
+    );
     expect(result.ok && result.value.axles[0]!.startKpa / psi(start)).toBeCloseTo(1, 12);
   });
 
   it('gives back every pressure of every ground, window ends too', () => {
-    for (const { onReferenceRig } of GROUNDS) {
+    for (const { onReferenceRig } of GROUNDS as readonly Ground[]) {
       if (!onReferenceRig) continue;
-      for (const p of [onReferenceRig.startPsi, onReferenceRig.lowPsi, onReferenceRig.highPsi]) {
+      for (const p of [onReferenceRig.start, onReferenceRig.low, onReferenceRig.high]) {
         expect(equalDeflectionKpa(REFERENCE_RIG.build, REFERENCE_RIG.loadKg, psi(p)) / psi(p)).toBeCloseTo(1, 12);
       }
     }

@@ -1,5 +1,5 @@
 export { airPressureKpaAbs } from './atmosphere/airPressure';
-export { gaugeNowKpa, type TireConditions } from './atmosphere/gaugeNow';
+export { coldKpa, gaugeNowKpa, type TireConditions } from './atmosphere/gaugeNow';
 export {
   capacity,
   fullPressureKpa,
@@ -19,7 +19,7 @@ export { flexionLoadKg, flexionPressureKpa } from './capacity/flexion';
 export { topSpeedKmh } from './capacity/speedFactor';
 export { measuredContactFor, type DoneTapeTest } from './calibrate/measuredContact';
 export { fitLine, type LineFit, type Point } from './calibrate/fitLine';
-export { cautionSeverity, type CautionCode } from './cautions/cautions';
+export { CAUTION_CODES, cautionSeverity, type CautionCode } from './cautions/registry';
 export { chordMm } from './contact/chord';
 export {
   contactPatch,
@@ -28,9 +28,26 @@ export {
   type ContactPatch,
   type MeasuredContact,
 } from './contact/contactPatch';
-export { deflectionMm, deflectionShare, pressureForShareKpa } from './contact/deflection';
+export { dropShare, pressureForDropKpa } from './contact/bicycleDrop';
+export {
+  deflectionMm,
+  deflectionShare,
+  isBicycleTire,
+  pressureForShareKpa,
+  standingDiameterMm,
+  standingHeightMm,
+} from './contact/deflection';
+export { FAMILIAR, type FamiliarCode } from './contact/familiar';
 export { pressureForStiffnessKpa, stiffnessKgPerMm, type TireBuild } from './contact/stiffness';
-export type { Asked, AxleTemplate, Family, LikelyValues } from './families/family';
+export {
+  KINDS,
+  type Asked,
+  type AxleTemplate,
+  type BeadFloors,
+  type Family,
+  type Kind,
+  type LikelyValues,
+} from './families/family';
 export { placeOf, PLACES, type PlaceCode } from './families/places';
 export { questionOf, type Likely, type Question, type Slip } from './families/question';
 export { FAMILIES, FAMILY_CODES, familyOf, type FamilyCode } from './families/registry';
@@ -42,10 +59,11 @@ export { rimBandMm } from './findings/rimWidth';
 export { correctedKpa, gaugeOffset, type Comparison, type Gauge, type GaugeOffset } from './gauges/gauge';
 export { GAUGE_GRADES, gaugeFitness, type GaugeFitness, type GaugeFlaw } from './gauges/gaugeFitness';
 export type { Ground } from './grounds/ground';
-export { GROUND_CODES, groundOf, GROUNDS, type GroundCode } from './grounds/registry';
-export { defaultFloorKpa, LAST_FLOOR_KPA, NAMED_FLOORS, type NamedFloor } from './limits/bead';
-export { bindingFloor, type FloorCode } from './limits/floors';
-export { FLEX_SHARE_LIMIT } from './limits/sidewallFlex';
+export { GROUND_CODES, groundOf, GROUNDS, groundsFor, type GroundCode } from './grounds/registry';
+export { defaultFloorKpa, lastFloorKpa, NAMED_FLOORS, type NamedFloor } from './limits/bead';
+export type { BindingCeiling, CeilingCode, CeilingValue } from './limits/ceilings';
+export type { BindingFloor, FloorCode, FloorValue } from './limits/floors';
+export { FLEX_BY_SPEED, flexShareAt, speedForShareKmh } from './limits/heatAndSpeed';
 export { balance, sides } from './loads/balance';
 export {
   AXLE_POSITIONS,
@@ -82,8 +100,14 @@ export {
 } from './loads/loadsOf';
 export { POSTURE_CODES, POSTURES, type Posture } from './loads/postures';
 export { ticketSum } from './loads/ticketSum';
-export type { AxlePlan, GroundPlan, SchoolPlan, PlanAxle, PlanInput, PlanProblem } from './plan/plan';
-export { planGround } from './plan/planGround';
+export type { End } from './modifiers/modifier';
+export { MODIFIER_CODES, modifierOf, modifiersFor, type ModifierCode } from './modifiers/registry';
+export type { AxlePlan, GroundPlan, Held, PlanAxle, PlanInput, PlanProblem, SchoolPlan } from './plan/plan';
+export type { AxleContext } from './plan/axleContext';
+export { margin, marginRun, type Band, type Margin, type MarginInput, type Spreads } from './plan/margin';
+export { contextsOf, planGround } from './plan/planGround';
+export { stuckLadder, type Rung, type StuckLadder } from './plan/stuckLadder';
+export { whatIf, type WhatIf } from './plan/whatIf';
 export type { ValueName, WorkingCode, WorkingStep } from './plan/working';
 export {
   judgeTape,
@@ -96,10 +120,22 @@ export {
   type TapeVerdict,
 } from './proof/tape';
 export { failure, success, type Result } from './result';
+export {
+  compromise,
+  type Compromise,
+  type CompromiseProblem,
+  type Leg,
+  type LegAxle,
+  type OnePressure,
+} from './route/compromise';
 export { equalDeflectionKpa, referenceShare } from './schools/equalDeflection';
 export { REFERENCE_RIG, REFERENCE_ROAD_KPA } from './schools/referenceRig';
-export { DEFAULT_SCHOOL, SCHOOL_CODES, schoolOf, SCHOOLS, type SchoolCode } from './schools/registry';
+export { tradeDropShare } from './schools/bicyclePoints';
+export { SCHOOL_CODES, schoolOf, SCHOOLS, schoolsFor, type SchoolCode } from './schools/registry';
+export type { Need } from './schools/school';
+export { onSnowKpa } from './schools/sidewallRules';
 export type { Source, SourceMark } from './source';
+export { BEAD_HOLDS, CASINGS, type BeadHold, type Casing } from './tires/fitting';
 export { loadIndexKg, MAX_LOAD_INDEX } from './tires/loadIndex';
 export { carcassFactor, LOAD_RANGE_CODES, LOAD_RANGES, type LoadRange } from './tires/loadRange';
 export type { MarkingProblem } from './tires/notations/notation';

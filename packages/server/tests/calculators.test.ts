@@ -20,6 +20,12 @@ const geometry = aRig().axles.map(({ position, wheels, behindMm, trackMm }) => (
   trackMm,
 }));
 
+const wagon = {
+  family: 'fourWheel',
+  ground: 'softSand',
+  axles: [{ position: 'front', ...tire, leftLoadKg: 500, rightLoadKg: 480, roadKpa: 240 }],
+};
+
 const EXAMPLES: Record<string, { input: object; output: object }> = {
   'air-pressure': { input: { altitudeM: 0 }, output: { airPressureKpaAbs: 101.325 } },
   'tire-marking': {
@@ -31,12 +37,35 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     output: { contact: { pressureKpa: 310, widthMm: 183.75 } },
   },
   'ground-plan': {
-    input: {
-      ground: 'softSand',
-      stuckAccepted: false,
-      axles: [{ position: 'front', ...tire, leftLoadKg: 500, rightLoadKg: 480, placardKpa: 240, beadLocks: false }],
+    input: wagon,
+    output: {
+      ok: true,
+      value: { ground: 'softSand', school: 'equalDeflection', axles: [{ wheelLoadKg: 500, roadKpa: 240 }] },
     },
-    output: { ok: true, value: { ground: 'softSand', axles: [{ wheelLoadKg: 500, roadKpa: 240 }] } },
+  },
+  'what-if': {
+    input: { ...wagon, pressureKpa: 150 },
+    output: { ok: true, axles: [{ position: 'front', pressureKpa: 150, speedKmh: 30, patch: { pressureKpa: 150 } }] },
+  },
+  margin: {
+    input: { ...wagon, loadShare: 0.05, gaugeKpa: 7, tempC: 3, widthShare: 0.01, draws: 500 },
+    output: { ok: true, axles: [{ position: 'front', draws: 500, aboveCeiling: 0 }] },
+  },
+  'one-pressure': {
+    input: {
+      family: 'fourWheel',
+      axles: wagon.axles,
+      legs: [{ ground: 'pavement' }, { ground: 'softSand', weight: 3 }],
+    },
+    output: {
+      ok: true,
+      changes: 1,
+      axles: [{ pressureKpa: 240, held: true, lowest: { leg: 0, code: 'placardRules' } }],
+    },
+  },
+  'stuck-ladder': {
+    input: wagon,
+    output: { ok: true, rungs: [{ speedKmh: 5 }], back: [{ position: 'front' }] },
   },
   'gauge-now': {
     input: { coldKpa: 110, coldTempC: 20, tireTempC: 20, altitudeM: 500 },
@@ -96,7 +125,10 @@ describe('every calculator', () => {
     const { axles, ...rest } = EXAMPLES['ground-plan']!.input as { axles: object[] };
     const heavy = { ...rest, axles: [{ ...axles[0], leftLoadKg: 2500 }] };
     const { body } = await calculate('ground-plan', heavy).expect(200);
-    expect(body).toMatchObject({ ok: false, problem: { code: 'placardCannotCarry', wheelLoadKg: 2500 } });
+    expect(body).toMatchObject({
+      ok: false,
+      problem: { code: 'floorAboveCeiling', floor: 'heatAndSpeed', wheelLoadKg: 2500 },
+    });
   });
 });
 

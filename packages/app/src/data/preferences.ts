@@ -1,4 +1,4 @@
-import type { LengthUnit, MassUnit, PressureUnit } from '@dunlinmoss/core';
+import { familyOf, type FamilyCode, type LengthUnit, type MassUnit, type PressureUnit } from '@dunlinmoss/core';
 
 import { createStore } from './store';
 
@@ -6,10 +6,16 @@ export interface Units {
   readonly pressure: PressureUnit;
   readonly mass: MassUnit;
   readonly length: LengthUnit;
+  /** Pressures to half a psi, as bicycle gauges show them. */
+  readonly fine?: boolean;
 }
 
 /** How a person likes to read: kept on this device, because a phone in glare and a desk differ. */
 export const unitsStore = createStore<Units>({ pressure: 'psi', mass: 'kg', length: 'mm' }, 'units');
+
+/** A person's units as the gauges of a rig's family show them. */
+export const unitsFor = (units: Units, family: FamilyCode): Units =>
+  familyOf(family).kind === 'bicycle' ? { ...units, fine: true } : units;
 
 /** `auto` follows the device. */
 export const lightStore = createStore<'auto' | 'day' | 'night'>('auto', 'light');

@@ -1,18 +1,19 @@
-const STYLE = `
+const styleFor = (paper: 'A5' | 'A6'): string => `
 @media screen { #print-sheet { display: none } }
 @media print {
   html, body { height: auto !important; overflow: visible !important; background: #fff !important }
   body > *:not(#print-sheet) { display: none !important }
+  ${paper === 'A6' ? '#print-sheet { zoom: 0.72 }' : ''}
   #print-sheet, #print-sheet * { color: #000 !important; background: #fff !important; border-color: #000 !important }
-  @page { size: A5; margin: 10mm }
+  @page { size: ${paper}; margin: ${paper === 'A5' ? 10 : 6}mm }
 }`;
 
 /** Prints one part of the screen alone, in black on white: a copy of it stands beside the application meanwhile. */
-export function printSheet(id: string): void {
+export function printSheet(id: string, paper: 'A5' | 'A6'): void {
   const part = document.getElementById(id);
   if (!part) return;
   const style = document.createElement('style');
-  style.textContent = STYLE;
+  style.textContent = styleFor(paper);
   const sheet = document.createElement('div');
   sheet.id = 'print-sheet';
   const copy = part.cloneNode(true) as HTMLElement;

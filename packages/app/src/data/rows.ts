@@ -126,13 +126,16 @@ const sortKey: { readonly [Name in ResourceName]: (row: RowOf<Name>) => string }
 
 const NEWEST_FIRST: ReadonlySet<ResourceName> = new Set(['outings', 'tests']);
 
-/** A list in its own order, page by page. `belongs` says which rows saved here are part of what the query asks for. */
+/**
+ * A list in its own order, page by page; nothing for no query. `belongs` says which rows saved here are part of what the
+ * query asks for.
+ */
 export function useRows<Name extends ResourceName>(
   name: Name,
-  query: Readonly<Record<string, string>> = {},
+  query: Readonly<Record<string, string>> | null = {},
   belongs: (body: BodyOf<Name>) => boolean = () => true,
 ): RowList<RowOf<Name>> {
-  const base = `/${RESOURCES[name].path}?${new URLSearchParams(query).toString()}`;
+  const base = query && `/${RESOURCES[name].path}?${new URLSearchParams(query).toString()}`;
   const { data, error, setSize, mutate } = useSWRInfinite<PageOf<RowOf<Name>>>(
     (index: number, previous: PageOf<RowOf<Name>> | null) => {
       if (index === 0) return base;

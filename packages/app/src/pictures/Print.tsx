@@ -16,11 +16,14 @@ export interface PrintOutline {
 
 export interface PrintAxle {
   readonly name: string;
-  readonly road: PrintOutline;
+  /** What it is compared with; null where there is nothing. */
+  readonly road: PrintOutline | null;
   readonly start: PrintOutline;
 }
 
 interface PrintProps {
+  /** What the dashed outline is called; that of the road unless told otherwise. */
+  readonly beside?: string;
   readonly axles: readonly PrintAxle[];
   readonly units: Units;
   readonly palette: Palette;
@@ -31,12 +34,13 @@ const DRAWN = 190;
 const TOP = 30;
 const CENTRE = TOP + DRAWN / 2;
 const HEIGHT = 290;
+const WORDS = 84;
 
 /** The print: where the tire stands at road pressure and at this one, nested like contour lines, one scale for both axles. */
-export function Print({ axles, units, palette }: PrintProps) {
+export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
   const width = CELL * axles.length;
-  const longest = Math.max(...axles.flatMap(({ road, start }) => [road.lengthMm, start.lengthMm]));
-  const widest = Math.max(...axles.map(({ start }) => start.widthMm));
+  const longest = Math.max(...axles.flatMap(({ road, start }) => [road?.lengthMm ?? 0, start.lengthMm]));
+  const widest = Math.max(...axles.map(({ road, start }) => Math.max(road?.widthMm ?? 0, start.widthMm)));
   const pxPerMm = Math.min(DRAWN / longest, (CELL - 44) / widest);
   const bar = scaleBar(units.length, (CELL - 50) / pxPerMm);
   const barPx = bar.lengthMm * pxPerMm;
@@ -44,14 +48,16 @@ export function Print({ axles, units, palette }: PrintProps) {
   const label = axles
     .map(
       ({ name, road, start }) =>
-        `${name}: ${length(start.lengthMm, units)} long at ${pressure(start.pressureKpa, units)}, ${length(road.lengthMm, units)} at ${pressure(road.pressureKpa, units)}`,
+        `${name}: ${length(start.lengthMm, units)} long at ${pressure(start.pressureKpa, units)}${road ? `, ${length(road.lengthMm, units)} at ${pressure(road.pressureKpa, units)}` : ''}`,
     )
     .join('; ');
 
   return (
     <Frame width={width} height={HEIGHT} label={`Contact print. ${label}`}>
       {axles.map(({ name, road, start }, index) => {
-        const centre = CELL * index + CELL / 2;
+        // What stands on a print too narrow for words stands beside it.
+        const within = start.widthMm * pxPerMm > WORDS;
+        const centre = CELL * index + (within ? CELL / 2 : CELL / 3);
         const side = centre + (start.widthMm * pxPerMm) / 2 + 10;
         const half = (start.lengthMm * pxPerMm) / 2;
         return (
@@ -65,13 +71,15 @@ export function Print({ axles, units, palette }: PrintProps) {
               stroke={palette.moss}
               strokeWidth={2.5}
             />
-            <Path
-              d={contactOutline(centre, CENTRE, road.lengthMm * pxPerMm, road.widthMm * pxPerMm)}
-              fill="none"
-              stroke={palette.ink}
-              strokeWidth={1.5}
-              strokeDasharray="5 4"
-            />
+            {road && (
+              <Path
+                d={contactOutline(centre, CENTRE, road.lengthMm * pxPerMm, road.widthMm * pxPerMm)}
+                fill="none"
+                stroke={palette.ink}
+                strokeWidth={1.5}
+                strokeDasharray="5 4"
+              />
+            )}
             <Path
               d={`M${side - 4},${CENTRE - half} h8 m-4,0 v${2 * half} m-4,0 h8`}
               stroke={palette.muted}
@@ -79,9 +87,9 @@ export function Print({ axles, units, palette }: PrintProps) {
               fill="none"
             />
             <SvgText
-              x={centre}
+              x={within ? centre : side + 14}
               y={CENTRE - 4}
-              textAnchor="middle"
+              textAnchor={within ? 'middle' : 'start'}
               fontFamily={FACES.number}
               fontSize={19}
               fill={palette.ink}
@@ -89,25 +97,27 @@ export function Print({ axles, units, palette }: PrintProps) {
               {length(start.lengthMm, units)}
             </SvgText>
             <SvgText
-              x={centre}
+              x={within ? centre : side + 14}
               y={CENTRE + 15}
-              textAnchor="middle"
+              textAnchor={within ? 'middle' : 'start'}
               fontFamily={FACES.text}
               fontSize={13}
               fill={palette.ink}
             >
               {`at ${pressure(start.pressureKpa, units)}`}
             </SvgText>
-            <SvgText
-              x={centre}
-              y={TOP + DRAWN + 20}
-              textAnchor="middle"
-              fontFamily={FACES.text}
-              fontSize={13}
-              fill={palette.ink}
-            >
-              {`road ${pressure(road.pressureKpa, units)}: ${length(road.lengthMm, units)}`}
-            </SvgText>
+            {road && (
+              <SvgText
+                x={centre}
+                y={TOP + DRAWN + 20}
+                textAnchor="middle"
+                fontFamily={FACES.text}
+                fontSize={13}
+                fill={palette.ink}
+              >
+                {`${beside} ${pressure(road.pressureKpa, units)}: ${length(road.lengthMm, units)}`}
+              </SvgText>
+            )}
           </G>
         );
       })}

@@ -6,7 +6,7 @@ import { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-nativ
 import type { Units } from '../data/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
-import { number, pressure } from '../words/format';
+import { pressure, pressureNumber } from '../words/format';
 import { Frame } from './Frame';
 import { spread } from './spread';
 import { useTween } from './useTween';
@@ -17,11 +17,20 @@ export interface StaffAxle {
   readonly lowKpa: number;
   readonly highKpa: number;
   readonly floorKpa: number;
-  readonly roadKpa: number;
+  /** Null where there is no road pressure to compare with. */
+  readonly roadKpa: number | null;
+  /** The most it may have, where that is told. */
+  readonly ceilingKpa?: number | null;
 }
 
 interface StaffProps {
+  /** What the high mark is called; on a bicycle it is what it is ridden with now. */
+  readonly roadName?: string;
+  /** Follows a finger: the water stands where it is put, at once. */
+  readonly still?: boolean;
   readonly axles: readonly StaffAxle[];
+  /** What the height of the board goes by, where that is not the axles themselves. */
+  readonly board?: StaffAxle;
   readonly units: Units;
   readonly palette: Palette;
 }
@@ -34,25 +43,38 @@ const BOARD = { left: 141, right: 199 };
 const LANE = 42;
 const LABEL_GAP = 23;
 
+/** The top of the board: above the road, or well above the window where there is no road to compare with. */
+export const topOf = (axles: readonly StaffAxle[]): number =>
+  Math.max(
+    ...axles.map(({ roadKpa, startKpa, highKpa }) =>
+      Math.max((roadKpa ?? 0) * 1.08, startKpa * 1.08, highKpa * 1.08, roadKpa === null ? highKpa * 1.4 : 0),
+    ),
+  );
+
+/** The pressure at a height of the picture, from 0 at its top to 1 at its foot, kPa. */
+export const kpaAt = (heightShare: number, axles: readonly StaffAxle[]): number =>
+  Math.max(0, Math.min(1, (BOTTOM - heightShare * HEIGHT) / (BOTTOM - TOP))) * topOf(axles);
+
 /**
  * The staff: pressure as water on a graduated board, a lane for each axle. The window of the ground is the band beside
  * the lane, the floor its hatched foot, road pressure the mark above.
  */
-export function Staff({ axles, units, palette }: StaffProps) {
+export function Staff({ axles, board, units, palette, roadName = 'road', still = false }: StaffProps) {
   const hatch = `hatch${useId().replace(/\W/g, '')}`;
-  const top = Math.max(...axles.map(({ roadKpa }) => roadKpa)) * 1.08;
+  const top = topOf(board ? [board] : axles);
   const y = scaleLinear().domain([0, top]).range([BOTTOM, TOP]);
   const inUnit = scaleLinear()
     .domain([0, fromCanonical('pressure', units.pressure, top)])
     .range([BOTTOM, TOP]);
-  const levels = useTween(axles.map(({ startKpa }) => startKpa));
+  const gliding = useTween(axles.map(({ startKpa }) => startKpa));
+  const levels = still ? axles.map(({ startKpa }) => startKpa) : gliding;
   const majors = inUnit.ticks(8);
   const minors = inUnit.ticks(32);
 
   const label = axles
     .map(
       (axle) =>
-        `${axle.name} ${pressure(axle.startKpa, units)}, window ${pressure(axle.lowKpa, units)} to ${pressure(axle.highKpa, units)}, floor ${pressure(axle.floorKpa, units)}, road ${pressure(axle.roadKpa, units)}`,
+        `${axle.name} ${pressure(axle.startKpa, units)}, window ${pressure(axle.lowKpa, units)} to ${pressure(axle.highKpa, units)}, floor ${pressure(axle.floorKpa, units)}${axle.roadKpa === null ? '' : `, ${roadName} ${pressure(axle.roadKpa, units)}`}`,
     )
     .join('; ');
 
@@ -73,6 +95,7 @@ export function Staff({ axles, units, palette }: StaffProps) {
           hatch={`url(#${hatch})`}
           units={units}
           palette={palette}
+          roadName={roadName}
         />
       ))}
       <Rect
@@ -151,6 +174,7 @@ export function Staff({ axles, units, palette }: StaffProps) {
 }
 
 interface LaneProps {
+  readonly roadName: string;
   readonly axle: StaffAxle;
   readonly level: number;
   readonly side: 'left' | 'right';
@@ -160,7 +184,7 @@ interface LaneProps {
   readonly palette: Palette;
 }
 
-function Lane({ axle, level, side, y, hatch, units, palette }: LaneProps) {
+function Lane({ axle, level, side, y, hatch, units, palette, roadName }: LaneProps) {
   const left = side === 'left';
   const laneX = left ? BOARD.left - LANE : BOARD.right;
   const outer = left ? laneX : laneX + LANE;
@@ -169,9 +193,11 @@ function Lane({ axle, level, side, y, hatch, units, palette }: LaneProps) {
   const anchor = left ? 'end' : 'start';
 
   const marks = [
-    { kpa: axle.roadKpa, text: `road ${number('pressure', units.pressure, axle.roadKpa)}`, strong: false },
-    { kpa: axle.startKpa, text: `${axle.name} ${number('pressure', units.pressure, axle.startKpa)}`, strong: true },
-    { kpa: axle.floorKpa, text: `floor ${number('pressure', units.pressure, axle.floorKpa)}`, strong: false },
+    ...(axle.roadKpa === null
+      ? []
+      : [{ kpa: axle.roadKpa, text: `${roadName} ${pressureNumber(axle.roadKpa, units)}`, strong: false }]),
+    { kpa: axle.startKpa, text: `${axle.name} ${pressureNumber(axle.startKpa, units)}`, strong: true },
+    { kpa: axle.floorKpa, text: `floor ${pressureNumber(axle.floorKpa, units)}`, strong: false },
   ];
   const places = spread(
     marks.map(({ kpa }) => y(kpa)),
@@ -196,14 +222,16 @@ function Lane({ axle, level, side, y, hatch, units, palette }: LaneProps) {
         stroke={palette.rust}
         strokeWidth={2}
       />
-      <Line
-        x1={laneX}
-        x2={laneX + LANE}
-        y1={y(axle.roadKpa)}
-        y2={y(axle.roadKpa)}
-        stroke={palette.ink}
-        strokeWidth={2.5}
-      />
+      {axle.roadKpa !== null && (
+        <Line
+          x1={laneX}
+          x2={laneX + LANE}
+          y1={y(axle.roadKpa)}
+          y2={y(axle.roadKpa)}
+          stroke={palette.ink}
+          strokeWidth={2.5}
+        />
+      )}
       <Rect
         x={left ? outer - 11 : outer + 1}
         y={bandTop}

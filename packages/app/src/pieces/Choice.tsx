@@ -8,7 +8,13 @@ import { Text } from './Text';
 interface ChoiceProps<Code extends string> {
   readonly label: string;
   readonly value: Code | undefined;
-  readonly options: readonly { readonly code: Code; readonly name: string; readonly note?: string | undefined }[];
+  readonly options: readonly {
+    readonly code: Code;
+    readonly name: string;
+    readonly note?: string | undefined;
+    /** A number that stands at the end of its line. */
+    readonly figure?: string | undefined;
+  }[];
   readonly onChange: (code: Code) => void;
   /** Side by side, or one below the other with room for a note. */
   readonly layout?: 'row' | 'list';
@@ -33,7 +39,7 @@ export function Choice<Code extends string>({ label, value, options, onChange, l
         {label}
       </Text>
       <View style={layout === 'row' ? styles.row : styles.list}>
-        {options.map(({ code, name, note }, index) => {
+        {options.map(({ code, name, note, figure }, index) => {
           const chosen = code === value;
           return (
             <Press
@@ -45,7 +51,7 @@ export function Choice<Code extends string>({ label, value, options, onChange, l
               tabIndex={index === stop ? 0 : -1}
               onArrow={goFrom(index)}
               aria-checked={chosen}
-              aria-label={name}
+              aria-label={figure === undefined ? name : `${name}, ${figure}`}
               onPress={() => onChange(code)}
               style={[
                 layout === 'list' ? styles.inList : options.length === 4 ? styles.inPairs : styles.inRow,
@@ -56,9 +62,15 @@ export function Choice<Code extends string>({ label, value, options, onChange, l
                 chosen && styles.chosen,
               ]}
             >
-              <Text as={chosen ? 'strong' : 'body'} style={layout === 'row' && styles.centered}>
-                {name}
-              </Text>
+              <View style={figure !== undefined && styles.line}>
+                <Text
+                  as={chosen ? 'strong' : 'body'}
+                  style={[layout === 'row' && styles.centered, figure !== undefined && styles.name]}
+                >
+                  {name}
+                </Text>
+                {figure !== undefined && <Text as="figure">{figure}</Text>}
+              </View>
               {note !== undefined && (
                 <Text as="small" tone="muted" style={layout === 'row' && styles.centered}>
                   {note}
@@ -81,5 +93,7 @@ const styles = StyleSheet.create({
   inList: { borderWidth: 1, borderRadius: 3, paddingHorizontal: 12, paddingVertical: 7 },
   // The heavier edge tells the chosen one without colour.
   chosen: { borderLeftWidth: 6 },
+  line: { flexDirection: 'row', alignItems: 'baseline', gap: 10 },
+  name: { flex: 1 },
   centered: { textAlign: 'center' },
 });

@@ -1,4 +1,4 @@
-import { GROUND_CODES, type GroundCode } from '@dunlinmoss/core';
+import { groundsFor, type GroundCode, type Kind } from '@dunlinmoss/core';
 
 import { useWide } from '../theme/useWide';
 import { GROUND_WORDS } from '../words/grounds';
@@ -6,16 +6,18 @@ import { Choice } from './Choice';
 import { Unfold } from './Unfold';
 
 interface GroundPickerProps {
+  /** Whose grounds. */
+  readonly kind: Kind;
   readonly value: GroundCode;
   readonly onChange: (ground: GroundCode) => void;
-  /** All of them, unless told otherwise. */
+  /** All that this kind of rig meets, unless told otherwise. */
   readonly grounds?: readonly GroundCode[];
 }
 
-/** The grounds from the firmest to the last resort: all in view on a wide screen, one tap away on a phone. */
-export function GroundPicker({ value, onChange, grounds = GROUND_CODES }: GroundPickerProps) {
+/** The grounds from the firmest to the last resort. */
+export function GroundChoice({ kind, value, onChange, grounds = groundsFor(kind) }: GroundPickerProps) {
   const wide = useWide();
-  const list = (close: () => void) => (
+  return (
     <Choice
       label="Ground"
       layout="list"
@@ -26,16 +28,26 @@ export function GroundPicker({ value, onChange, grounds = GROUND_CODES }: Ground
         // On a wide screen the whole list stays in view; there the sign stands with the chosen one only.
         note: wide && code !== value ? undefined : GROUND_WORDS[code].sign,
       }))}
-      onChange={(code) => {
-        onChange(code);
-        close();
-      }}
+      onChange={onChange}
     />
   );
-  if (wide) return list(() => undefined);
+}
+
+/** The same in a form: all in view on a wide screen, one tap away on a phone. */
+export function GroundPicker(props: GroundPickerProps) {
+  const wide = useWide();
+  if (wide) return <GroundChoice {...props} />;
   return (
-    <Unfold label="Ground" value={GROUND_WORDS[value].name}>
-      {list}
+    <Unfold label="Ground" value={GROUND_WORDS[props.value].name}>
+      {(close) => (
+        <GroundChoice
+          {...props}
+          onChange={(code) => {
+            props.onChange(code);
+            close();
+          }}
+        />
+      )}
     </Unfold>
   );
 }

@@ -2,13 +2,14 @@ import type { AxlePosition } from '@dunlinmoss/core';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { unitsStore } from '../data/preferences';
+import type { Units } from '../data/preferences';
 import { usePalette } from '../theme/useLight';
 import { AXLE_WORDS } from '../words/axles';
-import { number } from '../words/format';
+import { pressureNumber } from '../words/format';
 import { Text } from './Text';
 
 interface NumeralsProps {
+  readonly units: Units;
   readonly axles: readonly {
     readonly position: AxlePosition;
     readonly pressureKpa: number;
@@ -18,9 +19,8 @@ interface NumeralsProps {
 }
 
 /** A pressure for each axle, side by side, to be read at arm's length. */
-export function Numerals({ axles }: NumeralsProps) {
+export function Numerals({ axles, units }: NumeralsProps) {
   const palette = usePalette();
-  const { pressure: unit } = unitsStore.use();
   return (
     <View style={styles.axles}>
       {axles.map(({ position, pressureKpa, below }, index) => (
@@ -30,7 +30,7 @@ export function Numerals({ axles }: NumeralsProps) {
           aria-label={`${AXLE_WORDS[position]} axle`}
           style={[
             styles.axle,
-            index > 0 && [styles.second, { borderColor: palette.line }],
+            (axles.length > 2 ? index % 2 === 1 : index > 0) && [styles.second, { borderColor: palette.line }],
             axles.length > 2 && styles.ofMany,
           ]}
         >
@@ -38,8 +38,8 @@ export function Numerals({ axles }: NumeralsProps) {
             {`${AXLE_WORDS[position]}, cold`}
           </Text>
           <View style={styles.numeral}>
-            <Text as="numeral">{number('pressure', unit, pressureKpa)}</Text>
-            <Text as="strong">{unit}</Text>
+            <Text as="numeral">{pressureNumber(pressureKpa, units)}</Text>
+            <Text as="strong">{units.pressure}</Text>
           </View>
           {below}
         </View>

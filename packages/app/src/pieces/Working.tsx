@@ -15,12 +15,12 @@ export function Working({ steps }: { readonly steps: readonly WorkingStep[] }) {
       {steps.map((step, index) => {
         const words = stepWords(step, units);
         return (
-          <View key={step.code} role="listitem" style={[styles.step, { borderColor: palette.line }]}>
+          <View key={index} role="listitem" style={[styles.step, { borderColor: palette.line }]}>
             <Text as="label">{`${index + 1}. ${words.title}`}</Text>
             <Text as="small" tone="muted">
               {words.formula}
             </Text>
-            <Text as="small">{words.inputs}</Text>
+            {words.inputs !== '' && <Text as="small">{words.inputs}</Text>}
             <Text as="label">{`→ ${words.result}`}</Text>
             <Text as="small" tone={step.source.mark === 'measured' ? 'moss' : 'muted'}>
               {words.source}

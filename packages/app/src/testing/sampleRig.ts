@@ -49,3 +49,79 @@ export function sampleRig(change: Partial<RigRow> = {}): RigRow {
     ...change,
   };
 }
+
+/** A bicycle under a rider of 80 kg, by posture. */
+export const sampleBicycle = (change: Partial<RigRow> = {}): RigRow =>
+  sampleRig({
+    family: 'mountainBike',
+    name: 'Dotterel',
+    axles: (['front', 'rear'] as const).map((position) =>
+      sampleAxle(position, {
+        behindMm: position === 'front' ? 0 : 1210,
+        wheels: 1,
+        trackMm: null,
+        tireMarking: '29x2.40',
+        casing: 'medium',
+        roadKpa: null,
+      }),
+    ),
+    loadCases: [
+      sampleCase({
+        method: 'posture',
+        weighed: [],
+        posture: { posture: 'mountain', frontShare: null, riderKg: 80, bikeKg: 14 },
+      }),
+    ],
+    ...change,
+  });
+
+const twoAxles = (front: number, rear: number): LoadCaseBody =>
+  sampleCase({
+    weighed: [
+      { position: 'front', part: 'axle', loadKg: front },
+      { position: 'rear', part: 'axle', loadKg: rear },
+    ],
+  });
+
+/** A rig of every kind, each with all that a plan wants to know. */
+export const SAMPLE_RIGS: Readonly<Record<'car' | 'quad' | 'motorcycle' | 'bicycle' | 'farm', RigRow>> = {
+  car: sampleRig(),
+  quad: sampleRig({
+    family: 'quad',
+    axles: (['front', 'rear'] as const).map((position) =>
+      sampleAxle(position, {
+        behindMm: position === 'front' ? 0 : 1280,
+        trackMm: 900,
+        tireMarking: 'AT25x8-12 6PR',
+        roadKpa: psi(20),
+        maxKpa: psi(22),
+        lines: [{ pressureKpa: psi(22), loadKg: 250 }],
+      }),
+    ),
+    loadCases: [twoAxles(190, 260)],
+  }),
+  motorcycle: sampleRig({
+    family: 'trailSingle',
+    axles: (['front', 'rear'] as const).map((position) =>
+      sampleAxle(position, {
+        behindMm: position === 'front' ? 0 : 1480,
+        wheels: 1,
+        trackMm: null,
+        tireMarking: position === 'front' ? '90/90-21 54S' : '4.60-18 63P',
+        tube: true,
+        beadHold: position === 'front' ? 'none' : 'rimLock',
+        roadKpa: psi(30),
+      }),
+    ),
+    loadCases: [twoAxles(105, 150)],
+  }),
+  bicycle: sampleBicycle(),
+  farm: sampleRig({
+    family: 'tractor',
+    axles: [
+      sampleAxle('front', { tireMarking: '420/70R28 133D', roadKpa: 160 }),
+      sampleAxle('rear', { tireMarking: '480/80R50 159A8/B', roadKpa: 160, wheels: 4 }),
+    ],
+    loadCases: [twoAxles(2600, 9000)],
+  }),
+};

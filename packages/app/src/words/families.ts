@@ -84,3 +84,12 @@ export const ROAD_WORDS: Record<Family['kind'], { readonly label: string; readon
   bicycle: { label: 'Pressure you ride now', hint: 'Leave it empty if you do not know.' },
   farm: { label: 'Road pressure, cold', hint: 'What it needs on the road at its heaviest.' },
 };
+
+/** What the pressure that a rig is compared with is called, in a word. */
+export const COMPARED_WITH: Record<Family['kind'], string> = {
+  car: 'road',
+  quad: 'road',
+  motorcycle: 'road',
+  bicycle: 'now',
+  farm: 'road',
+};

@@ -28,13 +28,13 @@ export function findingWords(finding: Finding, kind: Family['kind'], units: Unit
         todo:
           finding.neededKpa === null
             ? 'No pressure carries it at road speed. Unload, or drive slower than the road asks.'
-            : `Inflate to ${pressure(onGauge(finding.neededKpa, units.pressure, 'up'), units)} before the road, or unload.`,
+            : `Inflate to ${pressure(onGauge(finding.neededKpa, units, 'up'), units)} before the road, or unload.`,
       };
     }
     case 'belowFirstRow':
       return {
         what: `${on}: ${pressure(finding.pressureKpa, units)} is below the first row of the data sheet, ${pressure(finding.firstKpa, units)}. Below it nothing is promised.`,
-        todo: `Inflate to ${pressure(onGauge(finding.firstKpa, units.pressure, 'up'), units)} or more.`,
+        todo: `Inflate to ${pressure(onGauge(finding.firstKpa, units, 'up'), units)} or more.`,
       };
     case 'tooFast':
       return {

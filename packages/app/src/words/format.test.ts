@@ -6,12 +6,12 @@ import {
   editText,
   length,
   mass,
-  number,
   onGauge,
   parseNumber,
   parseSum,
   percent,
   pressure,
+  pressureNumber,
   pressureRange,
   speed,
 } from './format';
@@ -28,15 +28,15 @@ describe('onGauge', () => {
     ['psi', 12, 'up', 12],
     ['psi', 12.99, 'down', 12],
   ] as const)('%s: %d psi to the %s mark is %d', (unit, value, direction, mark) => {
-    expect(onGauge(psi(value), unit, direction) / psi(1)).toBeCloseTo(mark, 9);
+    expect(onGauge(psi(value), { pressure: unit }, direction) / psi(1)).toBeCloseTo(mark, 9);
   });
 
   it('never goes below with up, nor above with down, and stays within a step', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 700, noNaN: true }), fc.constantFrom('psi', 'bar', 'kPa'), (kpa, unit) => {
         const step = { psi: psi(1), bar: 5, kPa: 5 }[unit];
-        const up = onGauge(kpa, unit, 'up');
-        const down = onGauge(kpa, unit, 'down');
+        const up = onGauge(kpa, { pressure: unit }, 'up');
+        const down = onGauge(kpa, { pressure: unit }, 'down');
         expect(up).toBeGreaterThan(kpa - step * 1e-5);
         expect(down).toBeLessThan(kpa + step * 1e-5);
         expect(up - down).toBeLessThan(step * 1.00001);
@@ -61,6 +61,12 @@ describe('number with its unit', () => {
     [percent(0.227), '23 %'],
   ])('%s', (text, expected) => expect(plain(text)).toBe(expected));
 
+  it('shows half a psi where bicycle gauges do', () => {
+    expect(plain(pressure(psi(22.4), { ...US, fine: true }))).toBe('22.5 psi');
+    expect(plain(pressure(psi(22.1), { ...US, fine: true }))).toBe('22 psi');
+    expect(plain(pressure(psi(22.4), US))).toBe('22 psi');
+  });
+
   it('tells a range by both ends, or by one where they read the same', () => {
     expect(plain(pressureRange(psi(14), psi(16), US))).toBe('14–16 psi');
     expect(plain(pressureRange(psi(14.1), psi(13.9), US))).toBe('14 psi');
@@ -84,7 +90,7 @@ describe('editText', () => {
   it('reads back as what was typed', () => {
     expect(editText('pressure', 'psi', psi(36))).toBe('36');
     expect(editText('pressure', 'bar', 240)).toBe('2.4');
-    expect(number('pressure', 'bar', 240)).toBe('2.40');
+    expect(pressureNumber(240, { pressure: 'bar' })).toBe('2.40');
   });
 });
 

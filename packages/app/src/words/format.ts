@@ -9,8 +9,12 @@ import {
 
 import type { Units } from '../data/preferences';
 
-/** What a gauge of the trade can show, in its own unit. */
+/** What a gauge of the trade can show, in its own unit; bicycle gauges show half a psi. */
 const GAUGE_STEP: Record<PressureUnit, number> = { psi: 1, bar: 0.05, kPa: 5 };
+const FINE_STEP: Record<PressureUnit, number> = { psi: 0.5, bar: 0.05, kPa: 5 };
+type GaugeUnits = Pick<Units, 'pressure' | 'fine'>;
+const stepOf = ({ pressure: unit, fine }: GaugeUnits): number => (fine ? FINE_STEP : GAUGE_STEP)[unit];
+
 const DIGITS: Record<string, number> = { psi: 0, bar: 2, kPa: 0, kg: 0, lb: 0, mm: 0, in: 1, kmh: 0, mph: 0 };
 
 const LABELS: Record<string, string> = { kmh: 'km/h' };
@@ -25,40 +29,56 @@ const DUST = 1e-6;
  */
 export function onGauge(
   pressureKpa: number,
-  unit: PressureUnit,
+  units: GaugeUnits,
   direction: 'nearest' | 'up' | 'down' = 'nearest',
 ): number {
-  const steps = fromCanonical('pressure', unit, pressureKpa) / GAUGE_STEP[unit];
+  const { pressure: unit } = units;
+  const step = stepOf(units);
+  const steps = fromCanonical('pressure', unit, pressureKpa) / step;
   const whole =
     direction === 'up'
       ? Math.ceil(steps - DUST)
       : direction === 'down'
         ? Math.floor(steps + DUST)
         : Math.round(steps + DUST);
-  return toCanonical('pressure', unit, whole * GAUGE_STEP[unit]);
+  return toCanonical('pressure', unit, whole * step);
 }
 
-export const gaugeStepKpa = (unit: PressureUnit): number => toCanonical('pressure', unit, GAUGE_STEP[unit]);
+export const gaugeStepKpa = (units: GaugeUnits): number => toCanonical('pressure', units.pressure, stepOf(units));
 
-/** An axle's pressures as a gauge shows them, kPa: the floor never rounded down, nothing ever below it. */
-export function axleOnGauge({ startKpa, window, floor, roadKpa }: AxlePlan, { pressure: unit }: Units) {
-  const floorKpa = onGauge(floor.pressureKpa, unit, 'up');
-  const held = (kpa: number): number => Math.max(onGauge(kpa, unit), floorKpa);
+/**
+ * An axle's pressures as a gauge shows them, kPa: the floor never rounded down, the ceiling never up, nothing past
+ * either.
+ */
+export function axleOnGauge({ startKpa, window, floor, ceiling, roadKpa }: AxlePlan, units: GaugeUnits) {
+  const floorKpa = onGauge(floor.pressureKpa, units, 'up');
+  const ceilingKpa = ceiling && onGauge(ceiling.pressureKpa, units, ceiling.code === 'placard' ? 'nearest' : 'down');
+  const held = (kpa: number): number =>
+    Math.max(Math.min(onGauge(kpa, units), ceilingKpa ?? Number.POSITIVE_INFINITY), floorKpa);
   return {
     startKpa: held(startKpa),
     lowKpa: held(window.lowKpa),
     highKpa: held(window.highKpa),
     floorKpa,
-    roadKpa: onGauge(roadKpa, unit),
+    ceilingKpa,
+    roadKpa: roadKpa === null ? null : onGauge(roadKpa, units),
   };
 }
 
+/** A pressure on a mark of the gauge, without its unit. */
+export function pressureNumber(kpa: number, units: GaugeUnits): string {
+  const value = Number(fromCanonical('pressure', units.pressure, onGauge(kpa, units)).toFixed(2));
+  const text = value.toFixed(units.fine && units.pressure === 'psi' && value % 1 !== 0 ? 1 : DIGITS[units.pressure]);
+  return Number(text) === 0 ? text.replace('-', '') : text;
+}
+
 /** The number alone: for numerals that carry their unit beside them. */
-export function number<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string {
-  const value =
-    quantity === 'pressure'
-      ? fromCanonical('pressure', unit as PressureUnit, onGauge(canonical, unit as PressureUnit))
-      : fromCanonical(quantity, unit, canonical);
+export function number<Q extends Exclude<Quantity, 'pressure'>>(
+  quantity: Q,
+  unit: UnitOf<Q>,
+  canonical: number,
+): string {
+  const value = fromCanonical(quantity, unit, canonical);
   // What one person can lift is weighed to the tenth.
   if (quantity === 'mass' && Math.abs(value) < 100) return String(Number(value.toFixed(1)));
   const text = value.toFixed(DIGITS[unit]);
@@ -69,10 +89,10 @@ export function number<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonic
 export const pressureFine = (kpa: number, { pressure: unit }: Units): string =>
   `${fromCanonical('pressure', unit, kpa).toFixed({ psi: 1, bar: 2, kPa: 0 }[unit])}\u00a0${unit}`;
 
-const withUnit = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string =>
+const withUnit = <Q extends Exclude<Quantity, 'pressure'>>(quantity: Q, unit: UnitOf<Q>, canonical: number): string =>
   `${number(quantity, unit, canonical)}\u00a0${unitLabel(unit)}`;
 
-export const pressure = (kpa: number, { pressure: unit }: Units): string => withUnit('pressure', unit, kpa);
+export const pressure = (kpa: number, units: Units): string => `${pressureNumber(kpa, units)}\u00a0${units.pressure}`;
 export const mass = (kg: number, { mass: unit }: Units): string => withUnit('mass', unit, kg);
 export const length = (mm: number, { length: unit }: Units): string => withUnit('length', unit, mm);
 export const speed = (kmh: number): string => withUnit('speed', 'kmh', kmh);
@@ -80,8 +100,8 @@ export const percent = (share: number): string => `${(100 * share).toFixed(0)}\u
 
 /** A range in one unit; one number where both ends read the same. */
 export function pressureRange(lowKpa: number, highKpa: number, units: Units): string {
-  const low = number('pressure', units.pressure, lowKpa);
-  const high = number('pressure', units.pressure, highKpa);
+  const low = pressureNumber(lowKpa, units);
+  const high = pressureNumber(highKpa, units);
   return low === high ? `${high}\u00a0${units.pressure}` : `${low}–${high}\u00a0${units.pressure}`;
 }
 

@@ -1,41 +1,75 @@
-import type { AxlePlan, NamedFloor, PlanProblem, SchoolCode } from '@dunlinmoss/core';
+import type {
+  AxlePlan,
+  CeilingCode,
+  FloorCode,
+  Held,
+  Kind,
+  NamedFloor,
+  Need,
+  PlanProblem,
+  SchoolCode,
+} from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
-import { AXLE_WORDS } from './axles';
-import { axleOnGauge, mass, number, onGauge, pressure } from './format';
+import { axleName } from './axles';
+import { axleOnGauge, mass, onGauge, pressure, pressureNumber, speed } from './format';
 import { SCHOOL_WORDS } from './schools';
 
 /** Far finer than any gauge: marks computed in two ways may differ in the last place. */
 const DUST_KPA = 1e-6;
 
-/** The lowest an axle will go to, rounded up to the gauge, and why. */
-export function floorText({ floor }: AxlePlan, beadLocks: boolean): string {
-  switch (floor.code) {
-    case 'bead':
-      return beadLocks ? 'bead locks hold the bead that far' : 'below it the bead may leave the rim';
-    case 'sidewallFlex':
-      return 'below it this load bends the sidewall past 35 %';
-  }
-}
+/** What a limit is called, what it says in its own voice, and what to do where it is in the way. */
+export const LIMIT_WORDS: Record<FloorCode | CeilingCode, { readonly name: string; readonly voice: string }> = {
+  bead: { name: 'bead', voice: 'below it the bead may leave the rim' },
+  heatAndSpeed: { name: 'heat and speed', voice: 'below it this load bends the sidewall too far for the speed' },
+  loadAtSpeed: { name: 'load at speed', voice: 'below it the tire does not carry this load at this speed' },
+  rimStrike: { name: 'rim strike', voice: 'below it the rim is struck, a tube pinched, or the tire folds' },
+  sidewallMinimum: { name: 'sidewall minimum', voice: 'the least that the sidewall allows' },
+  own: { name: 'your own', voice: 'the lowest you accept' },
+  placard: { name: 'road pressure', voice: 'no firmer off the road than on it' },
+  sidewallMaximum: { name: 'sidewall maximum', voice: 'the most that the sidewall allows' },
+  lastOfCurve: { name: 'end of its table', voice: 'the firmest that its data sheet speaks of' },
+};
+
+/** Why an axle goes no lower; clamped beads go lower than others. */
+export const floorText = ({ floor }: AxlePlan, beadHeld: boolean): string =>
+  floor.code === 'bead' && beadHeld ? 'its locks hold the bead that far' : LIMIT_WORDS[floor.code].voice;
+
+const isCeiling = (held: NonNullable<Held>): held is CeilingCode =>
+  held === 'placard' || held === 'sidewallMaximum' || held === 'lastOfCurve';
+
+const askedText = (wantedKpa: number, units: Units): string =>
+  wantedKpa > 0 ? pressureNumber(wantedKpa, units) : 'no air at all';
 
 /** Why the start is not what the school asks for; undefined where it is. */
 export function heldText({ heldBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
   const { name } = SCHOOL_WORDS[school];
   if (heldBy === null || wantedKpa === null) return undefined;
-  if (heldBy === 'placard')
-    return `${name} asks for more than the placard: heavy for this tire, so stay at road pressure.`;
-  const wanted = wantedKpa > 0 ? `for ${number('pressure', units.pressure, wantedKpa)}` : 'for no air at all';
-  return `${name} asks ${wanted}; held at the floor.`;
+  if (heldBy === 'placard') return `${name} asks for more than the road pressure: heavy for this tire, so stay at it.`;
+  const asked = `${name} asks for ${askedText(wantedKpa, units)}`;
+  const limit = LIMIT_WORDS[heldBy].name;
+  return isCeiling(heldBy) ? `${asked}; cut off at the ${limit}.` : `${asked}; held at the floor (${limit}).`;
+}
+
+/** What a school asked for where a limit cut it off. */
+export function cutText(
+  { wantedKpa, heldBy }: { readonly wantedKpa: number; readonly heldBy: Held },
+  units: Units,
+): string | undefined {
+  if (heldBy === null) return undefined;
+  const asked = wantedKpa > 0 ? pressureNumber(wantedKpa, units) : 'no air';
+  return `asks ${asked}, cut off by ${LIMIT_WORDS[heldBy].name}`;
 }
 
 /** What to say of a pressure that was set outside the plan's limits; it is kept all the same, because it is what was done. */
 export function setPressureText(axle: AxlePlan, setKpa: number | undefined, units: Units): string | undefined {
   if (setKpa === undefined) return undefined;
-  const { floorKpa, roadKpa } = axleOnGauge(axle, units);
-  const set = onGauge(setKpa, units.pressure);
+  const { floorKpa, ceilingKpa } = axleOnGauge(axle, units);
+  const set = onGauge(setKpa, units);
   if (set < floorKpa - DUST_KPA)
-    return `Below the floor of ${pressure(floorKpa, units)}: the tire may leave its rim or overheat.`;
-  if (set > roadKpa + DUST_KPA) return `Above the road pressure of ${pressure(roadKpa, units)}. Check the gauge.`;
+    return `Below the floor of ${pressure(floorKpa, units)}: ${LIMIT_WORDS[axle.floor.code].voice}.`;
+  if (ceilingKpa !== null && set > ceilingKpa + DUST_KPA)
+    return `Above the ${LIMIT_WORDS[axle.ceiling!.code].name} of ${pressure(ceilingKpa, units)}. Check the gauge.`;
   return undefined;
 }
 
@@ -46,21 +80,61 @@ export const FLOOR_WORDS: Record<NamedFloor, { readonly name: string; readonly w
   beach: { name: 'Beach', why: 'Run by some on flat sand for years; gentle hands' },
 };
 
+/** What a school would have to know. */
+export const NEED_WORDS: Record<Need, string> = {
+  roadPressure: 'needs the pressure it has on the road, or is ridden with now',
+  sidewallRange: 'needs the lowest and highest on the sidewall',
+  sidewallMaximum: 'needs the maximum on the sidewall',
+  riderWeight: 'needs the rider alone on a scale, as a load case by posture',
+  whatTheTireCarries: 'needs the load index, the lines of the sidewall or rows of the data sheet',
+  lessLoad: 'has no pressure for this load at road speed',
+};
+
 /** There is no safe number, and what would make one possible. */
-export function noPlanText(problem: PlanProblem, units: Units): string {
-  const axle = AXLE_WORDS[problem.position];
-  const placard = pressure(problem.placardKpa, units);
+export function noPlanText(problem: PlanProblem, kind: Kind, units: Units): string {
+  if (problem.code === 'otherGround') return 'This kind of rig is not planned for such ground. Choose another ground.';
+  if (problem.code === 'noSchoolAnswers')
+    return `No school can answer yet: it ${NEED_WORDS[problem.needs[0]!]}. Put it on the rig.`;
+  const axle = axleName(problem.position, kind);
   switch (problem.code) {
-    case 'placardCannotCarry':
+    case 'floorAboveCeiling':
+      return `${axle}: no safe pressure. ${crossed(problem, units)}`;
+    case 'noPressureCarries': {
+      const at = problem.speedKmh === null ? '' : ` at ${speed(problem.speedKmh)}`;
       return (
-        `${axle}: no safe pressure. ${mass(problem.wheelLoadKg, units)} on a wheel bends this sidewall too far even at ` +
-        `the placard's ${placard}; it would take ${pressure(problem.neededKpa, units)}. ` +
-        'Check the load and its unit, unload, or fit a tire that carries it.'
+        `${axle}: no safe pressure. ${mass(problem.wheelLoadKg, units)} is on a wheel, and its tire carries ` +
+        `${mass(problem.mostKg, units)}${at} at the most. ${kind === 'farm' ? 'Unload, drive slower, or fit' : 'Unload, or fit'} a tire that carries it.`
       );
-    case 'floorAboveRoad':
+    }
+    case 'tooFast':
+      return `${axle}: its tire is made for ${speed(problem.topKmh)} at the most, and ${speed(problem.speedKmh)} is asked for. Drive slower, or fit a faster tire.`;
+    case 'placardAboveSidewall':
       return (
-        `${axle}: the lowest you accept, ${pressure(problem.floorKpa, units)}, is above the road pressure of ${placard}, ` +
-        'so there is nothing to let out. One of the two is wrong: look at the placard, then at your own floor.'
+        `${axle}: the road pressure of ${pressure(problem.placardKpa, units)} is above the sidewall's maximum of ` +
+        `${pressure(problem.maxKpa, units)}. One was misread, or the tire is not for this rig. Put it right on the rig.`
       );
+    case 'roadMissing':
+      return `${axle}: on pavement its road pressure rules, and it is missing. Put it on the rig.`;
+  }
+}
+
+function crossed(
+  { floor, floorKpa, ceiling, ceilingKpa, wheelLoadKg }: Extract<PlanProblem, { code: 'floorAboveCeiling' }>,
+  units: Units,
+): string {
+  const most = `the ${LIMIT_WORDS[ceiling].name} of ${pressure(ceilingKpa, units)}`;
+  const least = pressure(floorKpa, units);
+  switch (floor) {
+    case 'own':
+    case 'bead':
+      return `The lowest you accept, ${least}, is above ${most}, so there is nothing to let out. One of the two is wrong: look at the placard, then at your own floor.`;
+    case 'sidewallMinimum':
+      return `The sidewall's minimum of ${least} is above ${most}. One was misread: look at the sidewall again.`;
+    case 'rimStrike':
+      return `${mass(wheelLoadKg, units)} on a wheel would strike its rim below ${least}, above ${most}. Fit a wider tire or an insert.`;
+    case 'heatAndSpeed':
+      return `${mass(wheelLoadKg, units)} on a wheel bends this sidewall too far even at ${most}; it would take ${least}. Check the load and its unit, unload, drive slower, or fit a tire that carries it.`;
+    case 'loadAtSpeed':
+      return `${mass(wheelLoadKg, units)} on a wheel needs ${least} at this speed, above ${most}. Unload, drive slower, or ask a tire fitter for a higher road pressure.`;
   }
 }

@@ -1,10 +1,9 @@
 import type { FamilyCode } from '@dunlinmoss/core';
 import { familyOf } from '@dunlinmoss/core';
 
-import type { NoPlan } from '../data/planAxles';
+import type { NoPlan } from '../data/planInput';
 import type { Units } from '../data/preferences';
 import { axleName } from './axles';
-import { FAMILY_WORDS } from './families';
 import { loadProblemText } from './loads';
 import { questionText } from './questions';
 
@@ -12,8 +11,6 @@ import { questionText } from './questions';
 export function waitingText(reason: NoPlan, family: FamilyCode, units: Units): string {
   const { kind } = familyOf(family);
   switch (reason.code) {
-    case 'family':
-      return `Pressures by ground are worked out for four-wheel drives, vans and trucks so far. For a ${FAMILY_WORDS[family].name.toLowerCase()} the rig tells its loads, its limits and what is wrong.`;
     case 'noLoadCase':
       return 'A pressure needs a load: weigh the rig, or work it out.';
     case 'loads':

@@ -1,5 +1,5 @@
-import type { DecisionCode, OutingState } from '@dunlinmoss/contract';
-import type { AxlePosition } from '@dunlinmoss/core';
+import type { DecisionCode, OutingRow, OutingState } from '@dunlinmoss/contract';
+import type { AxlePosition, Kind } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
 import { AXLE_WORDS } from './axles';
@@ -17,6 +17,14 @@ export const STATE_WORDS: Record<OutingState, string> = {
   lowered: 'Air is out',
   closed: 'Back at road pressure',
 };
+
+const ON_A_BICYCLE: Record<OutingState, string> = { planned: 'planned', lowered: 'set', closed: 'ridden' };
+
+/** Where an outing stands, in a word or two for the middle of a line. */
+export function stateText({ state, stuckRung }: Pick<OutingRow, 'state' | 'stuckRung'>, kind: Kind): string {
+  if (stuckRung > 0 && state === 'lowered') return 'below the floor';
+  return kind === 'bicycle' ? ON_A_BICYCLE[state] : STATE_WORDS[state].toLowerCase();
+}
 
 /** `front 15 psi, rear 20 psi` */
 export const pressuresText = (

@@ -5,9 +5,11 @@ import { psi } from '@dunlinmoss/core';
 import { decodePDFRawStream, PDFDocument, PDFRawStream } from 'pdf-lib';
 
 import type { Units } from '../data/preferences';
-import { sampleAxle, sampleCase, sampleRig } from '../testing/sampleRig';
-import { cardPdf } from '../work/cardPdf';
-import { cardText, rigCard } from './rigCard';
+import { SAMPLE_RIGS, sampleAxle, sampleCase, sampleRig } from '../testing/sampleRig';
+import { sheetPdf } from '../work/sheetPdf';
+import { pressureCard } from './pressureCard';
+import { rigCard } from './rigCard';
+import { sheetText } from './sheet';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
 const NOW = '2026-05-02T08:00:00.000Z';
@@ -17,9 +19,9 @@ const rig = sampleRig({
   loadCases: [sampleCase(), sampleCase({ id: '0192f000-0000-7000-8000-000000000012', name: 'Empty', weighed: [] })],
 });
 
-describe('cardText', () => {
+describe('rigCard as text', () => {
   it('says what is on each wheel, what that may be and what is wrong', () => {
-    const text = cardText(rigCard(rig, [], units, NOW));
+    const text = sheetText(rigCard(rig, [], units, NOW));
     const lines = text.split('\n').map((line) => line.trim().replace(/ {2,}/g, ' | '));
     expect(lines.slice(0, 10)).toEqual([
       'Żuraw – crane № 7',
@@ -34,20 +36,20 @@ describe('cardText', () => {
       'Sidewall | maximum 51 psi',
       'Axle rating | 1100 kg',
     ]);
-    expect(lines).toContain('Touring: 1130 kg + 1390 kg = 2520 kg');
-    expect(lines).toContain('Empty: not all told');
+    expect(lines).toContain('Touring | 1130 kg + 1390 kg = 2520 kg');
+    expect(lines).toContain('Empty | not all told');
     expect(text).toContain('! Front axle: 1130 kg stand on it, and it is rated for 1100 kg. Unload');
     expect(text).toContain('qualified tire fitter overrule');
   });
 
   it('has no line for what is not known', () => {
     const bare = sampleRig({ axles: [sampleAxle('front', { roadKpa: null }), sampleAxle('rear')], loadCases: [] });
-    const [front] = rigCard(bare, [], units, NOW).axles;
-    expect(front!.lines).toEqual([['Tire', '265/65R17 112T']]);
+    const [front] = rigCard(bare, [], units, NOW).parts;
+    expect(front).toEqual({ title: 'Front axle', lines: [['Tire', '265/65R17 112T']] });
   });
 });
 
-describe('cardPdf', () => {
+describe('sheetPdf', () => {
   const font = (file: string): ArrayBuffer => {
     const folder = path.dirname(require.resolve('@expo-google-fonts/source-sans-3/package.json'));
     return new Uint8Array(readFileSync(path.join(folder, file))).buffer;
@@ -58,7 +60,7 @@ describe('cardPdf', () => {
   };
 
   it('carries its two faces whole, so that no letter is lost', async () => {
-    const read = await PDFDocument.load(await cardPdf(rigCard(rig, [], units, NOW), fonts));
+    const read = await PDFDocument.load(await sheetPdf(rigCard(rig, [], units, NOW), fonts, 'A5'));
     const lengths = read.context
       .enumerateIndirectObjects()
       .flatMap(([, object]) => (object instanceof PDFRawStream ? [decodePDFRawStream(object).decode().length] : []));
@@ -66,7 +68,7 @@ describe('cardPdf', () => {
   });
 
   it('is one page of A5, whatever signs are in a name, and small', async () => {
-    const pdf = await cardPdf(rigCard(rig, [], units, NOW), fonts);
+    const pdf = await sheetPdf(rigCard(rig, [], units, NOW), fonts, 'A5');
     const read = await PDFDocument.load(pdf);
     expect(read.getPageCount()).toBe(1);
     expect(read.getPage(0).getSize()).toEqual({ width: 419.53, height: 595.28 });
@@ -79,7 +81,54 @@ describe('cardPdf', () => {
       sampleCase({ id: `0192f000-0000-7000-8000-0000000001${10 + index}`, name: `Load case number ${index}` }),
     );
     const card = rigCard(sampleRig({ axles: [...rig.axles], loadCases: many }), [], units, NOW);
-    const read = await PDFDocument.load(await cardPdf(card, fonts));
+    const read = await PDFDocument.load(await sheetPdf(card, fonts, 'A5'));
     expect(read.getPageCount()).toBe(1);
+  });
+
+  it.each(Object.entries(SAMPLE_RIGS))('puts every ground of a %s on one page of A6', async (_, of) => {
+    const card = pressureCard(of, [], null, units, NOW);
+    const pdf = await sheetPdf(card, fonts, 'A6');
+    const read = await PDFDocument.load(pdf);
+    expect(read.getPageCount()).toBe(1);
+    expect(read.getPage(0).getSize()).toEqual({ width: 297.64, height: 419.53 });
+    expect(pdf.length).toBeLessThan(500_000);
+  });
+});
+
+describe('pressureCard', () => {
+  const text = (of: (typeof SAMPLE_RIGS)['car'], own = units): string =>
+    sheetText(pressureCard(of, [], null, own, NOW));
+
+  it('has every ground with start, window, floor and speed of each axle, in one load case', () => {
+    const lines = text(SAMPLE_RIGS.car)
+      .split('\n')
+      .map((line) => line.trim().replace(/ {2,}/g, ' | '));
+    expect(lines[1]).toBe(
+      'Cold pressures in psi · Four-wheel drive · loaded: Touring · 570 kg / 700 kg a wheel · equal deflection · 2 May 2026',
+    );
+    expect(lines).toContain('Ground | Front axle | Rear axle | km/h');
+    expect(lines).toContain('Pavement | 36 | 36 | –');
+    expect(lines).toContain('Soft sand | 15 (14–15), floor 12 | 19 (18–19), floor 12 | 30');
+    expect(lines).toContain('Stuck | 7 (6–7), floor 6 | 10 (8–10), floor 8 | walk');
+    expect(text(SAMPLE_RIGS.car)).toContain('! Air back to road pressure before pavement.');
+  });
+
+  it('is in the unit of the person, and to half a psi for a bicycle', () => {
+    expect(text(SAMPLE_RIGS.car, { ...units, pressure: 'bar' })).toMatch(/Pavement +2\.50 +2\.50/);
+    expect(text(SAMPLE_RIGS.bicycle)).toMatch(/Loose gravel +22 \(21–23\), floor 15\.5/);
+  });
+
+  it('says where there is no safe pressure instead of leaving it out', () => {
+    const heavy = sampleRig({
+      loadCases: [
+        sampleCase({
+          weighed: [
+            { position: 'front', part: 'axle', loadKg: 1130 },
+            { position: 'rear', part: 'axle', loadKg: 3600 },
+          ],
+        }),
+      ],
+    });
+    expect(text(heavy)).toMatch(/Soft sand +no safe pressure +no safe pressure +–/);
   });
 });

@@ -1,7 +1,4 @@
-import type { AxlePlan, SchoolCode } from '@dunlinmoss/core';
-
-import type { Units } from '../data/preferences';
-import { number } from './format';
+import type { Kind, SchoolCode } from '@dunlinmoss/core';
 
 /** A school's name, who holds it, where it is right and where it breaks. */
 export const SCHOOL_WORDS: Record<
@@ -33,15 +30,79 @@ export const SCHOOL_WORDS: Record<
     right: 'Right on ground nobody has driven yet: let out 2 psi, 0.15 bar, at a time until it goes.',
     breaks: 'Breaks where the first attempt digs you in.',
   },
+  sidewallRules: {
+    name: 'The sidewall rules',
+    who: 'Quad riders who have tried what is stamped on their tires.',
+    right: 'Right on snow: rated 22 psi works near 15, rated 44 at 25 and less, stiff ones rated 8 near 5.',
+    breaks: 'Breaks on other ground, where it is carried over in proportion, and under a plow.',
+  },
+  loadSpeedTable: {
+    name: 'The load-and-speed table',
+    who: 'Tire engineers and their data sheets.',
+    right: 'Right wherever load and speed are known: the least that carries them.',
+    breaks: 'Breaks where the load is guessed, where it pulls hard for long, and above the table.',
+  },
+  onePressure: {
+    name: 'One pressure for everything',
+    who: 'Operators without central inflation.',
+    right: 'Right where nobody stops to change: it carries today’s load at road speed.',
+    breaks: 'Breaks the field: most of what soft tires save there is lost.',
+  },
+  classTable: {
+    name: 'The class table',
+    who: 'Riders who compare within a class of motorcycle.',
+    right: 'Right for a rider and luggage as others have them.',
+    breaks: 'Breaks two up, and on tubes that want more.',
+  },
+  makersFigure: {
+    name: 'The maker’s figure, in steps',
+    who: 'Those who trust the manual and go down by 5 psi.',
+    right: 'Right on a stock motorcycle with the tires it came on.',
+    breaks: 'Breaks where the figure is for the highway at top speed: it stays too hard.',
+  },
+  equalDrop: {
+    name: 'Equal drop',
+    who: 'What trail and gravel riders of 80 kg start with, carried to your load and width.',
+    right: 'Right for any rider on any width: each tire drops by the share that theirs do.',
+    breaks: 'Breaks far outside the widths they ride, and on casings of an unusual kind.',
+  },
+  fifteenDrop: {
+    name: 'A drop of 15 %',
+    who: 'Long-distance riders who measured it.',
+    right: 'Right on pavement and smooth gravel, where comfort and speed meet.',
+    breaks: 'Breaks on a trail: it leaves the front too soft for braking and descents.',
+  },
+  bodyWeight: {
+    name: 'A fifth of your weight',
+    who: 'Beginners’ rule: 20 % of the weight in pounds, as psi.',
+    right: 'Right to begin at once, with a pump and no scale.',
+    breaks: 'Breaks everywhere else: it reads high, and knows nothing of the tire.',
+  },
+  sidewallMiddle: {
+    name: 'The sidewall’s middle',
+    who: 'Those who begin in the middle of the range on the tire.',
+    right: 'Right while nothing is known but the tire.',
+    breaks: 'Breaks for light and heavy riders alike.',
+  },
+  nearMaximum: {
+    name: 'Near the maximum',
+    who: 'Commuters on smooth roads.',
+    right: 'Right on smooth pavement with a load, pumped once a month.',
+    breaks: 'Breaks on anything rough: it bounces, and is slower for it.',
+  },
+  ownTrial: {
+    name: 'Your own trial',
+    who: 'Those who believe only their own runs.',
+    right: 'Right in the end: two steps down, back, two steps up, keep what feels and measures best.',
+    breaks: 'Breaks without patience, and where the first figure is far off.',
+  },
 };
 
-/** Why equal deflection is the one to begin with. */
-export const WHY_DEFAULT = 'Equal deflection is the one to begin with: it alone goes by your own load and tire.';
-
-/** What a school asked for where a limit cut it off. */
-export function cutText({ wantedKpa, heldBy }: AxlePlan['schools'][number], units: Units): string | undefined {
-  if (heldBy === null) return undefined;
-  const limit = heldBy === 'floor' ? 'the floor' : 'road pressure';
-  const asked = wantedKpa > 0 ? number('pressure', units.pressure, wantedKpa) : 'no air';
-  return `asks ${asked}, cut off at ${limit}`;
-}
+/** Why the first of a kind of rig is the one to begin with. */
+export const WHY_DEFAULT: Record<Kind, string> = {
+  car: 'Equal deflection is the one to begin with: it alone goes by your own load and tire.',
+  quad: 'The sidewall rules are the ones to begin with: they were found on quads, and the load still has its say.',
+  motorcycle: 'The class table is the one to begin with: it was found off the road, the manual’s figure on it.',
+  bicycle: 'Equal drop is the one to begin with: it goes by your own load and the width you measured.',
+  farm: 'The table is the one to begin with: it is what your tire is made to carry.',
+};

@@ -1,7 +1,7 @@
-import { GROUND_CODES } from '@dunlinmoss/core';
+import { GROUND_CODES, MODIFIER_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { id, pressureKpa, revision, timestamp } from '../quantities';
+import { id, pressureKpa, revision, speedKmh, timestamp } from '../quantities';
 import { axlePosition } from './loadCase';
 import { stamps } from './row';
 
@@ -20,6 +20,12 @@ export const outing = z
     /** How the rig is loaded on this drive; null goes by the load case that stands on the rig. */
     loadCaseId: id.nullable(),
     groundCode: z.enum(GROUND_CODES),
+    /** What was said of the day. */
+    modifiers: z.array(z.enum(MODIFIER_CODES)).max(MODIFIER_CODES.length).default([]),
+    /** How fast it has to go there; null goes by the ground's guide. */
+    speedKmh: speedKmh.nullable().default(null),
+    /** How far below the floor the person has gone, stuck: 0 not at all, then one rung of the ladder at a time. */
+    stuckRung: z.int().min(0).max(3).default(0),
     title: z.string().trim().max(80),
     startedAt: timestamp,
     state: z.enum(OUTING_STATES),
@@ -31,6 +37,11 @@ export const outing = z
     path: ['pressures'],
     message: 'expected the pressures that were set, because the outing says that air was let out',
     params: { code: 'pressuresMissing' },
+  })
+  .refine(({ modifiers }) => new Set(modifiers).size === modifiers.length, {
+    path: ['modifiers'],
+    message: 'expected each once',
+    params: { code: 'modifierTwice' },
   })
   .refine(({ pressures }) => new Set(pressures.map(({ position }) => position)).size === pressures.length, {
     path: ['pressures'],

@@ -1,15 +1,18 @@
-import { AXLE_POSITIONS, FAMILY_CODES, familyOf, LOAD_RANGE_CODES, SCHOOL_CODES } from '@dunlinmoss/core';
+import {
+  AXLE_POSITIONS,
+  BEAD_HOLDS,
+  CASINGS,
+  FAMILY_CODES,
+  familyOf,
+  LOAD_RANGE_CODES,
+  SCHOOL_CODES,
+} from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
 import { id, lengthMm, loadKg, name, pressureKpa, revision, speedKmh, widthMm } from '../quantities';
 import { axlePosition, loadCase } from './loadCase';
 import { stamps } from './row';
-
-/** What holds the bead: nothing but air, a ring that clamps it, or a lock at the rim. */
-export const BEAD_HOLDS = ['none', 'beadLock', 'rimLock'] as const;
-/** How stout a bicycle tire's casing is. */
-export const CASINGS = ['thin', 'medium', 'downhill'] as const;
 
 /** A pressure that was read: what the gauge showed, and how far it was known to read above the truth. */
 export const reading = z.strictObject({
@@ -55,6 +58,9 @@ export const rigAxle = z.strictObject({
   present: reading.nullable(),
 });
 
+/** Nobody holds less, on any tire, kPa: about 2 psi. Assumption. */
+const LOWEST_FLOOR_KPA = 15;
+
 /** A rig as a person saves it: rows of axles, and the ways it is loaded. */
 export const rig = z
   .strictObject({
@@ -71,7 +77,7 @@ export const rig = z
     /** The school that the person holds for this rig; null goes by the default. */
     school: z.enum(SCHOOL_CODES).nullable(),
     /** The lowest that the person accepts; null goes by the trade's. */
-    beadFloorKpa: z.number().min(41).max(400).nullable(),
+    beadFloorKpa: z.number().min(LOWEST_FLOOR_KPA).max(400).nullable(),
     axles: z.array(rigAxle).min(1).max(6),
     loadCases: z.array(loadCase).max(30),
   })
@@ -113,5 +119,3 @@ export type Rig = z.infer<typeof rig>;
 export type RigAxle = z.infer<typeof rigAxle>;
 export type RigRow = z.infer<typeof rigRow>;
 export type Reading = z.infer<typeof reading>;
-export type BeadHold = (typeof BEAD_HOLDS)[number];
-export type Casing = (typeof CASINGS)[number];

@@ -22,3 +22,9 @@ export function gaugeNowKpa(coldKpa: number, { coldTempC, tireTempC, altitudeM }
   const outside = airPressureKpaAbs(altitudeM);
   return ((coldKpa + outside) * (tireTempC + KELVIN)) / (coldTempC + KELVIN) - outside;
 }
+
+/** The cold pressure of a tire on which a gauge shows so much, kPa: `gaugeNowKpa` turned round. */
+export function coldKpa(shownKpa: number, { coldTempC, tireTempC, altitudeM }: TireConditions): number {
+  const outside = airPressureKpaAbs(altitudeM);
+  return ((shownKpa + outside) * (coldTempC + KELVIN)) / (tireTempC + KELVIN) - outside;
+}

@@ -1,9 +1,9 @@
 import { assumption, type Source } from '../source';
-import { outerDiameterMm } from '../tires/tire';
 import { STANDARD_GRAVITY } from '../units/units';
+import { CASING_KPA } from './bicycleDrop';
 import { chordMm } from './chord';
-import { deflectionMm, deflectionShare } from './deflection';
-import { stiffnessKgPerMm, type TireBuild } from './stiffness';
+import { deflectionMm, deflectionShare, isBicycleTire, standingDiameterMm, widthOnRimMm } from './deflection';
+import type { TireBuild } from './stiffness';
 
 /**
  * Gross contact length over the chord of the flat. Assumption, set so that a 245/75R16 meets the trade's
@@ -41,27 +41,30 @@ export interface ContactPatch {
  * What one wheel does on firm ground: how far it settles, how long and wide it stands, how hard it presses.
  * Answers undefined where the sidewall would be squeezed to nothing: the tire does not carry this load at this pressure.
  *
+ * A bicycle tire is a thin skin round its air: it presses with its pressure and what the casing adds, in an ellipse as
+ * long to wide as the chords along and across its round (assumption).
+ *
  * @param loadKg load on this wheel, above 0
  * @param pressureKpa gauge pressure, 0 or more
- * @param contactConstant contact length over chord
+ * @param contactConstant contact length over chord, where it was measured
  * @example a standard 245/75R16, 500 kg, 310 kPa: 140 mm long, 184 mm wide, 190 kPa on the ground
  */
 export function contactPatch(
   build: TireBuild,
   loadKg: number,
   pressureKpa: number,
-  contactConstant = DEFAULT_CONTACT_CONSTANT,
+  contactConstant?: number,
 ): ContactPatch | undefined {
   const share = deflectionShare(build, loadKg, pressureKpa);
   if (share >= 1) return undefined;
   const depth = deflectionMm(build, loadKg, pressureKpa);
-  const chord = chordMm(outerDiameterMm(build.tire), depth);
-  const lengthMm = contactConstant * chord;
-  const widthMm = TREAD_WIDTH_SHARE * build.tire.sectionWidthMm;
-  const grossAreaMm2 = lengthMm * widthMm;
+  const chord = chordMm(standingDiameterMm(build), depth);
+  const { lengthMm, widthMm, grossAreaMm2 } = isBicycleTire(build)
+    ? ellipse(build, loadKg, pressureKpa, chord, depth, contactConstant)
+    : rectangle(build, chord, contactConstant ?? DEFAULT_CONTACT_CONSTANT);
   return {
     pressureKpa,
-    stiffnessKgPerMm: stiffnessKgPerMm(build, pressureKpa),
+    stiffnessKgPerMm: loadKg / depth,
     deflectionMm: depth,
     deflectionShare: share,
     chordMm: chord,
@@ -71,4 +74,29 @@ export function contactPatch(
     // N/mm² is MPa.
     groundPressureKpa: ((loadKg * STANDARD_GRAVITY) / grossAreaMm2) * 1000,
   };
+}
+
+type Outline = Pick<ContactPatch, 'lengthMm' | 'widthMm' | 'grossAreaMm2'>;
+
+function rectangle({ tire }: TireBuild, chord: number, contactConstant: number): Outline {
+  const lengthMm = contactConstant * chord;
+  const widthMm = TREAD_WIDTH_SHARE * tire.sectionWidthMm;
+  return { lengthMm, widthMm, grossAreaMm2: lengthMm * widthMm };
+}
+
+function ellipse(
+  build: TireBuild,
+  loadKg: number,
+  pressureKpa: number,
+  chord: number,
+  depth: number,
+  contactConstant: number | undefined,
+): Outline {
+  const grossAreaMm2 = ((loadKg * STANDARD_GRAVITY) / (pressureKpa + CASING_KPA)) * 1000;
+  const across = chordMm(widthOnRimMm(build), depth);
+  const lengthMm =
+    contactConstant === undefined
+      ? Math.sqrt(((4 * grossAreaMm2) / Math.PI) * (chord / across))
+      : contactConstant * chord;
+  return { lengthMm, widthMm: (4 * grossAreaMm2) / (Math.PI * lengthMm), grossAreaMm2 };
 }

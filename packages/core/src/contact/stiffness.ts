@@ -7,6 +7,8 @@ export const STIFFNESS_SOURCE: Source = published('Rhyne, Tire Science and Techn
 export interface TireBuild {
   readonly tire: Tire;
   readonly carcass: number;
+  /** Measured on the rim, mm, where it was: no marking of a bicycle tire tells it. */
+  readonly widthMm?: number;
 }
 
 /** Stiffness that a standard carcass gives without any air, kg/mm. Published with the formula. */

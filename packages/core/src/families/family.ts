@@ -3,6 +3,7 @@ import type { LoadMethod } from '../loads/loadCase';
 import type { Posture } from '../loads/postures';
 import type { TireUse } from '../tires/tire';
 import type { PlaceCode } from './places';
+import type { Source } from '../source';
 import type { Likely } from './question';
 
 /** What a form asks of a rig of a family beyond name and tires. */
@@ -48,13 +49,27 @@ export interface LikelyValues {
   readonly roadKpa: Likely;
 }
 
+/** Families that are driven and thought of alike: grounds, schools, limits and cautions go by it. */
+export const KINDS = ['car', 'quad', 'motorcycle', 'bicycle', 'farm'] as const;
+export type Kind = (typeof KINDS)[number];
+
+/** The lowest before a tire may leave its rim, cold, kPa: with nothing but air behind the bead, and with it held. */
+export interface BeadFloors {
+  readonly looseKpa: number;
+  readonly heldKpa: number;
+  /** For one bad patch, straight and at walking pace, then back up. */
+  readonly stuckLooseKpa: number;
+  readonly stuckHeldKpa: number;
+  readonly source: Source;
+}
+
 /**
  * One kind of rig. A new family is a file in this folder and a line in `registry.ts`; form, checks and pictures follow
  * from it. Measures of a template are those of a common rig: assumptions that a person replaces by their own.
  */
 export interface Family {
   readonly code: string;
-  readonly kind: 'car' | 'quad' | 'motorcycle' | 'bicycle' | 'farm';
+  readonly kind: Kind;
   /** Uses of tire that such a rig wears; another is asked about. */
   readonly tireUses: readonly TireUse[];
   readonly axles: readonly AxleTemplate[];
@@ -70,6 +85,13 @@ export interface Family {
   readonly drivenAxlesTurnAlike: boolean;
   /** Front and rear commonly wear the same tires. */
   readonly tiresAlike: boolean;
-  /** Pressures by ground can be worked out. */
-  readonly grounds: boolean;
+  readonly bead: BeadFloors;
+  /** Driven by a speed guide on soft tires; on a bicycle the ground itself slows. */
+  readonly speedGuide: boolean;
+  /** On the road the pressure of placard or manual rules. */
+  readonly placardRules: boolean;
+  /** What riders of this class start with on roads and dirt roads, kPa. Common practice, no source. */
+  readonly classPressure?: { readonly lowKpa: number; readonly highKpa: number };
+  /** A step of a trial, kPa. Common practice, no source. */
+  readonly trialStepKpa: number;
 }

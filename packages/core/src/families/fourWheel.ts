@@ -1,6 +1,6 @@
 import { psi } from '../units/units';
 import type { Family } from './family';
-import { between, CAR_ASKS, fourWheels } from './shared';
+import { between, CAR_ASKS, CAR_BEAD, fourWheels } from './shared';
 
 /** Four-wheel drives, with or without a trailer. */
 export const fourWheel = {
@@ -20,5 +20,8 @@ export const fourWheel = {
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,
   tiresAlike: true,
-  grounds: true,
+  bead: CAR_BEAD,
+  speedGuide: true,
+  placardRules: true,
+  trialStepKpa: psi(2),
 } as const satisfies Family;

@@ -1,5 +1,12 @@
+import { psi } from '../units/units';
 import type { Family } from './family';
-import { inLine, motorcycle } from './shared';
+import { inLine, motorcycle, motorcycleBead } from './shared';
 
 /** Light trail motorcycles, 125 to 160 kg (common practice, no source). */
-export const lightSingle = { ...motorcycle, code: 'lightSingle', axles: inLine(1430) } as const satisfies Family;
+export const lightSingle = {
+  ...motorcycle,
+  code: 'lightSingle',
+  axles: inLine(1430),
+  bead: motorcycleBead(10, 6),
+  classPressure: { lowKpa: psi(20), highKpa: psi(25) },
+} as const satisfies Family;

@@ -1,6 +1,6 @@
 import { psi } from '../units/units';
 import type { Family } from './family';
-import { between, fourWheels } from './shared';
+import { between, fourWheels, QUAD_BEAD } from './shared';
 
 /** Quads: ridden, with racks, a plow or a load behind. */
 export const quad = {
@@ -20,5 +20,8 @@ export const quad = {
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,
   tiresAlike: false,
-  grounds: false,
+  bead: QUAD_BEAD,
+  speedGuide: true,
+  placardRules: true,
+  trialStepKpa: psi(1),
 } as const satisfies Family;

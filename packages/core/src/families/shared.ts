@@ -1,9 +1,60 @@
 import { psi } from '../units/units';
-import type { Asked, AxleTemplate, Family, LikelyValues } from './family';
+import { assumption, commonPractice } from '../source';
+import type { Asked, AxleTemplate, BeadFloors, Family, LikelyValues } from './family';
 
 /*
  * What several families have alike. All measures are assumptions: those of a common rig, or wide of every real one.
  */
+
+/**
+ * Four-wheelers: 12 psi without bead locks and 6 with them; stuck, 6 for all. Common practice, no source.
+ */
+export const CAR_BEAD: BeadFloors = {
+  looseKpa: psi(12),
+  heldKpa: psi(6),
+  stuckLooseKpa: psi(6),
+  stuckHeldKpa: psi(6),
+  source: commonPractice,
+};
+
+/** Quads: stiff tires have gone near 5 psi (common practice, no source); the rest is assumption. */
+export const QUAD_BEAD: BeadFloors = {
+  looseKpa: psi(5),
+  heldKpa: psi(3),
+  stuckLooseKpa: psi(4),
+  stuckHeldKpa: psi(3),
+  source: commonPractice,
+};
+
+/** What motorcycles hold above their last figure for a bad patch. Assumption. */
+const ABOVE_BAD_PATCH = 1.25;
+
+/** From the lowest for a bad patch, psi: common practice, no source. */
+export const motorcycleBead = (loosePsi: number, heldPsi: number): BeadFloors => ({
+  looseKpa: psi(loosePsi * ABOVE_BAD_PATCH),
+  heldKpa: psi(heldPsi * ABOVE_BAD_PATCH),
+  stuckLooseKpa: psi(loosePsi),
+  stuckHeldKpa: psi(heldPsi),
+  source: commonPractice,
+});
+
+/** On bicycles the rim is struck long before; this is the last a fat tire is run with. Assumption. */
+const BICYCLE_BEAD: BeadFloors = {
+  looseKpa: psi(4),
+  heldKpa: psi(4),
+  stuckLooseKpa: psi(4),
+  stuckHeldKpa: psi(4),
+  source: assumption,
+};
+
+/** Farm tires turn on their rim under torque below about this. Assumption; the data sheet's first row binds before. */
+const FARM_BEAD: BeadFloors = {
+  looseKpa: 40,
+  heldKpa: 40,
+  stuckLooseKpa: 40,
+  stuckHeldKpa: 40,
+  source: assumption,
+};
 
 export const between = (low: number, high: number) => ({ low, high });
 
@@ -60,7 +111,10 @@ export const bicycle = {
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: false,
   tiresAlike: true,
-  grounds: false,
+  bead: BICYCLE_BEAD,
+  speedGuide: false,
+  placardRules: false,
+  trialStepKpa: psi(2),
 } as const satisfies Partial<Family>;
 
 /** What all motorcycles have alike. */
@@ -79,7 +133,9 @@ export const motorcycle = {
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: false,
   tiresAlike: false,
-  grounds: false,
+  speedGuide: true,
+  placardRules: true,
+  trialStepKpa: psi(5),
 } as const satisfies Partial<Family>;
 
 /** What all farm machines have alike. */
@@ -88,5 +144,8 @@ export const farm = {
   tireUses: ['farm', 'lightTruck', 'truck'],
   loadMethods: ['scales', 'moments'],
   drivenAxlesTurnAlike: false,
-  grounds: false,
+  bead: FARM_BEAD,
+  speedGuide: true,
+  placardRules: false,
+  trialStepKpa: psi(1),
 } as const satisfies Partial<Family>;

@@ -1,6 +1,6 @@
 import { psi } from '../units/units';
 import type { Family } from './family';
-import { between, fourWheels } from './shared';
+import { between, fourWheels, QUAD_BEAD } from './shared';
 
 /** Side-by-sides: seats, a wheel to steer with and a tray. */
 export const sideBySide = {
@@ -20,5 +20,8 @@ export const sideBySide = {
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,
   tiresAlike: false,
-  grounds: false,
+  bead: QUAD_BEAD,
+  speedGuide: true,
+  placardRules: true,
+  trialStepKpa: psi(1),
 } as const satisfies Family;

@@ -1,21 +1,38 @@
+import type { Kind } from '../families/family';
 import type { Source } from '../source';
 
+/** The three figures of a ground, and where they are from. */
+export interface Figures {
+  readonly start: number;
+  readonly low: number;
+  readonly high: number;
+  readonly source: Source;
+  /** Where the low end has another standing than the rest. */
+  readonly lowSource?: Source;
+}
+
 /**
- * One kind of ground. `onReferenceRig` is what the trade runs there on the reference rig (see `plan/referenceRig.ts`);
- * null means the road, where the placard rules. Start is the firm end of the window: on site it is easy to let
- * more out and slow to put it back.
+ * One kind of ground, with what each trade runs there in its own currency. A new ground is a file in this folder and a
+ * line in `registry.ts`. For those who drive, the start is the firm end of the window: on site it is easy to let more
+ * out and slow to put it back.
  */
 export interface Ground {
   readonly code: string;
-  readonly onReferenceRig: {
-    readonly startPsi: number;
-    readonly lowPsi: number;
-    readonly highPsi: number;
-    readonly source: Source;
-    /** Where the low end has another standing than the rest. */
-    readonly lowSource?: Source;
-  } | null;
-  /** Common practice; null means law and tire set the speed. */
+  /** Who meets it. */
+  readonly kinds: readonly Kind[];
+  /** Where the road's pressure rules, for families that have one. */
+  readonly paved?: true;
+  /** Psi on the reference rig (see `schools/referenceRig.ts`): cars and, in proportion, quads. */
+  readonly onReferenceRig?: Figures;
+  /** Motorcycles: as a share of the low end of the class. */
+  readonly ofClass?: Figures;
+  /** Motorcycles: steps of 5 psi below the maker's figure. */
+  readonly makerSteps?: number;
+  /** Bicycles: psi above or below a hardpack trail, at the trade's 24 psi; the rear where it differs. */
+  readonly bicycle?: Figures & { readonly rear?: Figures };
+  /** Square edges that a rim can be struck on. */
+  readonly edges?: true;
+  /** The guide; where there is none, law, tire and rider set the speed. */
   readonly speedGuideKmh: { readonly low: number; readonly high: number } | null;
   /** Below the ordinary floors, and only after the person has said so. */
   readonly deliberate?: true;

@@ -1,7 +1,9 @@
 import type { Ground } from './ground';
 
+/** Pavement: the placard rules; a farm rig goes by its load and the road's speed. */
 export const pavement = {
   code: 'pavement',
-  onReferenceRig: null,
+  kinds: ['car', 'quad', 'motorcycle', 'farm'],
+  paved: true,
   speedGuideKmh: null,
 } as const satisfies Ground;

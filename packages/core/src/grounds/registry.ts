@@ -1,24 +1,57 @@
+import type { Kind } from '../families/family';
+import { bikePark } from './bikePark';
+import { brokenPavement } from './brokenPavement';
+import { climb } from './climb';
 import { dampSand } from './dampSand';
+import { dirtRoad } from './dirtRoad';
+import { fieldDry } from './fieldDry';
+import { fieldMoist } from './fieldMoist';
+import { fieldWet } from './fieldWet';
 import { forestMud } from './forestMud';
 import { gravel } from './gravel';
 import type { Ground } from './ground';
+import { hardpack } from './hardpack';
+import { lane } from './lane';
+import { looseGravel } from './looseGravel';
+import { mud } from './mud';
 import { pavement } from './pavement';
+import { plowing } from './plowing';
+import { rock } from './rock';
 import { rockyTrack } from './rockyTrack';
+import { roots } from './roots';
+import { smoothHard } from './smoothHard';
 import { snow } from './snow';
 import { softSand } from './softSand';
 import { stuck } from './stuck';
 import { verySoftSand } from './verySoftSand';
+import { wetTrail } from './wetTrail';
 
 /** Every ground, from the firmest to the last resort. A new ground is a file in this folder and a line here. */
 export const GROUNDS = [
   pavement,
+  lane,
+  smoothHard,
+  brokenPavement,
+  dirtRoad,
+  hardpack,
   gravel,
+  looseGravel,
+  bikePark,
+  rock,
   rockyTrack,
+  roots,
+  wetTrail,
+  climb,
   forestMud,
+  mud,
+  plowing,
   snow,
   dampSand,
   softSand,
   verySoftSand,
+  fieldDry,
+  fieldMoist,
+  fieldWet,
   stuck,
 ] as const satisfies readonly Ground[];
 
@@ -28,3 +61,7 @@ export const GROUND_CODES = GROUNDS.map(({ code }) => code) as [GroundCode, ...G
 
 /** The ground of a code. */
 export const groundOf = (code: GroundCode): Ground => GROUNDS.find((ground) => ground.code === code)!;
+
+/** The grounds that a kind of rig meets, from the firmest to the last resort. */
+export const groundsFor = (kind: Kind): readonly GroundCode[] =>
+  GROUNDS.filter((ground: Ground) => ground.kinds.includes(kind)).map(({ code }) => code);

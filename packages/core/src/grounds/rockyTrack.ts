@@ -4,6 +4,8 @@ import type { Ground } from './ground';
 /** Rocky, shaly track. */
 export const rockyTrack = {
   code: 'rockyTrack',
-  onReferenceRig: { startPsi: 26, lowPsi: 24, highPsi: 26, source: commonPractice },
+  kinds: ['car', 'quad'],
+  onReferenceRig: { start: 26, low: 24, high: 26, source: commonPractice },
+  edges: true,
   speedGuideKmh: { low: 40, high: 40 },
 } as const satisfies Ground;

@@ -1,9 +1,14 @@
-import { commonPractice, assumption } from '../source';
+import { assumption, commonPractice } from '../source';
 import type { Ground } from './ground';
 
-/** Snow: 20, "lower if it holds you"; how much lower has no figure in the trade, so 15 is our assumption. */
+/** Snow: on wheels of four 20 psi, "lower if it holds you"; how much lower has no figure in the trade, so 15 is our
+ * assumption, as are the figures of those on two wheels. */
 export const snow = {
   code: 'snow',
-  onReferenceRig: { startPsi: 20, lowPsi: 15, highPsi: 20, source: commonPractice, lowSource: assumption },
+  kinds: ['car', 'quad', 'motorcycle', 'bicycle'],
+  onReferenceRig: { start: 20, low: 15, high: 20, source: commonPractice, lowSource: assumption },
+  ofClass: { start: 0.8, low: 0.6, high: 0.8, source: assumption },
+  makerSteps: 2,
+  bicycle: { start: -4, low: -10, high: -3, source: assumption },
   speedGuideKmh: { low: 40, high: 40 },
 } as const satisfies Ground;

@@ -1,9 +1,13 @@
-import { commonPractice } from '../source';
+import { assumption, commonPractice } from '../source';
 import type { Ground } from './ground';
 
-/** Soft sand, desert. */
+/** Soft sand, desert. The figures of those on two wheels are assumptions. */
 export const softSand = {
   code: 'softSand',
-  onReferenceRig: { startPsi: 16, lowPsi: 15, highPsi: 16, source: commonPractice },
+  kinds: ['car', 'quad', 'motorcycle', 'bicycle'],
+  onReferenceRig: { start: 16, low: 15, high: 16, source: commonPractice },
+  ofClass: { start: 0.65, low: 0.5, high: 0.65, source: assumption },
+  makerSteps: 3,
+  bicycle: { start: -4, low: -9, high: -3, source: assumption },
   speedGuideKmh: { low: 30, high: 30 },
 } as const satisfies Ground;

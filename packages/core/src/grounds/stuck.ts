@@ -1,10 +1,13 @@
-import { commonPractice } from '../source';
+import { assumption, commonPractice } from '../source';
 import type { Ground } from './ground';
 
-/** Stuck: 8, then 6, at walking pace, straight, then back up. */
+/** Stuck: 8, then 6, at walking pace, straight, then back up. Motorcycles go to the lowest for a bad patch. */
 export const stuck = {
   code: 'stuck',
-  onReferenceRig: { startPsi: 8, lowPsi: 6, highPsi: 8, source: commonPractice },
+  kinds: ['car', 'quad', 'motorcycle'],
+  onReferenceRig: { start: 8, low: 6, high: 8, source: commonPractice },
+  ofClass: { start: 0.4, low: 0.3, high: 0.4, source: assumption },
+  makerSteps: 5,
   speedGuideKmh: { low: 5, high: 5 },
   deliberate: true,
 } as const satisfies Ground;

@@ -1,10 +1,12 @@
+import type { Family } from '../families/family';
+import type { AxleContext } from '../plan/axleContext';
 import { commonPractice } from '../source';
 import { psi } from '../units/units';
-import type { Floor } from './limit';
+import type { Limit } from './limit';
 
 /**
- * Floors that the trade holds without bead locks: some never go below 20 psi, most hold 12, some have run 10 on the
- * beach for years. Common practice, no source. The person holds one of them, or a figure of their own.
+ * Floors that the trade holds on four wheels without bead locks: some never go below 20 psi, most hold 12, some have
+ * run 10 on the beach for years. Common practice, no source. The person holds one of them, or a figure of their own.
  */
 export const NAMED_FLOORS = [
   { code: 'cautious', pressureKpa: psi(20) },
@@ -14,20 +16,32 @@ export const NAMED_FLOORS = [
 
 export type NamedFloor = (typeof NAMED_FLOORS)[number]['code'];
 
-/** The lowest that anyone holds for any wheel: with bead locks, or stuck. Common practice, no source. */
-export const LAST_FLOOR_KPA = psi(6);
-const WITHOUT_LOCKS_KPA = psi(12);
+/** What is held where the person has chosen nothing, kPa. */
+export const defaultFloorKpa = ({ bead: { heldKpa, looseKpa } }: Family, held: boolean): number =>
+  held ? heldKpa : looseKpa;
 
-/** What is held where the person has chosen nothing. */
-export const defaultFloorKpa = (beadLocks: boolean): number => (beadLocks ? LAST_FLOOR_KPA : WITHOUT_LOCKS_KPA);
+/** The lowest that a family's trade ever goes to, kPa: for one bad patch. */
+export const lastFloorKpa = ({ bead: { stuckHeldKpa, stuckLooseKpa } }: Family): number =>
+  Math.min(stuckHeldKpa, stuckLooseKpa);
+
+/** On a motorcycle a lock at the rim, on four wheels a ring that clamps the bead. */
+const isHeld = ({ axle }: AxleContext): boolean => axle.beadHold !== 'none';
 
 /**
- * The lowest before a tire may leave its rim: 12 psi, 6 with bead locks, or what the person holds. Stuck, straight and
- * at walking pace, the last step is 6 for all.
+ * The lowest before a tire may leave its rim: what the trade of the family holds, lower where the bead is held, or as
+ * low as the person has chosen to go. Stuck, straight and at walking pace, lower for one attempt.
  */
 export const bead = {
   code: 'bead',
   source: commonPractice,
-  pressureKpa: ({ beadLocks, heldFloorKpa, stuck }) =>
-    stuck ? LAST_FLOOR_KPA : (heldFloorKpa ?? defaultFloorKpa(beadLocks)),
-} as const satisfies Floor;
+  pressureKpa: (context) => {
+    const { family, stuck, heldFloorKpa } = context;
+    const held = isHeld(context);
+    if (stuck) return held ? family.bead.stuckHeldKpa : family.bead.stuckLooseKpa;
+    const trade = defaultFloorKpa(family, held);
+    return heldFloorKpa === null ? trade : Math.min(trade, heldFloorKpa);
+  },
+  steps: ({ family }, pressureKpa) => [
+    { code: 'beadFloor', inputs: {}, result: { name: 'beadFloorKpa', value: pressureKpa }, source: family.bead.source },
+  ],
+} as const satisfies Limit;

@@ -1,9 +1,22 @@
+import type { AxleContext } from '../plan/axleContext';
 import type { Source } from '../source';
 import { bead } from './bead';
-import type { Floor, LimitContext } from './limit';
-import { sidewallFlex } from './sidewallFlex';
+import { heatAndSpeed } from './heatAndSpeed';
+import type { Limit } from './limit';
+import { loadAtSpeed } from './loadAtSpeed';
+import { own } from './own';
+import { rimStrike } from './rimStrike';
+import { sidewallMinimum } from './sidewallMinimum';
 
-export const FLOORS = [bead, sidewallFlex] as const satisfies readonly Floor[];
+/** Everything that says how low at the most. */
+export const FLOORS = [
+  bead,
+  heatAndSpeed,
+  loadAtSpeed,
+  rimStrike,
+  sidewallMinimum,
+  own,
+] as const satisfies readonly Limit[];
 
 export type FloorCode = (typeof FLOORS)[number]['code'];
 
@@ -14,14 +27,17 @@ export interface FloorValue {
   readonly source: Source;
 }
 
-/** The floor that binds, with all of them, itself among them. */
+/** The floor that binds, with all that have something to say, itself among them. */
 export interface BindingFloor extends FloorValue {
   readonly all: readonly FloorValue[];
 }
 
 /** The highest of the floors: the one that binds. */
-export function bindingFloor(context: LimitContext): BindingFloor {
-  const all = FLOORS.map(({ code, source, pressureKpa }) => ({ code, source, pressureKpa: pressureKpa(context) }));
+export function bindingFloor(context: AxleContext): BindingFloor {
+  const all = FLOORS.flatMap(({ code, source, pressureKpa }): FloorValue[] => {
+    const value = pressureKpa(context);
+    return value === null ? [] : [{ code, source, pressureKpa: value }];
+  });
   const highest = all.reduce((best, floor) => (floor.pressureKpa > best.pressureKpa ? floor : best));
   return { ...highest, all };
 }

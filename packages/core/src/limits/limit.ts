@@ -1,21 +1,19 @@
-import type { TireBuild } from '../contact/stiffness';
+import type { AxleContext } from '../plan/axleContext';
+import type { WorkingStep } from '../plan/working';
 import type { Source } from '../source';
 
-/** What a limit looks at. Pressures are cold gauge pressures. */
-export interface LimitContext {
-  readonly build: TireBuild;
-  readonly wheelLoadKg: number;
-  readonly beadLocks: boolean;
-  /** The lowest that the person accepts, kPa; null goes by the trade's. */
-  readonly heldFloorKpa: number | null;
-  /** True once the person has said that they are stuck and nothing else helped. */
-  readonly stuck: boolean;
-}
-
-/** A pressure below which one thing goes wrong. A new floor is a file in this folder and a line in `floors.ts`. */
-export interface Floor {
+/**
+ * A pressure past which one thing goes wrong: a floor must not be gone below, a ceiling not be passed. A new one is a
+ * file in this folder and a line in `floors.ts` or `ceilings.ts`.
+ */
+export interface Limit {
   readonly code: string;
   readonly source: Source;
-  /** kPa; zero or less where this floor does not bind at any pressure. */
-  readonly pressureKpa: (context: LimitContext) => number;
+  /**
+   * kPa; null where this limit has nothing to say. A floor may come out at zero or less, where it binds nowhere, and
+   * without end, where no pressure will do.
+   */
+  readonly pressureKpa: (context: AxleContext) => number | null;
+  /** How it came to that. */
+  readonly steps: (context: AxleContext, pressureKpa: number) => readonly WorkingStep[];
 }

@@ -1,70 +1,121 @@
-import type { CautionCode } from '../cautions/cautions';
+import type { LoadCurve } from '../capacity/loadCurve';
+import type { CautionCode } from '../cautions/registry';
 import type { ContactPatch, MeasuredContact } from '../contact/contactPatch';
+import type { FamilyCode } from '../families/registry';
 import type { GroundCode } from '../grounds/registry';
-import type { BindingFloor } from '../limits/floors';
-import type { AxlePosition } from '../loads/geometry';
+import type { BindingCeiling, CeilingCode } from '../limits/ceilings';
+import type { BindingFloor, FloorCode } from '../limits/floors';
+import type { AxlePosition, WheelCount } from '../loads/geometry';
+import type { ModifierCode } from '../modifiers/registry';
+import type { Need } from '../schools/school';
 import type { SchoolCode } from '../schools/registry';
+import type { BeadHold, Casing } from '../tires/fitting';
 import type { LoadRange } from '../tires/loadRange';
 import type { Tire } from '../tires/tire';
 import type { WorkingStep } from './working';
 
+/** One axle as it stands today. Pressures are cold gauge pressures. */
 export interface PlanAxle {
   readonly position: AxlePosition;
+  readonly wheels: WheelCount;
   readonly tire: Tire;
   readonly loadRange: LoadRange;
+  /** The heaviest tire on each side, kg; alike where there is one wheel alone. */
   readonly leftLoadKg: number;
   readonly rightLoadKg: number;
-  readonly placardKpa: number;
-  readonly beadLocks: boolean;
-  /** The lowest that the person accepts, kPa; null goes by the trade's. */
-  readonly heldFloorKpa: number | null;
+  /** Placard, manual, or what a bicycle is ridden with now; null where nobody told. */
+  readonly roadKpa: number | null;
+  readonly beadHold: BeadHold;
+  readonly tube: boolean;
+  readonly insert: boolean;
+  readonly casing: Casing | null;
+  readonly rimInnerMm: number | null;
+  /** Measured width on the rim; null goes by the marking. */
+  readonly widthMm: number | null;
+  /** Lowest and highest that the sidewall allows. */
+  readonly minKpa: number | null;
+  readonly maxKpa: number | null;
+  /** What the tire carries; null where nothing tells. */
+  readonly curve: LoadCurve | null;
   readonly measuredContact?: MeasuredContact;
 }
 
 export interface PlanInput {
+  readonly family: FamilyCode;
   readonly ground: GroundCode;
-  /** The school whose number the plan goes by. */
-  readonly school: SchoolCode;
+  /** The school whose number the plan goes by; null goes by the first that can answer. */
+  readonly school: SchoolCode | null;
+  /** What the person says of the day. */
+  readonly modifiers: readonly ModifierCode[];
+  /** How fast it has to go here, km/h; null goes by the ground's guide. */
+  readonly speedKmh: number | null;
+  /** Fastest on the road, km/h; null where the tires' own rating is what matters. */
+  readonly roadSpeedKmh: number | null;
+  /** The rider alone, kg; null where that is not known. */
+  readonly riderKg: number | null;
+  /** The lowest that the person accepts, kPa; null goes by the trade's. */
+  readonly heldFloorKpa: number | null;
   /** The person has said that they are stuck and nothing else helped: opens the way below the ordinary floor. */
   readonly stuckAccepted: boolean;
   readonly axles: readonly PlanAxle[];
 }
 
-/** What one school asks for on an axle, and what is left of it. */
-export interface SchoolPlan {
-  readonly code: SchoolCode;
-  /** Before any limit, kPa. */
-  readonly wantedKpa: number;
-  /** Cut off at the limits, kPa. */
-  readonly startKpa: number;
-  readonly heldBy: 'floor' | 'placard' | null;
-}
+/** Which limit moved a number. */
+export type Held = FloorCode | CeilingCode | null;
+
+/** What one school asks for on an axle, and what is left of it; or what it would have to know. */
+export type SchoolPlan =
+  | {
+      readonly code: SchoolCode;
+      readonly ok: true;
+      /** Before any limit, kPa. */
+      readonly wantedKpa: number;
+      /** Cut off at the limits, kPa. */
+      readonly startKpa: number;
+      readonly heldBy: Held;
+    }
+  | { readonly code: SchoolCode; readonly ok: false; readonly needs: Need };
 
 export interface AxlePlan {
   readonly position: AxlePosition;
   /** The heavier wheel of the axle, for which the axle's one pressure is found. */
   readonly wheelLoadKg: number;
-  readonly roadKpa: number;
+  /** Cold on the road: as told, else what the load takes at road speed; null where neither is known. */
+  readonly roadKpa: number | null;
   readonly startKpa: number;
   readonly window: { readonly lowKpa: number; readonly highKpa: number };
   readonly floor: BindingFloor;
-  /** What the school asks for before any limit. Null on the road, where the placard rules. */
+  /** Null where nothing tells how high the tire may go. */
+  readonly ceiling: BindingCeiling | null;
+  /** What the school asks for before any limit. Null where the placard rules. */
   readonly wantedKpa: number | null;
   /** Which limit moved the start away from what was wanted, if one did. */
-  readonly heldBy: 'floor' | 'placard' | null;
-  /** Every school side by side; none on the road. */
+  readonly heldBy: Held;
+  /** Every school of the family side by side; none where the placard rules. */
   readonly schools: readonly SchoolPlan[];
-  readonly atRoad: ContactPatch;
+  /** What counts on this axle: chosen, or told by the rig. */
+  readonly modifiers: readonly ModifierCode[];
+  /** Null where there is no road pressure to compare with. */
+  readonly atRoad: ContactPatch | null;
   readonly atStart: ContactPatch;
-  /** How much lower the axle stands than at road pressure, mm. */
-  readonly clearanceLostMm: number;
+  /** What the tire carries at the start and at the speed planned for, kg; null on the road where nothing tells. */
+  readonly carriesKg: number | null;
+  /** How much lower the axle stands than at road pressure, mm; null without one. */
+  readonly clearanceLostMm: number | null;
   readonly measuredContact: MeasuredContact | null;
   readonly working: readonly WorkingStep[];
 }
 
 export interface GroundPlan {
+  readonly family: FamilyCode;
   readonly ground: GroundCode;
+  /** The school that the numbers go by; null where the placard rules. */
+  readonly school: SchoolCode | null;
+  /** The school that was held and could not answer. */
+  readonly silentSchool: { readonly code: SchoolCode; readonly needs: Need } | null;
   readonly speedGuideKmh: { readonly low: number; readonly high: number } | null;
+  /** The speed that the limits were looked at for; null where nothing sets one. */
+  readonly speedKmh: number | null;
   /** True where this ground goes below the ordinary floor once the person has said that they are stuck. */
   readonly needsStuckStep: boolean;
   readonly axles: readonly AxlePlan[];
@@ -73,19 +124,39 @@ export interface GroundPlan {
 
 /** There is no safe number, and what stands in its way. */
 export type PlanProblem =
-  /** The axle's road pressure does not hold its load up. */
+  /** What must not be gone below lies above what must not be passed. */
   | {
-      readonly code: 'placardCannotCarry';
+      readonly code: 'floorAboveCeiling';
       readonly position: AxlePosition;
       readonly wheelLoadKg: number;
-      readonly placardKpa: number;
-      /** The pressure at which the sidewall would bend no further than it may. */
-      readonly neededKpa: number;
-    }
-  /** The person accepts nothing as low as the road pressure. */
-  | {
-      readonly code: 'floorAboveRoad';
-      readonly position: AxlePosition;
+      readonly floor: FloorCode;
       readonly floorKpa: number;
+      readonly ceiling: CeilingCode;
+      readonly ceilingKpa: number;
+    }
+  /** More load than the tire carries at any pressure, at this speed. */
+  | {
+      readonly code: 'noPressureCarries';
+      readonly position: AxlePosition;
+      readonly wheelLoadKg: number;
+      readonly mostKg: number;
+      readonly speedKmh: number | null;
+    }
+  | {
+      readonly code: 'tooFast';
+      readonly position: AxlePosition;
+      readonly speedKmh: number;
+      readonly topKmh: number;
+    }
+  | {
+      readonly code: 'placardAboveSidewall';
+      readonly position: AxlePosition;
       readonly placardKpa: number;
-    };
+      readonly maxKpa: number;
+    }
+  /** The placard rules here, and nobody told it. */
+  | { readonly code: 'roadMissing'; readonly position: AxlePosition }
+  /** No school of the family can answer on every axle. */
+  | { readonly code: 'noSchoolAnswers'; readonly needs: readonly Need[] }
+  /** Nobody takes such a rig onto such ground. */
+  | { readonly code: 'otherGround' };

@@ -1,119 +1,84 @@
 import fc from 'fast-check';
 
-import { GROUND_CODES, type GroundCode } from '../grounds/registry';
-import { DEFAULT_SCHOOL, SCHOOL_CODES } from '../schools/registry';
-import { readMarking } from '../tires/readMarking';
+import { familyOf } from '../families/registry';
+import { groundsFor, type GroundCode } from '../grounds/registry';
+import { MODIFIER_CODES } from '../modifiers/registry';
+import { SCHOOL_CODES, schoolsFor, type SchoolCode } from '../schools/registry';
+import { bicycleAxles, SAMPLE_RIGS, sampleAxle, sampleInput } from '../testing/samplePlan';
 import type { LoadRange } from '../tires/loadRange';
 import { psi } from '../units/units';
-import type { AxlePlan, PlanAxle, PlanInput } from './plan';
+import type { AxlePlan, GroundPlan, PlanAxle, PlanInput, PlanProblem } from './plan';
 import { planGround } from './planGround';
 
-const axle = (change: Partial<PlanAxle> & { marking?: string } = {}): PlanAxle => {
-  const { marking = '265/65R17', ...rest } = change;
-  const reading = readMarking(marking);
-  if (!reading.ok) throw new Error(marking);
-  return {
-    position: 'front',
-    tire: reading.value,
-    loadRange: 'standard',
-    leftLoadKg: 600,
-    rightLoadKg: 600,
-    placardKpa: psi(36),
-    beadLocks: false,
-    heldFloorKpa: null,
-    ...rest,
-  };
-};
-const input = (ground: GroundCode, one: PlanAxle, change: Partial<PlanInput> = {}): PlanInput => ({
-  ground,
-  school: DEFAULT_SCHOOL,
-  stuckAccepted: false,
-  axles: [one],
-  ...change,
-});
-const plan = (...args: Parameters<typeof input>): AxlePlan & { cautions: readonly string[] } => {
-  const result = planGround(input(...args));
+type Change = Partial<PlanInput>;
+const full = (change: Change = {}): GroundPlan => {
+  const result = planGround(sampleInput(change));
   if (!result.ok) throw new Error(JSON.stringify(result.problem));
-  return { ...result.value.axles[0]!, cautions: result.value.cautions };
+  return result.value;
 };
+const plan = (ground: GroundCode, axle: PlanAxle = sampleAxle(), change: Change = {}): AxlePlan =>
+  full({ ground, axles: [axle], ...change }).axles[0]!;
+const problem = (change: Change): PlanProblem | undefined => {
+  const result = planGround(sampleInput(change));
+  return result.ok ? undefined : result.problem;
+};
+const inPsi = (kpa: number): number => kpa / psi(1);
 
 describe('planGround', () => {
   it('leaves the road to the placard', () => {
-    const road = plan('pavement', axle({ placardKpa: psi(38) }));
-    expect(road).toMatchObject({ startKpa: psi(38), wantedKpa: null, heldBy: null, clearanceLostMm: 0 });
-    expect(road.cautions).toEqual(['overruled']);
+    const road = full({ ground: 'pavement', axles: [sampleAxle({ roadKpa: psi(38) })] });
+    expect(road.school).toBeNull();
+    expect(road.cautions).toEqual(['loadUnknown', 'overruled']);
+    expect(road.axles[0]).toMatchObject({
+      startKpa: psi(38),
+      wantedKpa: null,
+      heldBy: null,
+      clearanceLostMm: 0,
+      schools: [],
+    });
   });
 
-  it('holds the window inside floor and road pressure', () => {
-    const sand = plan('verySoftSand', axle());
+  it('holds the window inside floor and ceiling', () => {
+    const sand = plan('verySoftSand');
     expect(sand.window.lowKpa).toBeCloseTo(psi(12), 9);
     expect(sand.floor.code).toBe('bead');
   });
 
   it('plans for the heavier wheel of the axle', () => {
-    const uneven = plan('softSand', axle({ leftLoadKg: 560, rightLoadKg: 640 }));
+    const uneven = plan('softSand', sampleAxle({ leftLoadKg: 560, rightLoadKg: 640 }));
     expect(uneven.wheelLoadKg).toBe(640);
-    expect(uneven.startKpa).toBe(plan('softSand', axle({ leftLoadKg: 640, rightLoadKg: 640 })).startKpa);
+    expect(uneven.startKpa).toBe(plan('softSand', sampleAxle({ loadKg: 640 })).startKpa);
   });
 
   it('stays at the floor until the person says that they are stuck', () => {
-    const before = planGround(input('stuck', axle()));
-    expect(before).toMatchObject({ ok: true, value: { needsStuckStep: true } });
-    expect(plan('stuck', axle())).toMatchObject({ heldBy: 'floor', startKpa: psi(12) });
-    const after = plan('stuck', axle(), { stuckAccepted: true });
+    expect(full({ ground: 'stuck' }).needsStuckStep).toBe(true);
+    expect(plan('stuck')).toMatchObject({ heldBy: 'bead', startKpa: psi(12) });
+    const after = plan('stuck', sampleAxle(), { stuckAccepted: true });
     expect(after.startKpa).toBeCloseTo(psi(8), 9);
     expect(after.floor.pressureKpa).toBeLessThan(psi(8));
   });
 
   it('does not let the stuck step through on other ground', () => {
-    expect(plan('verySoftSand', axle(), { stuckAccepted: true }).floor.pressureKpa).toBeCloseTo(psi(12), 9);
-  });
-
-  it('has no number for a load that the placard cannot carry, and says what it would take', () => {
-    const result = planGround(input('gravel', axle({ leftLoadKg: 1500, rightLoadKg: 1500, placardKpa: psi(26) })));
-    expect(result).toMatchObject({ ok: false, problem: { code: 'placardCannotCarry', position: 'front' } });
-    expect(!result.ok && 'neededKpa' in result.problem && result.problem.neededKpa).toBeGreaterThan(psi(26));
-  });
-
-  it('has no number where the person accepts nothing as low as the road pressure', () => {
-    expect(planGround(input('gravel', axle({ heldFloorKpa: psi(40) })))).toEqual({
-      ok: false,
-      problem: { code: 'floorAboveRoad', position: 'front', floorKpa: psi(40), placardKpa: psi(36) },
-    });
+    expect(plan('verySoftSand', sampleAxle(), { stuckAccepted: true }).floor.pressureKpa).toBeCloseTo(psi(12), 9);
   });
 
   it('is held at the placard where a heavy wheel would want more', () => {
-    const heavy = plan('gravel', axle({ leftLoadKg: 900, rightLoadKg: 900, placardKpa: psi(36) }));
-    expect(heavy).toMatchObject({ heldBy: 'placard', startKpa: psi(36) });
+    expect(plan('gravel', sampleAxle({ loadKg: 900 }))).toMatchObject({ heldBy: 'placard', startKpa: psi(36) });
   });
 
-  it.each([
-    [
-      'a stiff carcass under a light load',
-      'softSand',
-      { loadRange: 'E', leftLoadKg: 380, rightLoadKg: 380 },
-      'stiffCarcass',
-    ],
-    ['a wheel over its load index', 'gravel', { marking: '265/65R17 85T' }, 'overLoadIndex'],
-    ['sand', 'softSand', {}, 'drivingOnSand'],
-    ['stuck', 'stuck', {}, 'chassisAground'],
-  ] as const)('warns of %s', (_, ground, change, caution) => {
-    expect(plan(ground, axle(change)).cautions).toContain(caution);
-  });
-
-  it('warns before pavement wherever air was let out, dangers first', () => {
-    for (const ground of GROUND_CODES.filter((code) => code !== 'pavement')) {
-      const { cautions } = plan(ground, axle());
-      expect(cautions).toEqual(
-        expect.arrayContaining(['airBeforePavement', 'speedAndHeat', 'gentleTurns', 'overruled']),
-      );
-    }
+  it('compares a farm rig that has no road pressure with what its load takes there', () => {
+    const { startKpa, roadKpa } = plan(
+      'fieldDry',
+      sampleAxle({ marking: '480/80R50 159A8/B', loadKg: 2500, roadKpa: null }),
+      { family: 'tractor', roadSpeedKmh: 40 },
+    );
+    expect(roadKpa).toBeGreaterThan(startKpa);
   });
 
   it('uses a measured contact constant, and marks the step that does', () => {
     const measuredContact = { contactConstant: 0.6, standardError: 0.02 };
-    const before = plan('softSand', axle());
-    const after = plan('softSand', axle({ measuredContact }));
+    const before = plan('softSand');
+    const after = plan('softSand', sampleAxle({ measuredContact }));
     expect(after.startKpa).toBe(before.startKpa);
     expect(after.atStart.lengthMm / before.atStart.lengthMm).toBeCloseTo(0.6 / 0.68, 9);
     expect(after.working.find(({ code }) => code === 'contactLength')).toMatchObject({
@@ -121,35 +86,203 @@ describe('planGround', () => {
       source: { mark: 'measured' },
     });
   });
+});
 
+describe('no safe number', () => {
+  it.each([
+    [
+      'a floor of heat above the placard',
+      { ground: 'gravel', axles: [sampleAxle({ loadKg: 1500, roadKpa: psi(26) })] },
+      { code: 'floorAboveCeiling', floor: 'heatAndSpeed', ceiling: 'placard', position: 'front' },
+    ],
+    [
+      'a person who accepts nothing as low as the road pressure',
+      { ground: 'gravel', heldFloorKpa: psi(40) },
+      { code: 'floorAboveCeiling', floor: 'own', floorKpa: psi(40), ceiling: 'placard', ceilingKpa: psi(36) },
+    ],
+    [
+      'a sidewall minimum above its maximum',
+      {
+        family: 'mountainBike',
+        ground: 'hardpack',
+        axles: bicycleAxles('29x2.40', 94, 0.375, { minKpa: 300, maxKpa: 200 }),
+      },
+      { code: 'floorAboveCeiling', floor: 'sidewallMinimum', ceiling: 'sidewallMaximum' },
+    ],
+    [
+      'more load than the tire carries at any pressure',
+      { ground: 'pavement', axles: [sampleAxle({ marking: '265/65R17 85T' })] },
+      { code: 'noPressureCarries', wheelLoadKg: 600, mostKg: 515 },
+    ],
+    [
+      'a wheel over its load index, however slow',
+      { ground: 'softSand', axles: [sampleAxle({ marking: '265/65R17 85T' })] },
+      { code: 'noPressureCarries', wheelLoadKg: 600, mostKg: 515, speedKmh: 30 },
+    ],
+    [
+      'a placard that does not carry the load',
+      { ground: 'pavement', axles: [sampleAxle({ marking: '265/65R17 112T', loadKg: 1000, roadKpa: psi(26) })] },
+      { code: 'floorAboveCeiling', floor: 'loadAtSpeed', ceiling: 'placard' },
+    ],
+    [
+      'a placard above the sidewall maximum',
+      { axles: [sampleAxle({ roadKpa: psi(60), maxKpa: psi(51) })] },
+      { code: 'placardAboveSidewall', placardKpa: psi(60), maxKpa: psi(51) },
+    ],
+    [
+      'a speed above the symbol',
+      { ground: 'gravel', speedKmh: 130, axles: [sampleAxle({ marking: '265/65R17 112L' })] },
+      { code: 'tooFast', speedKmh: 130, topKmh: 120 },
+    ],
+    [
+      'a farm tire faster than its table',
+      { family: 'tractor', ground: 'pavement', roadSpeedKmh: 60, axles: SAMPLE_RIGS.farm!.axles },
+      { code: 'tooFast', speedKmh: 60, topKmh: 50 },
+    ],
+    [
+      'a road without its pressure',
+      { ground: 'pavement', axles: [sampleAxle({ roadKpa: null })] },
+      { code: 'roadMissing' },
+    ],
+    [
+      'a farm tire of which nothing is known',
+      { family: 'tractor', ground: 'lane', axles: [sampleAxle({ marking: '480/80R50', loadKg: 2500 })] },
+      { code: 'noSchoolAnswers', needs: ['whatTheTireCarries'] },
+    ],
+    ['ground that such a rig never meets', { ground: 'bikePark' }, { code: 'otherGround' }],
+  ] as const)('%s', (_, change, expected) => {
+    expect(problem(change as Change)).toMatchObject(expected);
+  });
+});
+
+describe('schools', () => {
   it.each([
     ['equalDeflection', 16],
     ['fixedTable', 16],
     ['shareOfRoad', (40 * 16) / 36],
     ['stepDown', 28],
-  ] as const)('goes by the school that is held: %s', (school, startPsi) => {
-    const reference = axle({ placardKpa: psi(40) });
-    const held = plan('softSand', reference, { school });
-    expect(held.startKpa / psi(1)).toBeCloseTo(startPsi, 9);
-    expect(held.schools.find(({ code }) => code === school)!.startKpa).toBe(held.startKpa);
-    expect(held.schools).toHaveLength(SCHOOL_CODES.length);
+  ] as const)('goes by the one that is held: %s', (school, startPsi) => {
+    const held = plan('softSand', sampleAxle({ roadKpa: psi(40) }), { school });
+    expect(inPsi(held.startKpa)).toBeCloseTo(startPsi, 9);
+    expect(held.schools.find(({ code }) => code === school)).toMatchObject({ ok: true, startKpa: held.startKpa });
     expect(held.working.find(({ code }) => code === 'start')!.inputs.wantedKpa).toBe(held.wantedKpa);
   });
 
-  it('cuts a school off where it would go past a limit, and says which', () => {
-    const heavy = plan('verySoftSand', axle({ leftLoadKg: 1000, rightLoadKg: 1000, placardKpa: psi(45) }));
-    const table = heavy.schools.find(({ code }) => code === 'fixedTable')!;
-    expect(table).toMatchObject({ wantedKpa: psi(12), heldBy: 'floor', startKpa: heavy.floor.pressureKpa });
-    const light = plan('gravel', axle({ placardKpa: psi(24) }));
-    expect(light.schools.find(({ code }) => code === 'fixedTable')).toMatchObject({
+  it('stand side by side, those of the family and no others', () => {
+    for (const { family, ...rig } of Object.values(SAMPLE_RIGS)) {
+      const { kind } = familyOf(family);
+      const ground = groundsFor(kind).at(kind === 'farm' ? -1 : 1)!;
+      expect(full({ family, ...rig, ground }).axles[0]!.schools.map(({ code }) => code)).toEqual(schoolsFor(kind));
+    }
+  });
+
+  it('cuts one off where it would go past a limit, and says which', () => {
+    const heavy = plan('verySoftSand', sampleAxle({ loadKg: 1000, roadKpa: psi(45) }));
+    expect(heavy.schools.find(({ code }) => code === 'fixedTable')).toMatchObject({
+      wantedKpa: psi(12),
+      heldBy: 'heatAndSpeed',
+      startKpa: heavy.floor.pressureKpa,
+    });
+    expect(plan('gravel', sampleAxle({ roadKpa: psi(24) })).schools[1]).toMatchObject({
+      code: 'fixedTable',
       heldBy: 'placard',
       startKpa: psi(24),
     });
-    expect(plan('pavement', axle()).schools).toEqual([]);
   });
 
-  it('shows a working that can be done again with nothing but the values it names', () => {
-    const { working } = plan('softSand', axle({ marking: '245/75R16', loadRange: 'C' }));
+  it('goes by the next that can answer where the one that is held is silent, and says what that needs', () => {
+    const rig = { family: 'mountainBike', ground: 'hardpack', axles: bicycleAxles('29x2.40', 94, 0.375) } as const;
+    expect(full({ ...rig, school: 'sidewallMiddle' })).toMatchObject({
+      school: 'equalDrop',
+      silentSchool: { code: 'sidewallMiddle', needs: 'sidewallRange' },
+    });
+    expect(full({ ...rig, school: 'equalDeflection' })).toMatchObject({ school: 'equalDrop', silentSchool: null });
+    const told = bicycleAxles('29x2.40', 94, 0.375, { minKpa: psi(20), maxKpa: psi(50) });
+    expect(inPsi(full({ ...rig, axles: told, school: 'sidewallMiddle' }).axles[0]!.startKpa)).toBeCloseTo(35, 9);
+    expect(inPsi(full({ ...rig, axles: told, school: 'nearMaximum' }).axles[0]!.startKpa)).toBeCloseTo(45, 9);
+    expect(inPsi(full({ ...rig, riderKg: 80, school: 'bodyWeight' }).axles[0]!.startKpa)).toBeCloseTo(35.27, 2);
+  });
+});
+
+describe('what is said of the day', () => {
+  it('takes the low end of the window on a hot day on sand, and less speed', () => {
+    const hot = full({ modifiers: ['heat'] });
+    expect(hot.axles[0]!.startKpa).toBeCloseTo(psi(15), 9);
+    expect(hot.speedGuideKmh).toEqual({ low: 20, high: 20 });
+    expect(full({ ground: 'gravel', modifiers: ['heat'] }).axles[0]!.startKpa).toBeCloseTo(psi(28), 9);
+  });
+
+  it('stays at the firm end far from air, no lower than the way there takes', () => {
+    const far = plan('verySoftSand', sampleAxle({ loadKg: 900, roadKpa: psi(50) }), {
+      school: 'fixedTable',
+      modifiers: ['farFromAir'],
+    });
+    const near = plan('verySoftSand', sampleAxle({ loadKg: 900, roadKpa: psi(50) }), { school: 'fixedTable' });
+    expect(far.floor).toMatchObject({ code: 'heatAndSpeed' });
+    expect(far.startKpa).toBeGreaterThan(near.startKpa);
+    // At 60 km/h the sidewall may bend by 30 %, half way between sand at 40 and a track at 80.
+    expect(far.atStart.deflectionShare).toBeLessThanOrEqual(0.3 + 1e-9);
+  });
+
+  it('holds a faster drive to a firmer floor, and warns past the guide', () => {
+    const fast = full({ speedKmh: 80, axles: [sampleAxle({ loadKg: 800, roadKpa: psi(50) })] });
+    expect(fast.axles[0]!.floor.code).toBe('heatAndSpeed');
+    expect(fast.cautions).toContain('fasterThanGuide');
+  });
+
+  it('takes away the bonus of slow speed where a farm tire pulls hard', () => {
+    const field = (modifiers: Change['modifiers'] = []) =>
+      plan('fieldDry', SAMPLE_RIGS.farm!.axles[0]!, { family: 'tractor', roadSpeedKmh: 40, modifiers });
+    expect(field(['pullingHard']).startKpa / field().startKpa).toBeCloseTo(1.5 ** (1 / 0.7), 6);
+    expect(field().window.highKpa).toBeCloseTo(field(['pullingHard']).startKpa, 9);
+  });
+
+  it('adds what tube, insert, casing and rim ask of a bicycle by themselves', () => {
+    const front = (change: object): number =>
+      inPsi(
+        full({ family: 'mountainBike', ground: 'hardpack', axles: bicycleAxles('29x2.40', 94, 0.375, change) })
+          .axles[0]!.startKpa,
+      );
+    expect(front({ tube: true }) / front({})).toBeCloseTo(1 + 3 / 24, 9);
+    expect(front({ insert: true }) / front({})).toBeCloseTo(1 - 3 / 24, 9);
+    expect(front({ casing: 'thin' }) / front({})).toBeCloseTo(1 + 1.5 / 24, 9);
+    expect(front({ casing: 'downhill' }) / front({})).toBeCloseTo(1 - 1.5 / 24, 9);
+    expect(front({ rimInnerMm: 21 })).toBeGreaterThan(front({ rimInnerMm: 28 }));
+  });
+
+  it('ignores what has nothing to say on a ground or for a family', () => {
+    expect(full({ modifiers: ['pullingHard', 'gentle', 'wet'] }).axles).toEqual(full().axles);
+  });
+});
+
+describe('cautions', () => {
+  it.each([
+    ['a stiff carcass under a light load', { axles: [sampleAxle({ loadRange: 'E', loadKg: 380 })] }, 'stiffCarcass'],
+    ['sand', {}, 'drivingOnSand'],
+    ['stuck', { ground: 'stuck' }, 'chassisAground'],
+    ['a tube that can creep', { ...SAMPLE_RIGS.motorcycle!, ground: 'mud' }, 'valveCreep'],
+    ['a rear that folds after the climb', { ...SAMPLE_RIGS.bicycle!, ground: 'climb' }, 'foldsInTurn'],
+    ['the tread of a quad', { ...SAMPLE_RIGS.quad!, ground: 'snow' }, 'lookAtTread'],
+    ['a trailer on sand', { modifiers: ['towing'] }, 'trailerOnSand'],
+    ['the way without air', { modifiers: ['farFromAir'] }, 'noAirNear'],
+    ['the first pass on moist soil', { ...SAMPLE_RIGS.farm!, ground: 'fieldMoist' }, 'firstPass'],
+    ['a sidewall that nobody read', { ...SAMPLE_RIGS.bicycle!, ground: 'hardpack' }, 'sidewallUnread'],
+  ] as const)('warns of %s', (_, change, caution) => {
+    expect(full(change as Change).cautions).toContain(caution);
+  });
+
+  it('warns before pavement wherever air was let out, dangers first', () => {
+    for (const ground of groundsFor('car').filter((code) => code !== 'pavement')) {
+      expect(full({ ground }).cautions).toEqual(
+        expect.arrayContaining(['airBeforePavement', 'speedAndHeat', 'gentleTurns', 'overruled']),
+      );
+    }
+  });
+});
+
+describe('the working of a plan', () => {
+  it('can be done again with nothing but the values it names', () => {
+    const { working } = plan('softSand', sampleAxle({ marking: '245/75R16', loadRange: 'C' }));
     const step = (code: string) => working.find((each) => each.code === code)!;
     const stiffness = (code: string, p: number): number => {
       const { aspectPercent, sectionWidthMm, outerDiameterMm, carcassFactor } = step(code).inputs;
@@ -168,90 +301,197 @@ describe('planGround', () => {
       step('wantedPressure').inputs.stiffnessKgPerMm!,
       9,
     );
+    const floor = step('flexFloor');
+    expect(stiffness('flexFloor', floor.result.value)).toBeCloseTo(
+      floor.inputs.wheelLoadKg! / (floor.inputs.flexShare! * floor.inputs.sectionHeightMm!),
+      9,
+    );
   });
 
-  it('shows a working whose steps lead to the plan, without a hole', () => {
-    const { working, startKpa, atStart } = plan('softSand', axle({ marking: '245/75R16', loadRange: 'C' }));
-    const result = (code: string): number | undefined => working.find((step) => step.code === code)?.result.value;
-    expect(result('start')).toBe(startKpa);
-    expect(result('contactLength')).toBe(atStart.lengthMm);
-    expect(result('groundPressure')).toBe(atStart.groundPressureKpa);
-    for (const step of working) {
-      for (const value of [...Object.values(step.inputs), step.result.value]) expect(Number.isFinite(value)).toBe(true);
+  it('follows a bicycle tire from load to pressure', () => {
+    const rig = bicycleAxles('29x2.40', 94, 0.375, { tube: true });
+    const { working } = full({ family: 'mountainBike', ground: 'rock', axles: rig }).axles[1]!;
+    const step = (code: string) => working.find((each) => each.code === code)!;
+    const drop = step('dropPressure');
+    const loadLb = drop.inputs.wheelLoadKg! / 0.45359237;
+    const basePsi = (loadLb * 0.15 * 153.6) / (drop.inputs.dropShare! * drop.inputs.tireWidthMm! ** 1.5785) - 7.17;
+    expect(inPsi(drop.result.value)).toBeCloseTo(basePsi, 9);
+    expect(inPsi(step('adjusted').result.value)).toBeCloseTo(basePsi * (1 + (1 + 3) / 24), 9);
+  });
+
+  it('follows a farm tire along its curve, and along the rows of its sheet', () => {
+    const field = (change: Parameters<typeof sampleAxle>[0]) =>
+      full({
+        family: 'tractor',
+        ground: 'fieldDry',
+        roadSpeedKmh: 40,
+        axles: [sampleAxle({ marking: '480/80R50 159A8/B', loadKg: 2500, ...change })],
+      }).axles[0]!;
+    const onCurve = field({}).working;
+    const rated = onCurve.find(({ code }) => code === 'ratedLoad')!;
+    expect(rated.result.value).toBeCloseTo(2500 / 1.5, 9);
+    const { markedKpa, ratedLoadKg, markedLoadKg, exponent } = onCurve.find(
+      ({ code }) => code === 'pressureOnCurve',
+    )!.inputs;
+    expect(markedKpa! * (ratedLoadKg! / markedLoadKg!) ** (1 / exponent!)).toBeCloseTo(field({}).startKpa, 6);
+
+    const row = (pressureKpa: number, loadKg: number) => ({ pressureKpa, loadKg, speedKmh: 10 });
+    const onRows = field({ rows: [row(60, 2000), row(80, 2600), row(120, 3400)] });
+    const { softerKpa, softerLoadKg, firmerKpa, firmerLoadKg } = onRows.working.find(
+      ({ code }) => code === 'pressureOnRows',
+    )!.inputs;
+    expect([softerKpa, firmerKpa]).toEqual([60, 80]);
+    expect(
+      softerKpa! + ((firmerKpa! - softerKpa!) * (2500 - softerLoadKg!)) / (firmerLoadKg! - softerLoadKg!),
+    ).toBeCloseTo(onRows.startKpa, 6);
+  });
+
+  it('leads to the plan without a hole, for every school of every family', () => {
+    for (const { family, ...rig } of Object.values(SAMPLE_RIGS)) {
+      const { kind } = familyOf(family);
+      for (const ground of groundsFor(kind)) {
+        for (const school of schoolsFor(kind)) {
+          const { axles } = full({ family, ...rig, ground, school });
+          for (const { working, startKpa, floor, atStart, wantedKpa } of axles) {
+            const result = (code: string): number | undefined =>
+              working.find((step) => step.code === code)?.result.value;
+            expect(result(wantedKpa === null ? 'placardRules' : 'start')).toBe(startKpa);
+            expect(result('lowest')).toBe(floor.pressureKpa);
+            expect(result('chord')).toBe(atStart.chordMm);
+            for (const step of working) {
+              for (const value of [...Object.values(step.inputs), step.result.value])
+                expect(Number.isFinite(value)).toBe(true);
+            }
+          }
+        }
+      }
     }
   });
 });
 
-describe('the laws of a plan', () => {
-  const anyAxle = fc
-    .record({
-      marking: fc.constantFrom('265/65R17', '245/75R16', '35x12.50R17LT', '7.50R16', 'LT285/70R17'),
-      load: fc.double({ min: 200, max: 1100, noNaN: true }),
-      placard: fc.double({ min: 28, max: 65, noNaN: true }),
-      loadRange: fc.constantFrom<LoadRange>('standard', 'C', 'D', 'E'),
-    })
-    .map(({ marking, load, placard, loadRange }) =>
-      axle({ marking, leftLoadKg: load, rightLoadKg: load, placardKpa: psi(placard), loadRange }),
-    );
-  const ground = fc.constantFrom(...GROUND_CODES);
+/** Any rig of any family, loads and pressures wide of every real one. */
+const anyRig = fc
+  .record({
+    rig: fc.constantFrom(...Object.values(SAMPLE_RIGS)),
+    heavier: fc.double({ min: 0.4, max: 1.7, noNaN: true }),
+    firmer: fc.double({ min: 0.7, max: 1.8, noNaN: true }),
+    loadRange: fc.constantFrom<LoadRange>('standard', 'C', 'E'),
+    tube: fc.boolean(),
+    maxKpa: fc.option(fc.double({ min: 100, max: 600, noNaN: true })),
+    minKpa: fc.option(fc.double({ min: 20, max: 150, noNaN: true })),
+    ground: fc.nat(30),
+    school: fc.option(fc.constantFrom<SchoolCode>(...SCHOOL_CODES)),
+    modifiers: fc.subarray([...MODIFIER_CODES]),
+    speedKmh: fc.option(fc.integer({ min: 5, max: 120 })),
+    heldFloorKpa: fc.option(fc.double({ min: 20, max: 250, noNaN: true })),
+    stuckAccepted: fc.boolean(),
+  })
+  .map(({ rig, heavier, firmer, loadRange, tube, maxKpa, minKpa, ground, ...rest }): PlanInput => {
+    const grounds = groundsFor(familyOf(rig.family).kind);
+    return sampleInput({
+      ...rig,
+      ...rest,
+      ground: grounds[ground % grounds.length]!,
+      axles: rig.axles.map((axle) => ({
+        ...axle,
+        loadRange,
+        tube,
+        minKpa,
+        maxKpa: axle.maxKpa ?? maxKpa,
+        leftLoadKg: axle.leftLoadKg * heavier,
+        rightLoadKg: axle.rightLoadKg * heavier * 0.95,
+        roadKpa: axle.roadKpa && axle.roadKpa * firmer,
+      })),
+    });
+  });
 
-  it('lies between floor and road pressure, window and start alike, by every school', () => {
+describe('the laws of a plan, over all families', () => {
+  it('never lies below its own floor, above a ceiling, or carries less than its load', () => {
+    let planned = 0;
     fc.assert(
-      fc.property(
-        anyAxle,
-        ground,
-        fc.constantFrom(...SCHOOL_CODES),
-        fc.tuple(fc.boolean(), fc.boolean()),
-        (one, code, school, [beadLocks, stuckAccepted]) => {
-          const result = planGround(input(code, { ...one, beadLocks }, { stuckAccepted, school }));
-          fc.pre(result.ok);
-          if (!result.ok) return;
-          const { startKpa, window, floor, roadKpa } = result.value.axles[0]!;
-          const others = result.value.axles[0]!.schools.map((each) => each.startKpa);
-          for (const kpa of [startKpa, window.lowKpa, window.highKpa, ...others]) {
-            expect(kpa).toBeGreaterThanOrEqual(floor.pressureKpa);
-            expect(kpa).toBeLessThanOrEqual(roadKpa);
+      fc.property(anyRig, (input) => {
+        const result = planGround(input);
+        if (!result.ok) return;
+        planned += 1;
+        for (const [index, axle] of result.value.axles.entries()) {
+          const schools = axle.schools.flatMap((each) => (each.ok ? [each.startKpa] : []));
+          for (const kpa of [axle.startKpa, axle.window.lowKpa, axle.window.highKpa, ...schools]) {
+            expect(kpa).toBeGreaterThanOrEqual(axle.floor.pressureKpa - 1e-9);
+            if (axle.ceiling) expect(kpa).toBeLessThanOrEqual(axle.ceiling.pressureKpa + 1e-6);
+            const { maxKpa } = input.axles[index]!;
+            if (maxKpa !== null) expect(kpa).toBeLessThanOrEqual(maxKpa + 1e-6);
           }
-          expect(window.lowKpa).toBeLessThanOrEqual(window.highKpa);
-        },
-      ),
-      { seed: 21, numRuns: 400 },
+          expect(axle.window.lowKpa).toBeLessThanOrEqual(axle.startKpa);
+          expect(axle.window.highKpa).toBeGreaterThanOrEqual(axle.startKpa);
+          if (axle.carriesKg !== null) expect(axle.carriesKg).toBeGreaterThanOrEqual(axle.wheelLoadKg * (1 - 1e-9));
+        }
+      }),
+      { seed: 21, numRuns: 3000 },
     );
+    // Most of them have a number: the law is not kept by answering nothing.
+    expect(planned).toBeGreaterThan(1000);
   });
 
   it('never asks less of a heavier wheel', () => {
     fc.assert(
-      fc.property(anyAxle, ground, fc.double({ min: 1, max: 1.5, noNaN: true }), (one, code, more) => {
-        const light = planGround(input(code, one));
-        const kg = one.leftLoadKg * more;
-        const heavy = planGround(input(code, { ...one, leftLoadKg: kg, rightLoadKg: kg }));
-        fc.pre(light.ok && heavy.ok);
-        if (light.ok && heavy.ok) {
-          expect(heavy.value.axles[0]!.startKpa).toBeGreaterThanOrEqual(light.value.axles[0]!.startKpa);
+      fc.property(anyRig, fc.double({ min: 1, max: 1.4, noNaN: true }), (input, more) => {
+        const light = planGround(input);
+        const heavier = input.axles.map((axle) => ({
+          ...axle,
+          leftLoadKg: axle.leftLoadKg * more,
+          rightLoadKg: axle.rightLoadKg * more,
+        }));
+        const heavy = planGround({ ...input, axles: heavier });
+        if (!light.ok || !heavy.ok) return;
+        for (const [index, { startKpa }] of heavy.value.axles.entries()) {
+          expect(startKpa).toBeGreaterThanOrEqual(light.value.axles[index]!.startKpa - 1e-6);
         }
       }),
-      { seed: 22, numRuns: 400 },
+      { seed: 22, numRuns: 1500 },
     );
   });
 
-  it('keeps the order of the grounds for any one rig', () => {
-    const firmToSoft = [
-      'pavement',
-      'gravel',
-      'rockyTrack',
-      'forestMud',
-      'dampSand',
-      'softSand',
-      'verySoftSand',
-    ] as const;
+  it('never asks more of a wider bicycle tire, nor less of one with a tube', () => {
     fc.assert(
-      fc.property(anyAxle, (one) => {
-        const starts = firmToSoft.map((code) => planGround(input(code, one)));
-        fc.pre(starts.every((result) => result.ok));
-        const kpas = starts.map((result) => (result.ok ? result.value.axles[0]!.startKpa : Number.NaN));
-        expect(kpas).toEqual([...kpas].sort((a, b) => b - a));
+      fc.property(
+        fc.double({ min: 28, max: 110, noNaN: true }),
+        fc.double({ min: 1.01, max: 1.3, noNaN: true }),
+        fc.double({ min: 60, max: 140, noNaN: true }),
+        (widthMm, wider, totalKg) => {
+          const start = (change: object): number =>
+            full({ family: 'mountainBike', ground: 'hardpack', axles: bicycleAxles('29x2.40', totalKg, 0.4, change) })
+              .axles[1]!.startKpa;
+          expect(start({ widthMm: widthMm * wider })).toBeLessThanOrEqual(start({ widthMm }) + 1e-9);
+          expect(start({ widthMm, tube: true })).toBeGreaterThanOrEqual(start({ widthMm }));
+        },
+      ),
+      { seed: 24, numRuns: 300 },
+    );
+  });
+
+  it.each([
+    ['car', ['pavement', 'gravel', 'rockyTrack', 'forestMud', 'dampSand', 'softSand', 'verySoftSand']],
+    ['van', ['pavement', 'gravel', 'rockyTrack', 'forestMud', 'dampSand', 'softSand', 'verySoftSand']],
+    ['quad', ['pavement', 'gravel', 'rockyTrack', 'forestMud', 'dampSand', 'softSand', 'verySoftSand']],
+    ['motorcycle', ['pavement', 'dirtRoad', 'rock', 'mud', 'softSand']],
+    ['bicycle', ['smoothHard', 'hardpack', 'looseGravel', 'softSand']],
+    ['farm', ['pavement', 'lane', 'fieldDry', 'fieldWet']],
+  ] as const)('keeps the order of the grounds for any %s', (rig, firmToSoft) => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 1.5, noNaN: true }), (heavier) => {
+        const sample = SAMPLE_RIGS[rig]!;
+        const axles = sample.axles.map((axle) => ({
+          ...axle,
+          leftLoadKg: axle.leftLoadKg * heavier,
+          rightLoadKg: axle.rightLoadKg * heavier,
+        }));
+        const starts = firmToSoft.map((ground) => planGround(sampleInput({ ...sample, axles, ground })));
+        const kpas = starts.flatMap((result) => (result.ok ? [result.value.axles[0]!.startKpa] : []));
+        for (const [index, kpa] of kpas.entries()) {
+          if (index > 0) expect(kpa).toBeLessThanOrEqual(kpas[index - 1]! + 1e-6);
+        }
       }),
-      { seed: 23, numRuns: 200 },
+      { seed: 23, numRuns: 100 },
     );
   });
 });

@@ -1,136 +1,264 @@
-import { cautionsFor } from '../cautions/cautions';
-import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
-import type { TireBuild } from '../contact/stiffness';
+import { pressureForLoadKpa } from '../capacity/loadCurve';
+import { topSpeedKmh } from '../capacity/speedFactor';
+import { cautionsFor } from '../cautions/registry';
+import { contactPatch } from '../contact/contactPatch';
+import { familyOf } from '../families/registry';
+import type { Family } from '../families/family';
+import type { Ground } from '../grounds/ground';
 import { groundOf } from '../grounds/registry';
-import { bindingFloor } from '../limits/floors';
-import { schoolOf, SCHOOLS, type SchoolCode } from '../schools/registry';
+import { carriedKg, ratedMostKg } from '../limits/carried';
+import { bindingCeiling, type BindingCeiling } from '../limits/ceilings';
+import { bindingFloor, type BindingFloor } from '../limits/floors';
+import { speedForShareKmh } from '../limits/heatAndSpeed';
+import type { End, Modifier } from '../modifiers/modifier';
+import { modifierOf, modifiersOn } from '../modifiers/registry';
 import { failure, success, type Result } from '../result';
+import { schoolOf, schoolsFor, type SchoolCode } from '../schools/registry';
+import type { Need, Wanted } from '../schools/school';
 import { carcassFactor } from '../tires/loadRange';
-import { loadIndexKg } from '../tires/loadIndex';
-import { psi } from '../units/units';
-import type { AxlePlan, GroundPlan, PlanAxle, PlanInput, PlanProblem, SchoolPlan } from './plan';
-import {
-  workingOfContact,
-  workingOfLimits,
-  workingOfLoadAndTire,
-  workingOfSchool,
-  workingOfWindow,
-} from './workingSteps';
+import { placardRules, type AxleContext } from './axleContext';
+import type { AxlePlan, GroundPlan, Held, PlanAxle, PlanInput, PlanProblem, SchoolPlan } from './plan';
+import type { WorkingStep } from './working';
+import { workingOfContact, workingOfLimits, workingOfLoadAndTire, workingOfStart } from './workingSteps';
 
-/** Which limit moved a number. */
-const heldBy = (wantedKpa: number, startKpa: number): SchoolPlan['heldBy'] =>
-  wantedKpa === startKpa ? null : wantedKpa < startKpa ? 'floor' : 'placard';
-
-const clamp = (value: number, low: number, high: number): number => Math.min(Math.max(value, low), high);
+/** Figures found by halving may differ in the last place; far finer than any gauge, kPa. */
+const DUST_KPA = 1e-6;
+const ROUNDING = 1e-12;
 
 /**
  * The plan for one rig on one ground: for each axle a cold start pressure by the school that is held, its window, its
- * floor with the reason, what the other schools ask for, and what the tire does there and at road pressure. Pressures
- * are gauge, full precision.
+ * floor and ceiling with their reasons, what the other schools ask for, and what the tire does there and at road
+ * pressure. Pressures are gauge, full precision.
  *
- * The axle's heavier wheel decides, because an axle is set to one pressure. No start lies below the floor or above
- * the placard.
+ * The axle's heavier wheel decides, because an axle is set to one pressure. No start lies below the floor or above the
+ * ceiling. Where the two cross, or the speed is past the tire, there is no number but what stands in its way.
  *
  * @example the reference rig on soft sand: start 16 psi (110.3 kPa), window 15 to 16, floor 12 by the bead
  */
 export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
+  const family = familyOf(input.family);
   const ground = groundOf(input.ground);
-  const stuck = ground.deliberate === true && input.stuckAccepted;
+  if (!ground.kinds.includes(family.kind)) return failure({ code: 'otherGround' });
 
-  const axles: AxlePlan[] = [];
-  for (const axle of input.axles) {
-    const planned = planAxle(axle, input, stuck);
-    if (!planned.ok) return planned;
-    axles.push(planned.value);
+  const limited: LimitedAxle[] = [];
+  for (const context of contextsOf(input)) {
+    const limits = limitsOf(context);
+    if (!limits.ok) return limits;
+    limited.push({ context, ...limits.value });
   }
-
-  const cautions = cautionsFor({
-    ground: input.ground,
-    axles: axles.map((plan, index) => {
-      const { tire, loadRange } = input.axles[index]!;
-      return {
-        wheelLoadKg: plan.wheelLoadKg,
-        loadIndexKg: tire.service && loadIndexKg(tire.service.loadIndex),
-        startKpa: plan.startKpa,
-        roadKpa: plan.roadKpa,
-        wantedKpa: plan.schools.find(({ code }) => code === 'equalDeflection')?.wantedKpa ?? plan.roadKpa,
-        floorKpa: plan.floor.pressureKpa,
-        carcass: carcassFactor(loadRange),
-      };
-    }),
-  });
-
+  const chosen = chooseSchool(input, limited);
+  if (!chosen.ok) return chosen;
+  const { school, silentSchool } = chosen.value;
+  const axles = limited.map((axle) => planAxle(axle, school));
+  const guide = speedGuide(family, ground, input, axles);
   return success({
+    family: input.family,
     ground: input.ground,
-    speedGuideKmh: ground.speedGuideKmh,
+    school,
+    silentSchool,
+    speedGuideKmh: guide,
+    speedKmh: limited[0]!.context.speedKmh,
     needsStuckStep: ground.deliberate === true && !input.stuckAccepted,
     axles,
-    cautions,
+    cautions: cautionsFor({
+      family,
+      ground,
+      modifiers: input.modifiers,
+      speedKmh: input.speedKmh,
+      guideKmh: guide?.high ?? null,
+      axles: axles.map((plan, index) => ({ plan, axle: input.axles[index]! })),
+    }),
   });
 }
 
-function planAxle(axle: PlanAxle, { ground, school }: PlanInput, stuck: boolean): Result<AxlePlan, PlanProblem> {
-  const build: TireBuild = { tire: axle.tire, carcass: carcassFactor(axle.loadRange) };
-  const wheelLoadKg = Math.max(axle.leftLoadKg, axle.rightLoadKg);
-  const roadKpa = axle.placardKpa;
-  const contactConstant = axle.measuredContact?.contactConstant ?? DEFAULT_CONTACT_CONSTANT;
-  const floor = bindingFloor({ build, wheelLoadKg, beadLocks: axle.beadLocks, heldFloorKpa: axle.heldFloorKpa, stuck });
-  const atRoad = contactPatch(build, wheelLoadKg, roadKpa, contactConstant);
-  if (floor.code === 'bead' && floor.pressureKpa > roadKpa) {
-    const { position } = axle;
-    return failure({ code: 'floorAboveRoad', position, floorKpa: floor.pressureKpa, placardKpa: roadKpa });
+/** What schools and limits look at on each axle. */
+export function contextsOf(input: PlanInput): AxleContext[] {
+  const family = familyOf(input.family);
+  const ground = groundOf(input.ground);
+  const heaviestWheelKg = Math.max(...input.axles.map(heavierKg));
+  const onRoad = ground.paved === true;
+  return input.axles.map((axle) => {
+    const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
+    const all: readonly Modifier[] = modifiers.map(modifierOf);
+    const steps = axle.position === 'front' ? ground.bicycle : (ground.bicycle?.rear ?? ground.bicycle);
+    const shift = (end: End): number =>
+      (steps?.[end] ?? 0) + all.reduce((sum, each) => sum + (each.shift?.[end] ?? 0), 0);
+    return {
+      family,
+      ground,
+      axle,
+      build: {
+        tire: axle.tire,
+        carcass: carcassFactor(axle.loadRange),
+        ...(axle.widthMm !== null && { widthMm: axle.widthMm }),
+      },
+      wheelLoadKg: heavierKg(axle),
+      heaviestWheelKg,
+      modifiers,
+      shiftPsi: { start: shift('start'), low: shift('low'), high: shift('high') },
+      highTorque: all.some(({ highTorque }) => highTorque),
+      speedKmh: input.speedKmh ?? ground.speedGuideKmh?.high ?? (onRoad ? input.roadSpeedKmh : null),
+      roadSpeedKmh: input.roadSpeedKmh,
+      reachAirKmh: all.find(({ reachAirKmh }) => reachAirKmh !== undefined)?.reachAirKmh ?? null,
+      riderKg: input.riderKg,
+      heldFloorKpa: input.heldFloorKpa,
+      stuck: ground.deliberate === true && input.stuckAccepted,
+    };
+  });
+}
+
+const heavierKg = ({ leftLoadKg, rightLoadKg }: PlanAxle): number => Math.max(leftLoadKg, rightLoadKg);
+
+interface LimitedAxle {
+  readonly context: AxleContext;
+  readonly floor: BindingFloor;
+  readonly ceiling: BindingCeiling | null;
+}
+
+/** How low and how high an axle may go; contradictions are told, not averaged away. */
+function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'ceiling'>, PlanProblem> {
+  const { axle, wheelLoadKg, speedKmh } = context;
+  const { position, roadKpa, maxKpa, curve } = axle;
+  const topKmh = curve?.from === 'rows' ? curve.speeds.at(-1)!.speedKmh : topSpeedKmh(axle.tire);
+  if (speedKmh !== null && topKmh !== undefined && speedKmh > topKmh) {
+    return failure({ code: 'tooFast', position, speedKmh, topKmh });
   }
-  if (floor.pressureKpa > roadKpa || !atRoad) {
+  if (context.family.placardRules && roadKpa !== null && maxKpa !== null && roadKpa > maxKpa + DUST_KPA) {
+    return failure({ code: 'placardAboveSidewall', position, placardKpa: roadKpa, maxKpa });
+  }
+  if (placardRules(context) && roadKpa === null) return failure({ code: 'roadMissing', position });
+  const mostKg = ratedMostKg(context);
+  if (mostKg !== null && wheelLoadKg > mostKg * (1 + ROUNDING)) {
+    return failure({ code: 'noPressureCarries', position, wheelLoadKg, mostKg, speedKmh });
+  }
+  const floor = bindingFloor(context);
+  const ceiling = bindingCeiling(context);
+  if (ceiling && floor.pressureKpa > ceiling.pressureKpa + DUST_KPA) {
     return failure({
-      code: 'placardCannotCarry',
-      position: axle.position,
+      code: 'floorAboveCeiling',
+      position,
       wheelLoadKg,
-      placardKpa: roadKpa,
-      neededKpa: floor.pressureKpa,
+      floor: floor.code,
+      floorKpa: floor.pressureKpa,
+      ceiling: ceiling.code,
+      ceilingKpa: ceiling.pressureKpa,
     });
   }
+  return success({ floor, ceiling });
+}
 
-  const { onReferenceRig } = groundOf(ground);
-  const asks = (code: SchoolCode, referencePsi: number): number =>
-    schoolOf(code).wantedKpa({ build, wheelLoadKg, roadKpa, referenceKpa: psi(referencePsi) });
-  const hold = (pressureKpa: number): number => clamp(pressureKpa, floor.pressureKpa, roadKpa);
-  const schools = onReferenceRig
-    ? SCHOOLS.map(({ code }): SchoolPlan => {
-        const wantedKpa = asks(code, onReferenceRig.startPsi);
-        return { code, wantedKpa, startKpa: hold(wantedKpa), heldBy: heldBy(wantedKpa, hold(wantedKpa)) };
-      })
-    : [];
+/** The school that is held, else the first that can answer on every axle; none where the placard rules. */
+function chooseSchool(
+  { school: held }: PlanInput,
+  limited: readonly LimitedAxle[],
+): Result<Pick<GroundPlan, 'school' | 'silentSchool'>, PlanProblem> {
+  const [{ context }] = limited as [LimitedAxle];
+  if (placardRules(context)) return success({ school: null, silentSchool: null });
+  const own = schoolsFor(context.family.kind);
+  const needOf = (code: SchoolCode): Need | undefined =>
+    limited
+      .map(({ context: each }) => schoolOf(code).wants(each, 'start'))
+      .find((wanted) => typeof wanted === 'string');
+  const first = held !== null && own.includes(held) ? held : own[0]!;
+  const answering = [first, ...own].find((code) => needOf(code) === undefined);
+  if (answering === undefined) {
+    return failure({ code: 'noSchoolAnswers', needs: [...new Set(own.map((code) => needOf(code)!))] });
+  }
+  const silent = needOf(first);
+  return success({ school: answering, silentSchool: silent === undefined ? null : { code: first, needs: silent } });
+}
+
+function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode | null): AxlePlan {
+  const { axle, build, wheelLoadKg, modifiers } = context;
+  const highestKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
+  const hold = (kpa: number): number =>
+    Math.min(Math.max(kpa, floor.pressureKpa), Math.max(highestKpa, floor.pressureKpa));
+  const heldBy = (kpa: number): Held =>
+    kpa < floor.pressureKpa ? floor.code : kpa > highestKpa ? ceiling!.code : null;
+
+  const startEnd: End = modifiers.map((code) => (modifierOf(code) as Modifier).startAt).find(Boolean) ?? 'start';
+  const asks = (code: SchoolCode, end: End): Wanted => schoolOf(code).wants(context, end);
+  const schools = (school === null ? [] : schoolsFor(context.family.kind)).map((code): SchoolPlan => {
+    const wantedKpa = asks(code, startEnd);
+    return typeof wantedKpa === 'string'
+      ? { code, ok: false, needs: wantedKpa }
+      : { code, ok: true, wantedKpa, startKpa: hold(wantedKpa), heldBy: heldBy(wantedKpa) };
+  });
   const held = schools.find(({ code }) => code === school);
-  const wantedKpa = held?.wantedKpa ?? null;
-  const startKpa = held?.startKpa ?? roadKpa;
-  const window = onReferenceRig
-    ? { lowKpa: hold(asks(school, onReferenceRig.lowPsi)), highKpa: hold(asks(school, onReferenceRig.highPsi)) }
-    : { lowKpa: roadKpa, highKpa: roadKpa };
-  // The floor keeps the sidewall from being squeezed flat at any pressure from there up.
+  const wantedKpa = held?.ok ? held.wantedKpa : null;
+  const startKpa = held?.ok ? held.startKpa : axle.roadKpa!;
+  const edge = (end: End): number => hold(school === null ? axle.roadKpa! : Number(asks(school, end)));
+  const [lowKpa, highKpa] = [edge('low'), edge('high')];
+  const roadKpa = axle.roadKpa ?? needsOnRoadKpa(context);
+  const contactConstant = axle.measuredContact?.contactConstant;
+  const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa, contactConstant) ?? null);
+  // The floors keep the sidewall from being squeezed flat at any pressure from there up.
   const atStart = contactPatch(build, wheelLoadKg, startKpa, contactConstant)!;
-
-  return success({
+  const windowSteps = (
+    school === null
+      ? []
+      : ([
+          ['windowLow', 'windowLowKpa', lowKpa],
+          ['windowHigh', 'windowHighKpa', highKpa],
+        ] as const)
+  ).map(([code, name, value]): WorkingStep => ({
+    code,
+    inputs: {},
+    result: { name, value },
+    source: schoolOf(school!).source,
+  }));
+  return {
     position: axle.position,
     wheelLoadKg,
     roadKpa,
     startKpa,
-    window,
+    window: { lowKpa: Math.min(lowKpa, startKpa), highKpa: Math.max(highKpa, startKpa) },
     floor,
+    ceiling,
     wantedKpa,
-    heldBy: held?.heldBy ?? null,
+    heldBy: held?.ok ? held.heldBy : null,
     schools,
+    modifiers,
     atRoad,
     atStart,
-    clearanceLostMm: atStart.deflectionMm - atRoad.deflectionMm,
+    carriesKg: carriedKg(context, startKpa),
+    clearanceLostMm: atRoad && atStart.deflectionMm - atRoad.deflectionMm,
     measuredContact: axle.measuredContact ?? null,
     working: [
-      ...workingOfLoadAndTire(axle, wheelLoadKg),
-      ...(onReferenceRig && wantedKpa !== null
-        ? workingOfSchool(school, build, wheelLoadKg, psi(onReferenceRig.startPsi), roadKpa, wantedKpa)
-        : []),
-      ...workingOfLimits(floor, roadKpa, wantedKpa, startKpa),
-      ...(onReferenceRig ? workingOfWindow(onReferenceRig, window) : []),
-      ...workingOfContact(build, wheelLoadKg, atStart, contactConstant, axle.measuredContact),
+      ...workingOfLoadAndTire(context),
+      ...(school === null || wantedKpa === null ? [] : schoolOf(school).steps(context, startEnd, wantedKpa)),
+      ...workingOfLimits(context, floor, ceiling),
+      workingOfStart(wantedKpa, startKpa, floor, ceiling),
+      ...windowSteps,
+      ...workingOfContact(build, wheelLoadKg, atStart, axle.measuredContact),
     ],
-  });
+  };
+}
+
+/** What today's load takes at road speed, where nobody told the road pressure; null where nothing tells, kPa. */
+const needsOnRoadKpa = ({ axle, wheelLoadKg, roadSpeedKmh }: AxleContext): number | null =>
+  (axle.curve
+    ? pressureForLoadKpa(axle.curve, wheelLoadKg, { speedKmh: roadSpeedKmh, dual: axle.wheels === 4 })
+    : null) ?? null;
+
+/** The ground's guide, less on a day that wants it slower, and never more than the softest sidewall stands. */
+function speedGuide(
+  family: Family,
+  { speedGuideKmh }: Ground,
+  { modifiers }: PlanInput,
+  axles: readonly AxlePlan[],
+): GroundPlan['speedGuideKmh'] {
+  if (!family.speedGuide || !speedGuideKmh) return null;
+  const counted = new Set(axles.flatMap((axle) => axle.modifiers));
+  const share = modifiers
+    .filter((code) => counted.has(code))
+    .reduce((product, code) => product * ((modifierOf(code) as Modifier).speedShare ?? 1), 1);
+  // Tires that carry by a table have their speed in it already.
+  const byHeat = axles
+    .filter(({ floor }) => floor.all.some(({ code }) => code === 'heatAndSpeed'))
+    .map(({ atStart }) => speedForShareKmh(atStart.deflectionShare) ?? Number.POSITIVE_INFINITY);
+  const slower = (kmh: number): number => Math.min(kmh * share, ...byHeat);
+  const tidy = (kmh: number): number =>
+    kmh === Math.round(kmh) && share === 1 ? kmh : Math.max(5, Math.floor(kmh / 5) * 5);
+  return { low: tidy(slower(speedGuideKmh.low)), high: tidy(slower(speedGuideKmh.high)) };
 }

@@ -1,180 +1,101 @@
-import { CONTACT_SOURCE, type ContactPatch, type MeasuredContact } from '../contact/contactPatch';
+import { CASING_KPA, DROP_HEIGHT_SOURCE, DROP_SOURCE } from '../contact/bicycleDrop';
+import {
+  CONTACT_SOURCE,
+  DEFAULT_CONTACT_CONSTANT,
+  type ContactPatch,
+  type MeasuredContact,
+} from '../contact/contactPatch';
+import { isBicycleTire, standingDiameterMm, standingHeightMm, widthOnRimMm } from '../contact/deflection';
 import { STIFFNESS_SOURCE, type TireBuild } from '../contact/stiffness';
-import type { Ground } from '../grounds/ground';
-import type { BindingFloor } from '../limits/floors';
-import { gravel } from '../grounds/gravel';
-import { schoolOf, type SchoolCode } from '../schools/registry';
-import { assumption, commonPractice, exact, measured } from '../source';
-import { outerDiameterMm, sectionHeightMm } from '../tires/tire';
-import { psi } from '../units/units';
-import { referenceShare } from '../schools/equalDeflection';
-import type { AxlePlan, PlanAxle } from './plan';
-import { REFERENCE_RIG, REFERENCE_ROAD_KPA } from '../schools/referenceRig';
+import { CEILINGS, type BindingCeiling } from '../limits/ceilings';
+import { FLOORS, type BindingFloor } from '../limits/floors';
+import { assumption, exact, measured } from '../source';
+import type { AxleContext } from './axleContext';
+import { stiffnessInputs } from './stiffnessInputs';
 import type { WorkingStep } from './working';
 
-const GRAVEL_KPA = psi(gravel.onReferenceRig.startPsi);
-
 /*
- * The lines of a plan's working. They compute nothing of their own: each puts down what went into a step of the plan
- * and what came out, in the order in which a person would do it again with pencil and paper.
+ * The lines of a plan's working that belong to no school and no limit. They compute nothing of their own: each puts
+ * down what went into a step of the plan and what came out, in the order in which a person would do it again with
+ * pencil and paper.
  */
 
-export function workingOfLoadAndTire(axle: PlanAxle, wheelLoadKg: number): WorkingStep[] {
-  const { tire, leftLoadKg, rightLoadKg } = axle;
+export function workingOfLoadAndTire({ axle, build, wheelLoadKg }: AxleContext): WorkingStep[] {
+  const { leftLoadKg, rightLoadKg } = axle;
+  const load: WorkingStep = {
+    code: 'wheelLoad',
+    inputs: { leftLoadKg, rightLoadKg },
+    result: { name: 'wheelLoadKg', value: wheelLoadKg },
+    source: exact,
+  };
+  if (isBicycleTire(build)) return [load];
   return [
-    {
-      code: 'wheelLoad',
-      inputs: { leftLoadKg, rightLoadKg },
-      result: { name: 'wheelLoadKg', value: wheelLoadKg },
-      source: exact,
-    },
+    load,
     {
       code: 'tireSize',
       inputs: {
-        sectionWidthMm: tire.sectionWidthMm,
-        aspectPercent: tire.aspectPercent,
-        outerDiameterMm: outerDiameterMm(tire),
+        sectionWidthMm: build.tire.sectionWidthMm,
+        aspectPercent: build.tire.aspectPercent,
+        outerDiameterMm: standingDiameterMm(build),
       },
-      result: { name: 'sectionHeightMm', value: sectionHeightMm(tire) },
-      source: tire.notation === 'numeric' ? assumption : exact,
+      result: { name: 'sectionHeightMm', value: standingHeightMm(build) },
+      source: build.tire.notation === 'numeric' ? assumption : exact,
     },
   ];
 }
 
-/** How a school came to what it asks for. */
-export function workingOfSchool(
-  school: SchoolCode,
-  build: TireBuild,
-  wheelLoadKg: number,
-  referenceKpa: number,
-  roadKpa: number,
-  wantedKpa: number,
-): WorkingStep[] {
-  switch (school) {
-    case 'equalDeflection':
-      return workingOfEqualDeflection(build, wheelLoadKg, referenceKpa, wantedKpa);
-    case 'stepDown':
-      return workingOfEqualDeflection(build, wheelLoadKg, Math.max(referenceKpa, GRAVEL_KPA), wantedKpa);
-    case 'fixedTable':
-      return [
-        {
-          code: 'tablePressure',
-          inputs: { referencePressureKpa: referenceKpa },
-          result: { name: 'wantedKpa', value: wantedKpa },
-          source: schoolOf(school).source,
-        },
-      ];
-    case 'shareOfRoad':
-      return [
-        {
-          code: 'shareOfRoad',
-          inputs: { roadKpa, referencePressureKpa: referenceKpa, referenceRoadKpa: REFERENCE_ROAD_KPA },
-          result: { name: 'wantedKpa', value: wantedKpa },
-          source: schoolOf(school).source,
-        },
-      ];
-  }
-}
-
-function workingOfEqualDeflection(
-  build: TireBuild,
-  wheelLoadKg: number,
-  referenceKpa: number,
-  wantedKpa: number,
-): WorkingStep[] {
-  const share = referenceShare(referenceKpa);
-  const targetMm = share * sectionHeightMm(build.tire);
-  return [
-    {
-      code: 'referenceShare',
-      inputs: {
-        referencePressureKpa: referenceKpa,
-        wheelLoadKg: REFERENCE_RIG.loadKg,
-        ...stiffnessInputs(REFERENCE_RIG.build),
-        sectionHeightMm: sectionHeightMm(REFERENCE_RIG.build.tire),
-      },
-      result: { name: 'deflectionShare', value: share },
-      source: REFERENCE_RIG.source,
-    },
-    {
-      code: 'targetDeflection',
-      inputs: { deflectionShare: share, sectionHeightMm: sectionHeightMm(build.tire) },
-      result: { name: 'deflectionMm', value: targetMm },
-      source: commonPractice,
-    },
-    {
-      code: 'stiffnessNeeded',
-      inputs: { wheelLoadKg, deflectionMm: targetMm },
-      result: { name: 'stiffnessKgPerMm', value: wheelLoadKg / targetMm },
-      source: exact,
-    },
-    {
-      code: 'wantedPressure',
-      inputs: { ...stiffnessInputs(build), stiffnessKgPerMm: wheelLoadKg / targetMm },
-      result: { name: 'wantedKpa', value: wantedKpa },
-      source: STIFFNESS_SOURCE,
-    },
-  ];
-}
-
+/** Each limit in its own words, then which one binds. */
 export function workingOfLimits(
+  context: AxleContext,
   floor: BindingFloor,
-  roadKpa: number,
+  ceiling: BindingCeiling | null,
+): WorkingStep[] {
+  return [
+    ...FLOORS.flatMap((each): readonly WorkingStep[] => {
+      const value = floor.all.find(({ code }) => code === each.code);
+      return value ? each.steps(context, value.pressureKpa) : [];
+    }),
+    { code: 'lowest', inputs: {}, result: { name: 'lowestKpa', value: floor.pressureKpa }, source: floor.source },
+    ...CEILINGS.flatMap((each): readonly WorkingStep[] => {
+      const value = ceiling?.all.find(({ code }) => code === each.code);
+      return value ? each.steps(context, value.pressureKpa) : [];
+    }),
+  ];
+}
+
+export function workingOfStart(
   wantedKpa: number | null,
   startKpa: number,
-): WorkingStep[] {
-  const floorKpaOf = (code: BindingFloor['code']): number => floor.all.find((each) => each.code === code)!.pressureKpa;
-  const floors: WorkingStep = {
-    code: 'floors',
-    inputs: { beadFloorKpa: floorKpaOf('bead'), flexFloorKpa: floorKpaOf('sidewallFlex') },
-    result: { name: 'lowestKpa', value: floor.pressureKpa },
-    source: floor.source,
-  };
+  floor: BindingFloor,
+  ceiling: BindingCeiling | null,
+): WorkingStep {
   if (wantedKpa === null) {
-    return [
-      floors,
-      { code: 'placardRules', inputs: { roadKpa }, result: { name: 'startKpa', value: startKpa }, source: exact },
-    ];
-  }
-  return [
-    floors,
-    {
-      code: 'start',
-      inputs: { wantedKpa, lowestKpa: floor.pressureKpa, roadKpa },
+    return {
+      code: 'placardRules',
+      inputs: { roadKpa: startKpa },
       result: { name: 'startKpa', value: startKpa },
       source: exact,
+    };
+  }
+  return {
+    code: 'start',
+    inputs: {
+      wantedKpa,
+      lowestKpa: floor.pressureKpa,
+      ...(ceiling && { highestKpa: ceiling.pressureKpa }),
     },
-  ];
-}
-
-export function workingOfWindow(
-  { lowPsi, highPsi, source, lowSource }: NonNullable<Ground['onReferenceRig']>,
-  window: AxlePlan['window'],
-): WorkingStep[] {
-  return [
-    {
-      code: 'windowLow',
-      inputs: { referencePressureKpa: psi(lowPsi) },
-      result: { name: 'windowLowKpa', value: window.lowKpa },
-      source: lowSource ?? source,
-    },
-    {
-      code: 'windowHigh',
-      inputs: { referencePressureKpa: psi(highPsi) },
-      result: { name: 'windowHighKpa', value: window.highKpa },
-      source,
-    },
-  ];
+    result: { name: 'startKpa', value: startKpa },
+    source: exact,
+  };
 }
 
 export function workingOfContact(
   build: TireBuild,
   wheelLoadKg: number,
   patch: ContactPatch,
-  contactConstant: number,
   measuredContact: MeasuredContact | undefined,
 ): WorkingStep[] {
-  const error = measuredContact?.standardError;
+  if (isBicycleTire(build)) return workingOfBicycleContact(build, wheelLoadKg, patch, measuredContact);
   return [
     {
       code: 'stiffnessAtStart',
@@ -188,22 +109,8 @@ export function workingOfContact(
       result: { name: 'deflectionMm', value: patch.deflectionMm },
       source: exact,
     },
-    {
-      code: 'chord',
-      inputs: { outerDiameterMm: outerDiameterMm(build.tire), deflectionMm: patch.deflectionMm },
-      result: { name: 'chordMm', value: patch.chordMm },
-      source: exact,
-    },
-    {
-      code: 'contactLength',
-      inputs: {
-        contactConstant,
-        chordMm: patch.chordMm,
-        ...(typeof error === 'number' && { contactConstantError: error }),
-      },
-      result: { name: 'contactLengthMm', value: patch.lengthMm },
-      source: measuredContact ? measured : CONTACT_SOURCE,
-    },
+    chordStep(build, patch),
+    lengthStep(patch, measuredContact),
     {
       code: 'groundPressure',
       inputs: { wheelLoadKg, contactLengthMm: patch.lengthMm, treadWidthMm: patch.widthMm },
@@ -213,9 +120,66 @@ export function workingOfContact(
   ];
 }
 
-const stiffnessInputs = ({ tire, carcass }: TireBuild) => ({
-  aspectPercent: tire.aspectPercent,
-  sectionWidthMm: tire.sectionWidthMm,
-  outerDiameterMm: outerDiameterMm(tire),
-  carcassFactor: carcass,
+const chordStep = (build: TireBuild, patch: ContactPatch): WorkingStep => ({
+  code: 'chord',
+  inputs: { outerDiameterMm: standingDiameterMm(build), deflectionMm: patch.deflectionMm },
+  result: { name: 'chordMm', value: patch.chordMm },
+  source: exact,
 });
+
+function lengthStep(patch: ContactPatch, measuredContact: MeasuredContact | undefined): WorkingStep {
+  const error = measuredContact?.standardError;
+  return {
+    code: 'contactLength',
+    inputs: {
+      contactConstant: measuredContact?.contactConstant ?? DEFAULT_CONTACT_CONSTANT,
+      chordMm: patch.chordMm,
+      ...(typeof error === 'number' && { contactConstantError: error }),
+    },
+    result: { name: 'contactLengthMm', value: patch.lengthMm },
+    source: measuredContact ? measured : CONTACT_SOURCE,
+  };
+}
+
+function workingOfBicycleContact(
+  build: TireBuild,
+  wheelLoadKg: number,
+  patch: ContactPatch,
+  measuredContact: MeasuredContact | undefined,
+): WorkingStep[] {
+  return [
+    {
+      code: 'dropAtStart',
+      inputs: { wheelLoadKg, tireWidthMm: widthOnRimMm(build), pressureKpa: patch.pressureKpa },
+      result: { name: 'dropShare', value: patch.deflectionShare },
+      source: DROP_SOURCE,
+    },
+    {
+      code: 'targetDeflection',
+      inputs: { dropShare: patch.deflectionShare, tireWidthMm: widthOnRimMm(build) },
+      result: { name: 'deflectionMm', value: patch.deflectionMm },
+      source: DROP_HEIGHT_SOURCE,
+    },
+    chordStep(build, patch),
+    {
+      code: 'skinPressure',
+      inputs: { pressureKpa: patch.pressureKpa, casingKpa: CASING_KPA },
+      result: { name: 'groundPressureKpa', value: patch.groundPressureKpa },
+      source: CONTACT_SOURCE,
+    },
+    measuredContact
+      ? lengthStep(patch, measuredContact)
+      : {
+          code: 'ellipse',
+          inputs: {
+            wheelLoadKg,
+            groundPressureKpa: patch.groundPressureKpa,
+            chordMm: patch.chordMm,
+            tireWidthMm: widthOnRimMm(build),
+            deflectionMm: patch.deflectionMm,
+          },
+          result: { name: 'contactLengthMm', value: patch.lengthMm },
+          source: CONTACT_SOURCE,
+        },
+  ];
+}

@@ -1,7 +1,10 @@
 import { deflectionShare, pressureForShareKpa } from '../contact/deflection';
-import type { TireBuild } from '../contact/stiffness';
-import { published } from '../source';
-import { REFERENCE_RIG } from './referenceRig';
+import { STIFFNESS_SOURCE, type TireBuild } from '../contact/stiffness';
+import { stiffnessInputs } from '../plan/stiffnessInputs';
+import type { WorkingStep } from '../plan/working';
+import { commonPractice, exact, published } from '../source';
+import { sectionHeightMm } from '../tires/tire';
+import { REFERENCE_RIG, referenceKpa } from './referenceRig';
 import type { School } from './school';
 
 /** Deflection over section height of the reference rig at a pressure of its table, 0 to 1. */
@@ -14,15 +17,60 @@ export const referenceShare = (pressureKpa: number): number =>
  * stiffer than that.
  *
  * @param loadKg load on this wheel
- * @param referenceKpa the trade's pressure on the reference rig
+ * @param pressureKpa the trade's pressure on the reference rig
  * @example equalDeflectionKpa(REFERENCE_RIG.build, 600, 110) // 110
  */
-export const equalDeflectionKpa = (build: TireBuild, loadKg: number, referenceKpa: number): number =>
-  pressureForShareKpa(build, loadKg, referenceShare(referenceKpa));
+export const equalDeflectionKpa = (build: TireBuild, loadKg: number, pressureKpa: number): number =>
+  pressureForShareKpa(build, loadKg, referenceShare(pressureKpa));
+
+/** The steps of that, from the trade's pressure on. */
+export function equalDeflectionSteps(
+  build: TireBuild,
+  wheelLoadKg: number,
+  referencePressureKpa: number,
+  wantedKpa: number,
+): WorkingStep[] {
+  const share = referenceShare(referencePressureKpa);
+  const targetMm = share * sectionHeightMm(build.tire);
+  return [
+    {
+      code: 'referenceShare',
+      inputs: {
+        referencePressureKpa,
+        wheelLoadKg: REFERENCE_RIG.loadKg,
+        ...stiffnessInputs(REFERENCE_RIG.build),
+        sectionHeightMm: sectionHeightMm(REFERENCE_RIG.build.tire),
+      },
+      result: { name: 'deflectionShare', value: share },
+      source: REFERENCE_RIG.source,
+    },
+    {
+      code: 'targetDeflection',
+      inputs: { deflectionShare: share, sectionHeightMm: sectionHeightMm(build.tire) },
+      result: { name: 'deflectionMm', value: targetMm },
+      source: commonPractice,
+    },
+    {
+      code: 'stiffnessNeeded',
+      inputs: { wheelLoadKg, deflectionMm: targetMm },
+      result: { name: 'stiffnessKgPerMm', value: wheelLoadKg / targetMm },
+      source: exact,
+    },
+    {
+      code: 'wantedPressure',
+      inputs: { ...stiffnessInputs(build), stiffnessKgPerMm: wheelLoadKg / targetMm },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: STIFFNESS_SOURCE,
+    },
+  ];
+}
 
 /** Equal deflection: a lighter wheel goes lower, a heavier one stays higher, until both bend alike. */
 export const equalDeflection = {
   code: 'equalDeflection',
+  kinds: ['car'],
   source: published('US Forest Service and military central tire inflation reports'),
-  wantedKpa: ({ build, wheelLoadKg, referenceKpa }) => equalDeflectionKpa(build, wheelLoadKg, referenceKpa),
+  wants: (context, end) => equalDeflectionKpa(context.build, context.wheelLoadKg, referenceKpa(context, end)),
+  steps: (context, end, wantedKpa) =>
+    equalDeflectionSteps(context.build, context.wheelLoadKg, referenceKpa(context, end), wantedKpa),
 } as const satisfies School;

@@ -1,9 +1,19 @@
 import { commonPractice } from '../source';
+import { referenceKpa } from './referenceRig';
 import type { School } from './school';
 
 /** The fixed table: the same numbers on every rig. */
 export const fixedTable = {
   code: 'fixedTable',
+  kinds: ['car'],
   source: commonPractice,
-  wantedKpa: ({ referenceKpa }) => referenceKpa,
+  wants: referenceKpa,
+  steps: (context, end, wantedKpa) => [
+    {
+      code: 'tablePressure',
+      inputs: { referencePressureKpa: referenceKpa(context, end) },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: commonPractice,
+    },
+  ],
 } as const satisfies School;

@@ -1,4 +1,6 @@
 import type { TireBuild } from '../contact/stiffness';
+import type { End } from '../modifiers/modifier';
+import type { AxleContext } from '../plan/axleContext';
 import { assumption, type Source } from '../source';
 import { readMarking } from '../tires/readMarking';
 import { carcassFactor } from '../tires/loadRange';
@@ -19,3 +21,6 @@ export const REFERENCE_RIG: { readonly build: TireBuild; readonly loadKg: number
 
 /** Its cold road pressure. Assumption, with the rest of the rig. */
 export const REFERENCE_ROAD_KPA = psi(36);
+
+/** What the trade runs on this ground on the reference rig, kPa. */
+export const referenceKpa = ({ ground }: AxleContext, end: End): number => psi(ground.onReferenceRig![end]);

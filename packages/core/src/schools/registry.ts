@@ -1,16 +1,45 @@
+import type { Kind } from '../families/family';
+import { bodyWeight } from './bodyWeight';
+import { classTable } from './classTable';
 import { equalDeflection } from './equalDeflection';
+import { equalDrop } from './equalDrop';
+import { fifteenDrop } from './fifteenDrop';
 import { fixedTable } from './fixedTable';
+import { loadSpeedTable } from './loadSpeedTable';
+import { makersFigure } from './makersFigure';
+import { nearMaximum } from './nearMaximum';
+import { onePressure } from './onePressure';
+import { ownTrial } from './ownTrial';
 import type { School } from './school';
 import { shareOfRoad } from './shareOfRoad';
+import { sidewallMiddle } from './sidewallMiddle';
+import { sidewallRules } from './sidewallRules';
 import { stepDown } from './stepDown';
 
-/** Every school, the default first. */
-export const SCHOOLS = [equalDeflection, fixedTable, shareOfRoad, stepDown] as const satisfies readonly School[];
+/** Every school; the first of a kind of rig is its default. */
+export const SCHOOLS = [
+  equalDeflection,
+  sidewallRules,
+  classTable,
+  equalDrop,
+  loadSpeedTable,
+  fixedTable,
+  shareOfRoad,
+  stepDown,
+  makersFigure,
+  fifteenDrop,
+  bodyWeight,
+  sidewallMiddle,
+  nearMaximum,
+  onePressure,
+  ownTrial,
+] as const satisfies readonly School[];
 
 export type SchoolCode = (typeof SCHOOLS)[number]['code'];
 export const SCHOOL_CODES = SCHOOLS.map(({ code }) => code) as [SchoolCode, ...SchoolCode[]];
 
-/** Equal deflection, because it alone goes by the rig's own load and tire. */
-export const DEFAULT_SCHOOL: SchoolCode = 'equalDeflection';
-
 export const schoolOf = (code: SchoolCode): School => SCHOOLS.find((school) => school.code === code)!;
+
+/** The schools of a kind of rig, the default first: the one that goes by the rig's own load and tire. */
+export const schoolsFor = (kind: Kind): readonly SchoolCode[] =>
+  SCHOOLS.filter((school: School) => school.kinds.includes(kind)).map(({ code }) => code);

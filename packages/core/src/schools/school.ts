@@ -1,14 +1,21 @@
-import type { TireBuild } from '../contact/stiffness';
+import type { Kind } from '../families/family';
+import type { End } from '../modifiers/modifier';
+import type { AxleContext } from '../plan/axleContext';
+import type { WorkingStep } from '../plan/working';
 import type { Source } from '../source';
 
-/** What a school looks at. Pressures are cold gauge pressures. */
-export interface SchoolContext {
-  readonly build: TireBuild;
-  readonly wheelLoadKg: number;
-  readonly roadKpa: number;
-  /** What the trade runs on this ground on the reference rig, kPa. */
-  readonly referenceKpa: number;
-}
+/** What a school would have to know to answer. */
+export type Need =
+  | 'roadPressure'
+  | 'sidewallRange'
+  | 'sidewallMaximum'
+  | 'riderWeight'
+  | 'whatTheTireCarries'
+  /** No pressure carries this load at the speed it goes by. */
+  | 'lessLoad';
+
+/** What it asks for, kPa, zero or less where it would have no air at all; or what it needs. */
+export type Wanted = number | Need;
 
 /**
  * One way in which practitioners come to a number. A new school is a file in this folder and a line in `registry.ts`.
@@ -16,7 +23,10 @@ export interface SchoolContext {
  */
 export interface School {
   readonly code: string;
+  /** Who holds it. */
+  readonly kinds: readonly Kind[];
   readonly source: Source;
-  /** What it asks for, kPa; zero or less where it would have no air at all. */
-  readonly wantedKpa: (context: SchoolContext) => number;
+  readonly wants: (context: AxleContext, end: End) => Wanted;
+  /** How it came to what it asks for, to be done again with pencil and paper. Asked only where it has answered. */
+  readonly steps: (context: AxleContext, end: End, wantedKpa: number) => readonly WorkingStep[];
 }

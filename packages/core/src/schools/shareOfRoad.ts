@@ -1,5 +1,5 @@
 import { commonPractice } from '../source';
-import { REFERENCE_ROAD_KPA } from './referenceRig';
+import { REFERENCE_ROAD_KPA, referenceKpa } from './referenceRig';
 import type { School } from './school';
 
 /**
@@ -8,6 +8,22 @@ import type { School } from './school';
  */
 export const shareOfRoad = {
   code: 'shareOfRoad',
+  kinds: ['car', 'quad'],
   source: commonPractice,
-  wantedKpa: ({ roadKpa, referenceKpa }) => (roadKpa * referenceKpa) / REFERENCE_ROAD_KPA,
+  wants: (context, end) => {
+    const { roadKpa } = context.axle;
+    return roadKpa === null ? 'roadPressure' : (roadKpa * referenceKpa(context, end)) / REFERENCE_ROAD_KPA;
+  },
+  steps: (context, end, wantedKpa) => [
+    {
+      code: 'shareOfRoad',
+      inputs: {
+        roadKpa: context.axle.roadKpa!,
+        referencePressureKpa: referenceKpa(context, end),
+        referenceRoadKpa: REFERENCE_ROAD_KPA,
+      },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: commonPractice,
+    },
+  ],
 } as const satisfies School;

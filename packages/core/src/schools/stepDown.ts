@@ -1,8 +1,14 @@
 import { gravel } from '../grounds/gravel';
+import type { End } from '../modifiers/modifier';
+import type { AxleContext } from '../plan/axleContext';
 import { assumption } from '../source';
 import { psi } from '../units/units';
-import { equalDeflectionKpa } from './equalDeflection';
+import { equalDeflectionKpa, equalDeflectionSteps } from './equalDeflection';
+import { referenceKpa } from './referenceRig';
 import type { School } from './school';
+
+const beginKpa = (context: AxleContext, end: End): number =>
+  Math.max(referenceKpa(context, end), psi(gravel.onReferenceRig.start));
 
 /**
  * Start high and step down on site: begin at what a gravel track asks for, and let out a step at a time until it goes.
@@ -10,7 +16,9 @@ import type { School } from './school';
  */
 export const stepDown = {
   code: 'stepDown',
+  kinds: ['car'],
   source: assumption,
-  wantedKpa: ({ build, wheelLoadKg, referenceKpa }) =>
-    equalDeflectionKpa(build, wheelLoadKg, Math.max(referenceKpa, psi(gravel.onReferenceRig.startPsi))),
+  wants: (context, end) => equalDeflectionKpa(context.build, context.wheelLoadKg, beginKpa(context, end)),
+  steps: (context, end, wantedKpa) =>
+    equalDeflectionSteps(context.build, context.wheelLoadKg, beginKpa(context, end), wantedKpa),
 } as const satisfies School;

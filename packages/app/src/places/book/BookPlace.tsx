@@ -2,7 +2,7 @@ import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
 import { judgeTape } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 
-import { tapeOf } from '../../data/planAxles';
+import { tapeOf } from '../../data/planInput';
 import { unitsStore } from '../../data/preferences';
 import { useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';

@@ -1,14 +1,15 @@
-import type { GroundPlan } from '@dunlinmoss/core';
+import { familyOf, type ContactPatch, type GroundPlan } from '@dunlinmoss/core';
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import { Fragment } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { measuredOn } from '../../data/planAxles';
-import { unitsStore } from '../../data/preferences';
+import { measuredOn } from '../../data/planInput';
+import type { Units } from '../../data/preferences';
 import { Panel } from '../../pieces/Panel';
 import { Text } from '../../pieces/Text';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
+import { COMPARED_WITH } from '../../words/families';
 import { axleOnGauge, day, length, mass, percent, pressure } from '../../words/format';
 import { contactText } from '../../words/tape';
 
@@ -16,24 +17,34 @@ interface FiguresProps {
   readonly plan: GroundPlan;
   readonly rig: RigRow;
   readonly tests: readonly ProofTestRow[];
+  readonly units: Units;
 }
 
 /** What the tire does at road pressure and at this one, side by side, and whether it was measured or estimated. */
-export function Figures({ plan, rig, tests }: FiguresProps) {
+export function Figures({ plan, rig, tests, units }: FiguresProps) {
   const palette = usePalette();
-  const units = unitsStore.use();
+  const { kind } = familyOf(rig.family);
   return (
     <Panel title="What the tire does">
       {plan.axles.map((axle, index) => {
         const { atRoad, atStart } = axle;
         const measured = measuredOn(rig.axles[index]!, tests);
+        const both = (of: (patch: ContactPatch) => string): readonly [string, string] => [
+          atRoad ? of(atRoad) : '–',
+          of(atStart),
+        ];
+        const { startKpa, roadKpa } = axleOnGauge(axle, units);
         const rows: readonly (readonly [string, string, string])[] = [
-          ['Pressure, cold', pressure(atRoad.pressureKpa, units), pressure(axleOnGauge(axle, units).startKpa, units)],
-          ['Settles by', length(atRoad.deflectionMm, units), length(atStart.deflectionMm, units)],
-          ['Share of sidewall', percent(atRoad.deflectionShare), percent(atStart.deflectionShare)],
-          ['Contact length', length(atRoad.lengthMm, units), length(atStart.lengthMm, units)],
-          ['On the ground', pressure(atRoad.groundPressureKpa, units), pressure(atStart.groundPressureKpa, units)],
-          ['Clearance lost', '–', length(axle.clearanceLostMm, units)],
+          ['Pressure, cold', roadKpa === null ? '–' : pressure(roadKpa, units), pressure(startKpa, units)],
+          ['Settles by', ...both(({ deflectionMm }) => length(deflectionMm, units))],
+          [
+            rig.axles[index]!.wheels === 1 ? 'Share of its height' : 'Share of sidewall',
+            ...both(({ deflectionShare }) => percent(deflectionShare)),
+          ],
+          ['Contact length', ...both(({ lengthMm }) => length(lengthMm, units))],
+          ['On the ground', ...both(({ groundPressureKpa }) => pressure(groundPressureKpa, units))],
+          ['Clearance lost', '–', axle.clearanceLostMm === null ? '–' : length(axle.clearanceLostMm, units)],
+          ['Carries here', '', axle.carriesKg === null ? 'not known' : mass(axle.carriesKg, units)],
         ];
         return (
           <Fragment key={axle.position}>
@@ -43,7 +54,7 @@ export function Figures({ plan, rig, tests }: FiguresProps) {
                   {`${AXLE_WORDS[axle.position]}, ${mass(axle.wheelLoadKg, units)} a wheel`}
                 </Text>
                 <Text role="columnheader" as="label" tone="muted" style={styles.value}>
-                  Road
+                  {capital(COMPARED_WITH[kind])}
                 </Text>
                 <Text role="columnheader" as="label" style={styles.value}>
                   Here
@@ -66,7 +77,9 @@ export function Figures({ plan, rig, tests }: FiguresProps) {
             <Text as="small" tone={measured ? 'moss' : 'muted'}>
               {measured
                 ? `Measured by you: contact length is ${contactText(measured)} (tape test, ${day(measured.test.performedAt)}).`
-                : 'Contact is estimated. A tape test on this tire replaces the estimate.'}
+                : kind === 'bicycle'
+                  ? 'Contact is estimated.'
+                  : 'Contact is estimated. A tape test on this tire replaces the estimate.'}
             </Text>
           </Fragment>
         );
@@ -74,6 +87,8 @@ export function Figures({ plan, rig, tests }: FiguresProps) {
     </Panel>
   );
 }
+
+const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1);
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'baseline', borderBottomWidth: 1, paddingVertical: 4, gap: 8 },

@@ -1,9 +1,9 @@
 import type { RigRow } from '@dunlinmoss/contract';
-import { defaultFloorKpa, LAST_FLOOR_KPA, NAMED_FLOORS, type NamedFloor } from '@dunlinmoss/core';
+import { defaultFloorKpa, familyOf, lastFloorKpa, NAMED_FLOORS, type NamedFloor } from '@dunlinmoss/core';
 import { useState } from 'react';
 
 import { save } from '../../data/outbox';
-import { unitsStore } from '../../data/preferences';
+import type { Units } from '../../data/preferences';
 import { rigBody } from '../../data/rigs';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
@@ -21,42 +21,47 @@ const MOST_KPA = 400;
 const SAME_KPA = 0.5;
 
 /** The lowest that a person accepts for a rig: one of the trade's named floors, or a figure of their own. */
-export function FloorPicker({ rig }: { readonly rig: RigRow }) {
-  const units = unitsStore.use();
-  const locked = rig.axles.some(({ beadHold }) => beadHold === 'beadLock');
-  const heldKpa = rig.beadFloorKpa ?? defaultFloorKpa(locked);
-  const named = rig.beadFloorKpa === null && locked ? undefined : namedAt(heldKpa);
+export function FloorPicker({ rig, units }: { readonly rig: RigRow; readonly units: Units }) {
+  const family = familyOf(rig.family);
+  const locked = rig.axles.some(({ beadHold }) => beadHold !== 'none');
+  const tradeKpa = defaultFloorKpa(family, locked);
+  const lastKpa = lastFloorKpa(family);
+  const heldKpa = rig.beadFloorKpa ?? tradeKpa;
+  // The trade's named floors are those of four wheels.
+  const hasNamed = family.kind === 'car';
+  const named = !hasNamed || (rig.beadFloorKpa === null && locked) ? undefined : namedAt(heldKpa);
   const [own, setOwn] = useState(quantityText('pressure', units.pressure, heldKpa));
   const ownKpa = canonicalOf('pressure', own);
-  const possible = ownKpa !== undefined && ownKpa >= LAST_FLOOR_KPA - SAME_KPA && ownKpa <= MOST_KPA;
+  const possible = ownKpa !== undefined && ownKpa >= lastKpa - SAME_KPA && ownKpa <= MOST_KPA;
 
   const hold = async (beadFloorKpa: number | null): Promise<void> => {
     const saved = await save('rigs', { ...rigBody(rig), beadFloorKpa });
     if (saved.kind === 'refused') notify(saved.problem.title);
-    else
-      notify(`${rig.name} goes no lower than ${pressure(beadFloorKpa ?? defaultFloorKpa(locked), units)} by choice.`);
+    else notify(`${rig.name} goes no lower than ${pressure(beadFloorKpa ?? tradeKpa, units)} by choice.`);
   };
   return (
     <Unfold
       label="The lowest you accept"
-      value={`${pressure(heldKpa, units)}: ${named ? FLOOR_WORDS[named].name.toLowerCase() : rig.beadFloorKpa === null ? 'bead locks' : 'your own'}`}
+      value={`${pressure(heldKpa, units)}: ${named ? FLOOR_WORDS[named].name.toLowerCase() : rig.beadFloorKpa !== null ? 'your own' : locked ? 'with its locks' : 'unless you say otherwise'}`}
     >
       {(close) => (
         <>
-          <Choice
-            label="Floors of the trade, without bead locks"
-            layout="list"
-            value={named}
-            options={NAMED_FLOORS.map(({ code, pressureKpa }) => ({
-              code,
-              name: `${FLOOR_WORDS[code].name}: ${pressure(pressureKpa, units)}`,
-              note: FLOOR_WORDS[code].why,
-            }))}
-            onChange={(code) => {
-              void hold(NAMED_FLOORS.find((each) => each.code === code)!.pressureKpa);
-              close();
-            }}
-          />
+          {hasNamed && (
+            <Choice
+              label="Floors of the trade, without bead locks"
+              layout="list"
+              value={named}
+              options={NAMED_FLOORS.map(({ code, pressureKpa }) => ({
+                code,
+                name: `${FLOOR_WORDS[code].name}: ${pressure(pressureKpa, units)}`,
+                note: FLOOR_WORDS[code].why,
+              }))}
+              onChange={(code) => {
+                void hold(NAMED_FLOORS.find((each) => each.code === code)!.pressureKpa);
+                close();
+              }}
+            />
+          )}
           <QuantityField
             label="Your own"
             spokenLabel="Your own lowest"
@@ -64,21 +69,19 @@ export function FloorPicker({ rig }: { readonly rig: RigRow }) {
             value={own}
             onChange={setOwn}
             stepsFrom={heldKpa}
-            problem={
-              possible ? undefined : `Expected ${pressure(LAST_FLOOR_KPA, units)} to ${pressure(MOST_KPA, units)}.`
-            }
+            problem={possible ? undefined : `Expected ${pressure(lastKpa, units)} to ${pressure(MOST_KPA, units)}.`}
           />
           <Action
             label="Hold my own"
             disabled={!possible}
             onPress={() => {
-              void hold(Math.max(ownKpa!, LAST_FLOOR_KPA));
+              void hold(Math.max(ownKpa!, lastKpa));
               close();
             }}
           />
           {rig.beadFloorKpa !== null && (
             <Action
-              label={locked ? 'Back to what bead locks allow' : 'Back to the common one'}
+              label={locked ? 'Back to what its locks allow' : 'Back to the common one'}
               onPress={() => {
                 void hold(null);
                 close();

@@ -2,7 +2,7 @@ import { gaugeNowKpa, type GroundPlan } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { conditionProblems, conditionsOf, conditionsStore, COLD_CONDITIONS } from '../../data/conditions';
-import { unitsStore } from '../../data/preferences';
+import type { Units } from '../../data/preferences';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { NumberField } from '../../pieces/NumberField';
@@ -12,8 +12,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { axleOnGauge, pressure } from '../../words/format';
 
 /** The plan's numbers are cold ones: what the gauge should show on tires that are not, or up high. */
-export function GaugeNow({ plan }: { readonly plan: GroundPlan }) {
-  const units = unitsStore.use();
+export function GaugeNow({ plan, units }: { readonly plan: GroundPlan; readonly units: Units }) {
   const typed = conditionsStore.use();
   const conditions = conditionsOf(typed);
   const problems = conditionProblems(typed);

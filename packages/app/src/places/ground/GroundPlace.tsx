@@ -1,17 +1,12 @@
-import { DEFAULT_SCHOOL, familyOf, GROUND_CODES, planGround, type GroundCode, type GroundPlan } from '@dunlinmoss/core';
-import { loadCaseOf, type OutingRow, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import type { RigRow } from '@dunlinmoss/contract';
+import { planGround, type GroundPlan } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { planAxles, type NoPlan } from '../../data/planAxles';
-import { useOpenOuting } from '../../data/outings';
-import { unitsStore } from '../../data/preferences';
-import { useRow, useRows } from '../../data/rows';
+import { planInput, type NoPlan } from '../../data/planInput';
 import { Action } from '../../pieces/Action';
 import { Cautions } from '../../pieces/Cautions';
-import { Choice } from '../../pieces/Choice';
-import { GroundPicker } from '../../pieces/GroundPicker';
 import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
 import { Empty, Loading } from '../../pieces/States';
@@ -24,35 +19,34 @@ import { Staff } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS } from '../../words/axles';
-import { FAMILY_WORDS } from '../../words/families';
+import { COMPARED_WITH } from '../../words/families';
 import { axleOnGauge } from '../../words/format';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
+import { Asking, RigPicker } from './Asking';
 import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
 import { FloorPicker } from './FloorPicker';
 import { GaugeNow } from './GaugeNow';
+import { HowSure } from './HowSure';
+import { Limits } from './Limits';
 import { Schools } from './Schools';
 import { SetPressures } from './SetPressures';
-
-const isGround = (text: string | undefined): text is GroundCode => GROUND_CODES.some((code) => code === text);
+import { StuckLadder } from './StuckLadder';
+import { addressOf, useQuestion, type Question } from './useQuestion';
 
 /** What pressure, for this ground, on this rig; how low at the most; why. */
 export function GroundPlace() {
-  const params = useLocalSearchParams<{ rig?: string; ground?: string }>();
   const router = useRouter();
-  const { rows: rigs, loading } = useRows('rigs');
-  const { outing } = useOpenOuting();
-  const wanted = useRow('rigs', params.rig ?? outing?.rigId);
-  if (loading || wanted.loading) {
+  const { question, rigs, loading } = useQuestion();
+  if (loading) {
     return (
       <Page title="Ground">
         <Loading />
       </Page>
     );
   }
-  const rig = wanted.row ?? rigs.find(({ family }) => familyOf(family).grounds) ?? rigs[0];
-  if (!rig) {
+  if (!question) {
     return (
       <Page title="Ground">
         <Empty
@@ -62,95 +56,74 @@ export function GroundPlace() {
       </Page>
     );
   }
-  const own = outing?.rigId === rig.id ? outing : undefined;
-  const ground = isGround(params.ground) ? params.ground : (own?.groundCode ?? 'softSand');
-  return <RigOnGround key={`${rig.id} ${ground}`} rig={rig} rigs={rigs} ground={ground} outing={own} />;
+  return <RigOnGround key={`${question.rig.id} ${question.asked.ground}`} question={question} rigs={rigs} />;
 }
 
 interface RigOnGroundProps {
-  readonly rig: RigRow;
+  readonly question: Question;
   readonly rigs: readonly RigRow[];
-  readonly ground: GroundCode;
-  readonly outing: OutingRow | undefined;
 }
 
-function RigOnGround({ rig, rigs, ground, outing }: RigOnGroundProps) {
+function RigOnGround({ question, rigs }: RigOnGroundProps) {
   const router = useRouter();
-  const units = unitsStore.use();
-  const { rows: tests } = useRows('tests', { rigId: rig.id }, ({ rigId }) => rigId === rig.id);
-  const [stuckAccepted, setStuckAccepted] = useState(false);
+  const { rig, family, tests, asked, outing, units, change } = question;
   const [setting, setSetting] = useState(false);
-  const axles = planAxles(rig, tests, outing?.loadCaseId);
-  if (!axles.ok) {
-    return (
-      <Waiting rig={rig} rigs={rigs} reason={axles.problem} onRig={(id) => router.setParams({ rig: id, ground })} />
-    );
-  }
-  const plan = planGround({ ground, school: rig.school ?? DEFAULT_SCHOOL, stuckAccepted, axles: axles.value });
-
-  const loadCase = loadCaseOf(rig, outing?.loadCaseId);
-  const choose = (change: { rig?: string; ground?: string }): void =>
-    router.setParams({ rig: rig.id, ground, ...change });
-  const canSet = plan.ok && ground !== 'pavement' && !plan.value.needsStuckStep;
+  const input = planInput(rig, tests, asked);
+  if (!input.ok) return <Waiting question={question} rigs={rigs} reason={input.problem} />;
+  const plan = planGround(input.value);
+  const stuck = asked.ground === 'stuck';
+  const canSet = plan.ok && plan.value.school !== null && !stuck;
+  const toRig = (): void => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
 
   return (
     <Page
       title="Ground"
-      action={canSet && <Action kind="main" label="Air is out: keep the pressures" onPress={() => setSetting(true)} />}
+      action={
+        canSet && (
+          <Action
+            kind="main"
+            label={family.kind === 'bicycle' ? 'It is set: keep the pressures' : 'Air is out: keep the pressures'}
+            onPress={() => setSetting(true)}
+          />
+        )
+      }
       result={
         plan.ok ? (
-          <PlanResult plan={plan.value} rig={rig} tests={tests} onStuck={() => setStuckAccepted(true)} />
+          <PlanResult plan={plan.value} question={question} />
         ) : (
           <Panel title="No safe pressure">
-            <Text role="alert">{noPlanText(plan.problem, units)}</Text>
-            {plan.problem.code === 'floorAboveRoad' && <FloorPicker rig={rig} />}
-            <Action
-              label={`Check ${rig.name}`}
-              onPress={() => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })}
-            />
+            <Text role="alert">{noPlanText(plan.problem, family.kind, units)}</Text>
+            {plan.problem.code === 'floorAboveCeiling' &&
+              (plan.problem.floor === 'own' || plan.problem.floor === 'bead') && (
+                <FloorPicker rig={rig} units={units} />
+              )}
+            {plan.problem.code === 'tooFast' && asked.speedKmh !== null && (
+              <Action label="Go by the guide of the ground" onPress={() => change({ speedKmh: null })} />
+            )}
+            <Action label={`Check ${rig.name}`} onPress={toRig} />
           </Panel>
         )
       }
     >
-      <RigPicker rig={rig} rigs={rigs} onRig={(id) => choose({ rig: id })} />
-      {loadCase && <Text tone="muted">{`Load: ${loadCase.name}.`}</Text>}
-      <GroundPicker value={ground} onChange={(code) => choose({ ground: code })} />
+      <Asking question={question} rigs={rigs} />
       {setting && plan.ok && (
-        <SetPressures plan={plan.value} rig={rig} outing={outing} onClose={() => setSetting(false)} />
+        <SetPressures
+          plan={plan.value}
+          rig={rig}
+          asked={asked}
+          units={units}
+          outing={outing}
+          onClose={() => setSetting(false)}
+        />
       )}
     </Page>
   );
 }
 
-interface RigPickerProps {
-  readonly rig: RigRow;
-  readonly rigs: readonly RigRow[];
-  readonly onRig: (id: string) => void;
-}
-
-function RigPicker({ rig, rigs, onRig }: RigPickerProps) {
-  return (
-    <Unfold label="Rig" value={rig.name}>
-      {(close) => (
-        <Choice
-          label="Rig"
-          layout="list"
-          value={rig.id}
-          options={rigs.map(({ id, name, family }) => ({ code: id, name, note: FAMILY_WORDS[family].name }))}
-          onChange={(id) => {
-            onRig(id);
-            close();
-          }}
-        />
-      )}
-    </Unfold>
-  );
-}
-
 /** Nothing can be worked out yet: what is missing, and where to tell it. */
-function Waiting({ rig, rigs, reason, onRig }: RigPickerProps & { readonly reason: NoPlan }) {
+function Waiting({ question, rigs, reason }: RigOnGroundProps & { readonly reason: NoPlan }) {
   const router = useRouter();
-  const units = unitsStore.use();
+  const { rig, units, change } = question;
   return (
     <Page
       title="Ground"
@@ -158,54 +131,52 @@ function Waiting({ rig, rigs, reason, onRig }: RigPickerProps & { readonly reaso
         <Panel title="No pressure yet">
           <Text role="alert">{waitingText(reason, rig.family, units)}</Text>
           <Action
-            label={reason.code === 'family' ? `See ${rig.name}` : `Put it right on ${rig.name}`}
+            label={`Put it right on ${rig.name}`}
             onPress={() => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })}
           />
         </Panel>
       }
     >
-      <RigPicker rig={rig} rigs={rigs} onRig={onRig} />
+      <RigPicker rig={rig} rigs={rigs} onRig={(id) => change({ rig: id })} />
     </Page>
   );
 }
 
 interface PlanResultProps {
   readonly plan: GroundPlan;
-  readonly rig: RigRow;
-  readonly tests: readonly ProofTestRow[];
-  readonly onStuck: () => void;
+  readonly question: Question;
 }
 
-function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
-  const units = unitsStore.use();
+function PlanResult({ plan, question }: PlanResultProps) {
+  const { rig, family, tests, units, asked } = question;
   const palette = usePalette();
   const wide = useWide();
+  const onPlacard = plan.school === null;
+  if (asked.ground === 'stuck') {
+    return (
+      <>
+        <StuckLadder question={question} plan={plan} />
+        <Cautions plan={plan} severity="danger" />
+        <Cautions plan={plan} severity="care" />
+      </>
+    );
+  }
   return (
     <>
       <AxleNumbers
         plan={plan}
-        school={rig.school ?? DEFAULT_SCHOOL}
-        beadLocked={
-          new Set(rig.axles.filter(({ beadHold }) => beadHold === 'beadLock').map(({ position }) => position))
-        }
+        units={units}
+        beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
       />
       <Cautions plan={plan} severity="danger" />
-      <GaugeNow plan={plan} />
-      {plan.needsStuckStep && (
-        <Panel title="Below the floor?">
-          <Text>
-            First: reverse along your own tracks, dig in front of each wheel, boards, unload. Going below the floor is
-            for one attempt and then straight back up.
-          </Text>
-          <Action kind="hurt" label="Stuck, and nothing else helped" onPress={onStuck} />
-        </Panel>
-      )}
+      <GaugeNow plan={plan} units={units} />
       <View style={wide ? styles.pictures : styles.stack}>
         <Panel title="The staff" style={wide && styles.picture}>
           {inPairs(plan.axles).map((pair) => (
             <Staff
               key={pair[0]!.position}
               axles={pair.map((axle) => ({ name: AXLE_WORDS[axle.position], ...axleOnGauge(axle, units) }))}
+              roadName={COMPARED_WITH[family.kind]}
               units={units}
               palette={palette}
             />
@@ -220,15 +191,19 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
                 road: axle.atRoad,
                 start: { ...axle.atStart, pressureKpa: axleOnGauge(axle, units).startKpa },
               }))}
+              beside={COMPARED_WITH[family.kind]}
               units={units}
               palette={palette}
             />
           ))}
         </Panel>
       </View>
-      {plan.ground !== 'pavement' && <FloorPicker rig={rig} />}
-      {plan.ground !== 'pavement' && <Schools plan={plan} rig={rig} />}
-      <Figures plan={plan} rig={rig} tests={tests} />
+      <GoOn question={question} />
+      {!onPlacard && <FloorPicker rig={rig} units={units} />}
+      {!onPlacard && <Schools plan={plan} rig={rig} units={units} />}
+      <Limits plan={plan} units={units} />
+      <HowSure question={question} plan={plan} />
+      <Figures plan={plan} rig={rig} tests={tests} units={units} />
       <Cautions plan={plan} severity="care" />
       {plan.axles.map(({ position, working }) => (
         <Unfold key={position} label={`Working, ${AXLE_WORDS[position].toLowerCase()} axle`}>
@@ -236,6 +211,33 @@ function PlanResult({ plan, rig, tests, onStuck }: PlanResultProps) {
         </Unfold>
       ))}
     </>
+  );
+}
+
+/** The screens that ask further with the same question. */
+function GoOn({ question }: { readonly question: Question }) {
+  const router = useRouter();
+  const params = addressOf(question);
+  return (
+    <Panel title="Ask further">
+      <Action
+        label="What if: drag the staff"
+        onPress={() => router.navigate({ pathname: '/ground/what-if', params })}
+      />
+      <Action
+        label="One pressure or two, for a day of several grounds"
+        onPress={() => router.navigate({ pathname: '/ground/day', params })}
+      />
+      <Action
+        label="Pressure card: every ground on one page"
+        onPress={() =>
+          router.navigate({
+            pathname: '/rigs/[id]/pressures',
+            params: { id: question.rig.id, ...(params.case !== undefined && { case: params.case }) },
+          })
+        }
+      />
+    </Panel>
   );
 }
 

@@ -1,33 +1,34 @@
 import type { RigRow } from '@dunlinmoss/contract';
-import { DEFAULT_SCHOOL, SCHOOLS, type GroundPlan, type SchoolCode } from '@dunlinmoss/core';
-import { StyleSheet, View } from 'react-native';
+import { familyOf, schoolsFor, type GroundPlan, type SchoolCode } from '@dunlinmoss/core';
+import { View } from 'react-native';
 
 import { save } from '../../data/outbox';
-import { unitsStore } from '../../data/preferences';
+import type { Units } from '../../data/preferences';
 import { rigBody } from '../../data/rigs';
+import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
 import { Panel } from '../../pieces/Panel';
-import { Press } from '../../pieces/Press';
 import { Text } from '../../pieces/Text';
 import { Unfold } from '../../pieces/Unfold';
-import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
-import { axleOnGauge, number } from '../../words/format';
-import { cutText, SCHOOL_WORDS, WHY_DEFAULT } from '../../words/schools';
+import { axleOnGauge, pressureNumber } from '../../words/format';
+import { cutText, NEED_WORDS } from '../../words/limits';
+import { SCHOOL_WORDS, WHY_DEFAULT } from '../../words/schools';
 
 interface SchoolsProps {
   readonly plan: GroundPlan;
   readonly rig: RigRow;
+  readonly units: Units;
 }
 
 /** The schools side by side, each with its number for each axle; one of them can be held for this rig. */
-export function Schools({ plan, rig }: SchoolsProps) {
-  const palette = usePalette();
-  const units = unitsStore.use();
-  const held = rig.school ?? DEFAULT_SCHOOL;
+export function Schools({ plan, rig, units }: SchoolsProps) {
+  const { kind } = familyOf(rig.family);
+  const schools = schoolsFor(kind);
+  const held = rig.school !== null && schools.includes(rig.school) ? rig.school : schools[0]!;
   const hold = async (school: SchoolCode): Promise<void> => {
     const before = rigBody(rig);
-    const saved = await save('rigs', { ...before, school: school === DEFAULT_SCHOOL ? null : school });
+    const saved = await save('rigs', { ...before, school: school === schools[0] ? null : school });
     if (saved.kind === 'refused') return notify(saved.problem.title);
     if (saved.kind !== 'saved') return;
     const { revision } = saved.row;
@@ -36,61 +37,26 @@ export function Schools({ plan, rig }: SchoolsProps) {
       () => void save('rigs', { ...before, revision }),
     );
   };
+  const { figure, note } = besideSchools(plan, units);
   return (
     <Panel title="Schools side by side">
-      <View role="radiogroup" aria-label="The school to hold" style={styles.list}>
-        {SCHOOLS.map(({ code }) => {
-          const chosen = code === held;
-          const words = SCHOOL_WORDS[code];
-          const own = plan.axles.map((axle) => ({ axle, school: axle.schools.find((each) => each.code === code)! }));
-          const numbers = own.map(({ axle, school }) => {
-            const { startKpa } = axleOnGauge({ ...axle, startKpa: school.startKpa }, units);
-            return {
-              position: axle.position,
-              text: number('pressure', units.pressure, startKpa),
-              cut: cutText(school, units),
-            };
-          });
-          return (
-            <View key={code} style={styles.school}>
-              <Press
-                role="radio"
-                aria-checked={chosen}
-                onPress={() => void hold(code)}
-                style={[
-                  styles.row,
-                  {
-                    borderColor: chosen ? palette.moss : palette.line,
-                    backgroundColor: chosen ? palette.mossWash : palette.card,
-                  },
-                  chosen && styles.chosen,
-                ]}
-              >
-                <View style={styles.line}>
-                  <Text as={chosen ? 'strong' : 'body'} style={styles.name}>
-                    {words.name}
-                  </Text>
-                  <Text as="figure">{`${numbers.map(({ text }) => text).join(' / ')} ${units.pressure}`}</Text>
-                </View>
-                {numbers.flatMap(({ position, cut }) =>
-                  cut === undefined
-                    ? []
-                    : [
-                        <Text key={position} as="small" tone="muted">
-                          {`${AXLE_WORDS[position]} ${cut}`}
-                        </Text>,
-                      ],
-                )}
-              </Press>
-            </View>
-          );
-        })}
-      </View>
+      <Choice
+        label="The school to hold"
+        layout="list"
+        value={held}
+        options={schools.map((code) => ({
+          code,
+          name: SCHOOL_WORDS[code].name,
+          figure: figure(code),
+          note: note(code),
+        }))}
+        onChange={(code) => void hold(code)}
+      />
       <Text as="small" tone="muted">
-        {`${plan.axles.map(({ position }) => AXLE_WORDS[position].toLowerCase()).join(' / ')}, cold. ${WHY_DEFAULT}`}
+        {`${plan.axles.map(({ position }) => AXLE_WORDS[position].toLowerCase()).join(' / ')}, cold. ${WHY_DEFAULT[kind]}`}
       </Text>
       <Unfold label="Who holds which, and where it breaks">
-        {SCHOOLS.map(({ code }) => {
+        {schools.map((code) => {
           const { name, who, right, breaks } = SCHOOL_WORDS[code];
           return (
             <View key={code}>
@@ -104,11 +70,24 @@ export function Schools({ plan, rig }: SchoolsProps) {
   );
 }
 
-const styles = StyleSheet.create({
-  list: { gap: 6 },
-  school: { gap: 2 },
-  row: { borderWidth: 1, borderRadius: 3, paddingHorizontal: 12, paddingVertical: 6 },
-  chosen: { borderLeftWidth: 6 },
-  line: { flexDirection: 'row', alignItems: 'baseline', gap: 10 },
-  name: { flex: 1 },
-});
+/** What stands beside a school: its number for each axle, and what cut it off or what it would have to know. */
+function besideSchools(plan: GroundPlan, units: Units) {
+  const of = (code: SchoolCode) =>
+    plan.axles.map((axle) => ({ axle, school: axle.schools.find((each) => each.code === code)! }));
+  return {
+    figure: (code: SchoolCode): string | undefined => {
+      const numbers = of(code).flatMap(({ axle, school }) =>
+        school.ok ? [pressureNumber(axleOnGauge({ ...axle, startKpa: school.startKpa }, units).startKpa, units)] : [],
+      );
+      return numbers.length === plan.axles.length ? `${numbers.join(' / ')} ${units.pressure}` : undefined;
+    },
+    note: (code: SchoolCode): string | undefined => {
+      const notes = of(code).flatMap(({ axle, school }) => {
+        if (!school.ok) return [NEED_WORDS[school.needs]];
+        const cut = cutText(school, units);
+        return cut === undefined ? [] : [`${AXLE_WORDS[axle.position]} ${cut}`];
+      });
+      return notes.length === 0 ? undefined : [...new Set(notes)].join('. ');
+    },
+  };
+}

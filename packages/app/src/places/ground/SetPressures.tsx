@@ -8,7 +8,8 @@ import { Dialog, Portal } from 'react-native-paper';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { save } from '../../data/outbox';
 import { newOuting, outingBody } from '../../data/outings';
-import { unitsStore } from '../../data/preferences';
+import type { Asked } from '../../data/planInput';
+import type { Units } from '../../data/preferences';
 import { Action } from '../../pieces/Action';
 import { notify } from '../../pieces/Notice';
 import { QuantityField } from '../../pieces/QuantityField';
@@ -24,15 +25,16 @@ import { pressuresText } from '../../words/outing';
 interface SetPressuresProps {
   readonly plan: GroundPlan;
   readonly rig: RigRow;
+  readonly asked: Asked;
+  readonly units: Units;
   /** The outing under way with this rig; without one, a new outing begins here. */
   readonly outing: OutingRow | undefined;
   readonly onClose: () => void;
 }
 
 /** What the gauge read on each axle in the end: the plan's numbers, unless the person set others. */
-export function SetPressures({ plan, rig, outing, onClose }: SetPressuresProps) {
+export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPressuresProps) {
   const router = useRouter();
-  const units = unitsStore.use();
   const [blank] = useState(newOuting);
   const draft = `set:${rig.id}:${plan.ground}`;
   const [typed, setTyped] = useState<readonly QuantityText[]>(
@@ -52,6 +54,10 @@ export function SetPressures({ plan, rig, outing, onClose }: SetPressuresProps) 
     const candidate = {
       ...(outing ? outingBody(outing) : { ...blank, rigId: rig.id }),
       groundCode: plan.ground,
+      modifiers: asked.modifiers,
+      speedKmh: asked.speedKmh,
+      loadCaseId: asked.loadCaseId ?? outing?.loadCaseId ?? rig.loadCaseId,
+      stuckRung: 0,
       state: 'lowered',
       pressures: plan.axles.map(({ position }, index) => ({
         position,
@@ -80,7 +86,7 @@ export function SetPressures({ plan, rig, outing, onClose }: SetPressuresProps) 
         <Dialog.Title>What does the gauge read?</Dialog.Title>
         <Dialog.ScrollArea style={styles.area}>
           <ScrollView contentContainerStyle={styles.fields}>
-            <Text tone="muted">{`${rig.name} on ${groundName(plan.ground).toLowerCase()}. Both wheels of an axle alike, tires cold.`}</Text>
+            <Text tone="muted">{`${rig.name} on ${groundName(plan.ground).toLowerCase()}. ${rig.axles.every(({ wheels }) => wheels === 1) ? 'Tires cold.' : 'Both wheels of an axle alike, tires cold.'}`}</Text>
             {plan.axles.map((axle, index) => (
               <QuantityField
                 key={axle.position}

@@ -14,8 +14,8 @@ import { TestList } from './TestList';
 export function ProofPlace() {
   const router = useRouter();
   const { rows: all } = useRows('rigs');
-  // The model that a tape is held against is that of their tires.
-  const rigs = all.filter(({ family }) => familyOf(family).grounds);
+  // A bicycle stands on a print too short for poles and a tape.
+  const rigs = all.filter(({ family }) => familyOf(family).kind !== 'bicycle');
   const { outing } = useOpenOuting();
   const { rows, loading, hasMore, more } = useRows('tests');
   const names = new Map(all.map(({ id, name }) => [id, name]));

@@ -1,7 +1,7 @@
 import type { ProofTestRow } from '@dunlinmoss/contract';
 import { judgeTape } from '@dunlinmoss/core';
 
-import { tapeOf } from '../../data/planAxles';
+import { tapeOf } from '../../data/planInput';
 import { unitsStore } from '../../data/preferences';
 import { CardList, LinkCard } from '../../pieces/LinkCard';
 import { Text } from '../../pieces/Text';

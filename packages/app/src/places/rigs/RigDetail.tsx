@@ -60,10 +60,10 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
   const gauges = useGauges();
   const loadCase = loadCaseOf(rig);
   const loads = loadCase && rigLoads(rig, loadCase);
-  const findings = findingsOf(factsOf(rig, loadCase, gauges, gaugeStepKpa(units.pressure)));
+  const findings = findingsOf(factsOf(rig, loadCase, gauges, gaugeStepKpa(units)));
   const questions = questionsOf(rig);
   const danger = new Set(findings.filter(isDanger).flatMap(positionsOf));
-  const open = (path: '/rigs/[id]/edit' | '/rigs/[id]/card'): void =>
+  const open = (path: '/rigs/[id]/edit' | '/rigs/[id]/card' | '/rigs/[id]/pressures'): void =>
     router.navigate({ pathname: path, params: { id: rig.id } });
   const openLoad = (id: string): void =>
     router.navigate({ pathname: '/rigs/[id]/load/[case]', params: { id: rig.id, case: id } });
@@ -162,12 +162,13 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
             <Action icon={Pencil} label="Change axles, tires, pressures" onPress={() => open('/rigs/[id]/edit')} />
           </Panel>
           <Panel title="With this rig">
-            {family.grounds && wide && (
+            {wide && (
               <Action
                 label="Choose pressures by ground"
                 onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id } })}
               />
             )}
+            <Action icon={FileText} label="Pressure card: every ground" onPress={() => open('/rigs/[id]/pressures')} />
             <Action icon={FileText} label="Rig card: print or keep" onPress={() => open('/rigs/[id]/card')} />
             <Action icon={Copy} label="Make another like it" onPress={() => void duplicate()} />
             <Action
@@ -219,7 +220,7 @@ function AxleFacts({ axle, rig, load, gauges }: AxleFactsProps) {
   const used = carries?.ok && heaviest !== undefined ? heaviest / carries.loadKg : undefined;
   const road = axle.roadKpa;
   const fit =
-    road === null ? [] : gauges.map((gauge) => ({ gauge, ...gaugeFitness(gauge, road, gaugeStepKpa(units.pressure)) }));
+    road === null ? [] : gauges.map((gauge) => ({ gauge, ...gaugeFitness(gauge, road, gaugeStepKpa(units)) }));
   return (
     <View style={[styles.axle, { borderColor: palette.line }]}>
       <Text as="strong">{`${axleName(axle.position, family.kind)}: ${axle.tireMarking}`}</Text>

@@ -1,5 +1,5 @@
 import { loadCaseOf, type RigRow } from '@dunlinmoss/contract';
-import { familyOf, type FamilyCode } from '@dunlinmoss/core';
+import type { FamilyCode } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 
@@ -38,7 +38,6 @@ function nextOf(rig: RigRow, router: ReturnType<typeof useRouter>): ReactNode {
       />
     );
   }
-  if (!familyOf(rig.family).grounds) return null;
   return (
     <Action
       kind="main"

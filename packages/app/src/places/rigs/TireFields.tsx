@@ -1,5 +1,12 @@
-import { CASINGS } from '@dunlinmoss/contract';
-import { LOAD_RANGE_CODES, LOAD_RANGES, readMarking, type Asked, type Family, type LoadRange } from '@dunlinmoss/core';
+import {
+  CASINGS,
+  LOAD_RANGE_CODES,
+  LOAD_RANGES,
+  readMarking,
+  type Asked,
+  type Family,
+  type LoadRange,
+} from '@dunlinmoss/core';
 import type { ReactNode } from 'react';
 import { Controller, useFieldArray, useWatch, type Control, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';

@@ -1,12 +1,4 @@
-import {
-  fieldProblems,
-  rig as rigSchema,
-  type BeadHold,
-  type Casing,
-  type FieldProblem,
-  type Rig,
-  type RigAxle,
-} from '@dunlinmoss/contract';
+import { fieldProblems, rig as rigSchema, type FieldProblem, type Rig, type RigAxle } from '@dunlinmoss/contract';
 import {
   familyOf,
   isTrailer,
@@ -14,6 +6,8 @@ import {
   trailerAxle,
   type AxlePosition,
   type AxleTemplate,
+  type BeadHold,
+  type Casing,
   type FamilyCode,
   type LoadRange,
   type Quantity,

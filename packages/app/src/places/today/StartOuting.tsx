@@ -1,9 +1,10 @@
-import { familyOf, GROUND_CODES, type GroundCode } from '@dunlinmoss/core';
+import { familyOf, groundsFor, type GroundCode, type Kind } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
+import { groundOr } from '../../data/firstGround';
 import { save } from '../../data/outbox';
 import { newOuting } from '../../data/outings';
 import { useRows } from '../../data/rows';
@@ -23,21 +24,22 @@ interface StartValues {
 }
 
 const DRAFT = 'outing:new';
+const EMPTY: StartValues = { rigId: '', ground: 'softSand', title: '' };
 
 /** Nobody lets air out for pavement, and nobody sets out to be stuck. */
-const AHEAD = GROUND_CODES.filter((code) => code !== 'pavement' && code !== 'stuck');
+const aheadOf = (kind: Kind): readonly GroundCode[] =>
+  groundsFor(kind).filter((code) => code !== 'pavement' && code !== 'stuck');
 
 /** Nothing is under way: which rig, what ground, where. */
 export function StartOuting() {
   const router = useRouter();
-  const { rows, loading } = useRows('rigs');
-  // Rigs whose pressures can be worked out by ground.
-  const rigs = rows.filter(({ family }) => familyOf(family).grounds);
+  const { rows: rigs, loading } = useRows('rigs');
   const [blank] = useState(newOuting);
   const form = useForm<StartValues>({
-    defaultValues: readDraft<StartValues>(DRAFT) ?? { rigId: '', ground: 'softSand', title: '' },
+    defaultValues: readDraft<StartValues>(DRAFT) ?? EMPTY,
   });
   useDraft(DRAFT, form);
+  const rigId = useWatch({ control: form.control, name: 'rigId' });
 
   if (loading) {
     return (
@@ -50,23 +52,21 @@ export function StartOuting() {
     return (
       <Page title="Today">
         <Empty
-          text={
-            rows.length === 0
-              ? 'Start with your rig: what stands on each wheel, and what the sidewall and the placard say.'
-              : 'Outings go by ground, which is worked out for four-wheel drives, vans and trucks so far. None of your rigs is one.'
-          }
+          text="Start with your rig: what stands on each wheel, and what the sidewall and the placard say."
           action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
         />
       </Page>
     );
   }
 
-  const start = form.handleSubmit(async ({ rigId, ground, title }) => {
+  const rig = rigs.find(({ id }) => id === rigId) ?? rigs[0]!;
+  const { kind } = familyOf(rig.family);
+  const start = form.handleSubmit(async ({ ground, title }) => {
     const result = await save('outings', {
       ...blank,
-      rigId: rigId || rigs[0]!.id,
-      loadCaseId: (rigs.find(({ id }) => id === rigId) ?? rigs[0]!).loadCaseId,
-      groundCode: ground,
+      rigId: rig.id,
+      loadCaseId: rig.loadCaseId,
+      groundCode: groundOr(kind, ground),
       title,
     });
     if (result.kind === 'refused') {
@@ -74,7 +74,7 @@ export function StartOuting() {
       return;
     }
     dropDraft(DRAFT);
-    form.reset({ rigId: '', ground: 'softSand', title: '' });
+    form.reset(EMPTY);
   });
 
   return (
@@ -87,7 +87,7 @@ export function StartOuting() {
           <Choice
             label="Rig"
             layout="list"
-            value={field.value || rigs[0]!.id}
+            value={rig.id}
             options={rigs.map(({ id, name }) => ({ code: id, name }))}
             onChange={field.onChange}
           />
@@ -96,7 +96,14 @@ export function StartOuting() {
       <Controller
         control={form.control}
         name="ground"
-        render={({ field }) => <GroundPicker value={field.value} onChange={field.onChange} grounds={AHEAD} />}
+        render={({ field }) => (
+          <GroundPicker
+            kind={kind}
+            value={groundOr(kind, field.value)}
+            onChange={field.onChange}
+            grounds={aheadOf(kind)}
+          />
+        )}
       />
       <Controller
         control={form.control}

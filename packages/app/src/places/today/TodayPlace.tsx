@@ -1,11 +1,11 @@
 import type { Outing, OutingRow } from '@dunlinmoss/contract';
-import { DEFAULT_SCHOOL, planGround, type GroundPlan, type PlanProblem, type Result } from '@dunlinmoss/core';
+import { familyOf, planGround, type GroundPlan, type Kind, type PlanProblem, type Result } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
-import { planAxles, type NoPlan } from '../../data/planAxles';
+import { askedOf, planInput, type NoPlan } from '../../data/planInput';
 import { saveOuting, useOpenOuting } from '../../data/outings';
-import { unitsStore } from '../../data/preferences';
+import { unitsFor, unitsStore } from '../../data/preferences';
 import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Cautions } from '../../pieces/Cautions';
@@ -23,7 +23,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { axleOnGauge } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { waitingText } from '../../words/noPlan';
-import { pressuresText, STATE_WORDS } from '../../words/outing';
+import { pressuresText, stateText } from '../../words/outing';
 import { nextStep, pathOf, type NextStep } from './nextStep';
 import { StartOuting } from './StartOuting';
 
@@ -49,11 +49,10 @@ interface StepWords {
 function UnderWay({ outing }: { readonly outing: OutingRow }) {
   const palette = usePalette();
   const router = useRouter();
-  const units = unitsStore.use();
+  const ownUnits = unitsStore.use();
   const { row: rig, missing } = useRow('rigs', outing.rigId);
   const { rows: tests } = useRows('tests', { rigId: outing.rigId }, ({ rigId }) => rigId === outing.rigId);
   const own = tests.filter(({ outingId }) => outingId === outing.id);
-  const step = nextStep(outing, own.length);
   if (!rig) {
     return (
       <Page title={outing.title || 'Today'}>
@@ -72,16 +71,12 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
     );
   }
 
-  const axles = planAxles(rig, tests, outing.loadCaseId);
-  const result: Result<GroundPlan, PlanProblem | NoPlan> = axles.ok
-    ? planGround({
-        ground: outing.groundCode,
-        school: rig.school ?? DEFAULT_SCHOOL,
-        // Below the floor only where the person has been there and set it.
-        stuckAccepted: outing.state === 'lowered',
-        axles: axles.value,
-      })
-    : axles;
+  const { kind } = familyOf(rig.family);
+  const onBicycle = kind === 'bicycle';
+  const units = unitsFor(ownUnits, rig.family);
+  const step = nextStep(outing, own.length, kind);
+  const input = planInput(rig, tests, askedOf(outing));
+  const result: Result<GroundPlan, PlanProblem | NoPlan> = input.ok ? planGround(input.value) : input;
   const road = rig.axles.flatMap(({ position, roadKpa }) =>
     roadKpa === null ? [] : [{ position, pressureKpa: roadKpa }],
   );
@@ -92,16 +87,23 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
       }))
     : [];
 
+  const backUp = async (): Promise<void> => {
+    const saved = await saveOuting(outing, { stuckRung: 0, pressures: planned });
+    if (saved.kind === 'refused') notify(saved.problem.title);
+    else notify(`Back at ${pressuresText(planned, units)}.`);
+  };
   const airIsBack = async (): Promise<void> => {
     const saved = await saveOuting(outing, { state: 'closed' });
     if (saved.kind === 'refused') notify(saved.problem.title);
-    else notify('All wheels back at road pressure. The outing is in the Book.');
+    else
+      notify(onBicycle ? 'The ride is in the Book.' : 'All wheels back at road pressure. The outing is in the Book.');
   };
   const go = {
     setPressures: () => router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: outing.groundCode } }),
     test: () => router.navigate({ pathname: '/proof/tape/[id]', params: { id: 'new', outing: outing.id } }),
     decide: () => router.navigate({ pathname: '/book/[id]', params: { id: outing.id } }),
     airUp: () => void airIsBack(),
+    backUp: () => void backUp(),
     start: () => undefined,
   };
   const words: Record<NextStep, StepWords> = {
@@ -111,14 +113,16 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
           sentence:
             outing.groundCode === 'pavement'
               ? 'Pavement ahead. Stay at road pressure.'
-              : `${groundName(outing.groundCode)} ahead. Let air out before you drive on it.`,
+              : onBicycle
+                ? `${groundName(outing.groundCode)} ahead. Set the pressure before you ride.`
+                : `${groundName(outing.groundCode)} ahead. Let air out before you drive on it.`,
           numbers: planned,
           button: 'See why, and set them',
         }
       : {
-          sentence: axles.ok
+          sentence: input.ok
             ? 'There is no safe pressure for this load on this ground.'
-            : waitingText(axles.problem, rig.family, units),
+            : waitingText(input.problem, rig.family, units),
           numbers: [],
           button: 'See what would help',
         },
@@ -127,16 +131,26 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
       numbers: outing.pressures,
       button: 'Measure the contact length',
     },
+    backUp: {
+      sentence: `You are below the floor, for one attempt. Back up before you drive on.`,
+      numbers: planned,
+      button: 'Every wheel is back up',
+    },
     decide: {
-      sentence: 'Measured. Say what you decided, so that next time starts there.',
+      sentence:
+        own.length > 0
+          ? 'Measured. Say what you decided, so that next time starts there.'
+          : 'It is set. When you know how it went, say what you decided, so that next time starts there.',
       numbers: outing.pressures,
       button: 'Write the decision',
     },
-    airUp: {
-      sentence: 'Before pavement put the air back.',
-      numbers: road,
-      button: 'Every wheel is back at road pressure',
-    },
+    airUp: onBicycle
+      ? { sentence: 'Decided. End the ride, and it is in the Book.', numbers: outing.pressures, button: 'End the ride' }
+      : {
+          sentence: `Before ${kind === 'farm' ? 'the road' : 'pavement'} put the air back.`,
+          numbers: road,
+          button: 'Every wheel is back at road pressure',
+        },
   };
   const { sentence, numbers, button } = words[step];
 
@@ -145,14 +159,23 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
       title={outing.title || groundName(outing.groundCode)}
       result={
         <>
-          {step !== 'airUp' && outing.state === 'lowered' && (
+          {step === 'backUp' && (
+            <Panel title="One attempt">
+              <Text>{`Now in the tires: ${pressuresText(outing.pressures, units)}. Straight, at walking pace, no sharp turn. Then the numbers above.`}</Text>
+              <Action
+                label="Still stuck: the next step"
+                onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: 'stuck' } })}
+              />
+            </Panel>
+          )}
+          {step !== 'airUp' && step !== 'backUp' && !onBicycle && outing.state === 'lowered' && (
             <Panel title="Before pavement">
               <Text>{`Put the air back: ${pressuresText(road, units)}, cold. Soft tires overheat and fail on the road.`}</Text>
               <Action label="Every wheel is back at road pressure" onPress={() => void airIsBack()} />
             </Panel>
           )}
           {result.ok && <Cautions plan={result.value} severity="danger" />}
-          <Path step={step} />
+          <Path step={step} kind={kind} />
           {result.ok && (
             <Panel title="The staff">
               {inPairs(result.value.axles).map((pair) => (
@@ -175,24 +198,24 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
         </>
       }
     >
-      <Text tone="muted">{`${rig.name} · ${groundName(outing.groundCode)} · ${STATE_WORDS[outing.state].toLowerCase()}`}</Text>
+      <Text tone="muted">{`${rig.name} · ${groundName(outing.groundCode)} · ${stateText(outing, kind)}`}</Text>
       <Panel>
         <Text as="label" tone="moss">
           Next
         </Text>
         <Text as="heading">{sentence}</Text>
-        {numbers.length > 0 && <Numerals axles={numbers} />}
+        {numbers.length > 0 && <Numerals units={units} axles={numbers} />}
         <Action kind="main" label={button} onPress={go[step]} />
       </Panel>
     </Page>
   );
 }
 
-function Path({ step }: { readonly step: NextStep }) {
+function Path({ step, kind }: { readonly step: NextStep; readonly kind: Kind }) {
   const palette = usePalette();
   return (
     <View role="list" aria-label="This outing" style={styles.path}>
-      {pathOf(step).map(({ name, state }, index) => (
+      {pathOf(step, kind).map(({ name, state }, index) => (
         <View key={name} role="listitem" style={styles.step}>
           <View
             style={[

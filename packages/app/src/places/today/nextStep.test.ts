@@ -3,7 +3,7 @@ import type { OutingRow } from '@dunlinmoss/contract';
 import { nextStep, pathOf } from './nextStep';
 
 const outing = (change: Partial<OutingRow>): OutingRow =>
-  ({ state: 'planned', decision: null, pressures: [], ...change }) as OutingRow;
+  ({ state: 'planned', decision: null, pressures: [], stuckRung: 0, ...change }) as OutingRow;
 const decision = { code: 'keep' as const, note: '' };
 
 describe('nextStep', () => {
@@ -13,12 +13,23 @@ describe('nextStep', () => {
     ['air out, not tested', outing({ state: 'lowered' }), 0, 'test'],
     ['tested, not decided', outing({ state: 'lowered' }), 1, 'decide'],
     ['decided', outing({ state: 'lowered', decision }), 1, 'airUp'],
+    ['below the floor, whatever else', outing({ state: 'lowered', decision, stuckRung: 1 }), 1, 'backUp'],
     ['closed', outing({ state: 'closed', decision }), 1, 'start'],
-  ] as const)('%s', (_, row, tests, step) => expect(nextStep(row, tests)).toBe(step));
+  ] as const)('%s', (_, row, tests, step) => expect(nextStep(row, tests, 'car')).toBe(step));
+
+  it('asks no tape of two wheels in line', () => {
+    expect(nextStep(outing({ state: 'lowered' }), 0, 'bicycle')).toBe('decide');
+    expect(nextStep(outing({ state: 'lowered' }), 0, 'motorcycle')).toBe('decide');
+  });
 });
 
 describe('pathOf', () => {
   it('has everything before the next step done, and everything after it to come', () => {
-    expect(pathOf('decide').map(({ state }) => state)).toEqual(['done', 'done', 'next', 'later']);
+    expect(pathOf('decide', 'car').map(({ state }) => state)).toEqual(['done', 'done', 'next', 'later']);
+    expect(pathOf('backUp', 'car').map(({ state }) => state)).toEqual(['done', 'later', 'later', 'later']);
+  });
+
+  it('speaks of a ride on a bicycle', () => {
+    expect(pathOf('decide', 'bicycle').map(({ name }) => name)).toEqual(['Set the pressure', 'Decide', 'End the ride']);
   });
 });

@@ -1,30 +1,47 @@
 import type { OutingRow } from '@dunlinmoss/contract';
+import type { Kind } from '@dunlinmoss/core';
 
 /** Where an outing stands on its path, and so what comes next. */
-export type NextStep = 'start' | 'setPressures' | 'test' | 'decide' | 'airUp';
+export type NextStep = 'start' | 'setPressures' | 'backUp' | 'test' | 'decide' | 'airUp';
 
-/** The one next step; `start` where nothing is under way. */
-export function nextStep(outing: OutingRow | undefined, testCount: number): NextStep {
+/** The steps in order. A bicycle stands on a print too short for a tape; its air stays in for the way home. */
+const STEPS: Record<Kind, readonly NextStep[]> = {
+  car: ['setPressures', 'test', 'decide', 'airUp'],
+  quad: ['setPressures', 'test', 'decide', 'airUp'],
+  motorcycle: ['setPressures', 'decide', 'airUp'],
+  bicycle: ['setPressures', 'decide', 'airUp'],
+  farm: ['setPressures', 'test', 'decide', 'airUp'],
+};
+
+/** The one next step; `start` where nothing is under way, `backUp` before all else where it went below the floor. */
+export function nextStep(outing: OutingRow | undefined, testCount: number, kind: Kind): NextStep {
   if (!outing || outing.state === 'closed') return 'start';
   if (outing.state === 'planned') return 'setPressures';
-  if (testCount === 0) return 'test';
+  if (outing.stuckRung > 0) return 'backUp';
+  if (testCount === 0 && STEPS[kind].includes('test')) return 'test';
   return outing.decision === null ? 'decide' : 'airUp';
 }
+
+const NAMES: Record<NextStep, string> = {
+  start: '',
+  backUp: '',
+  setPressures: 'Let air out',
+  test: 'Prove it',
+  decide: 'Decide',
+  airUp: 'Put air back',
+};
+const ON_A_BICYCLE: Partial<Record<NextStep, string>> = { setPressures: 'Set the pressure', airUp: 'End the ride' };
 
 /** The steps of an outing in order, each done or not: the path drawn on Today. */
 export function pathOf(
   step: NextStep,
+  kind: Kind,
 ): readonly { readonly name: string; readonly state: 'done' | 'next' | 'later' }[] {
-  const order: readonly NextStep[] = ['setPressures', 'test', 'decide', 'airUp'];
-  const names: Record<string, string> = {
-    setPressures: 'Let air out',
-    test: 'Prove it',
-    decide: 'Decide',
-    airUp: 'Put air back',
-  };
-  const at = order.indexOf(step);
+  // The way back up from below the floor is no step of the path: it comes before the rest goes on.
+  const order = STEPS[kind];
+  const at = step === 'backUp' ? 1 : order.indexOf(step);
   return order.map((each, index) => ({
-    name: names[each]!,
-    state: index < at ? 'done' : index === at ? 'next' : 'later',
+    name: (kind === 'bicycle' ? ON_A_BICYCLE[each] : undefined) ?? NAMES[each],
+    state: index < at ? 'done' : index === at && step !== 'backUp' ? 'next' : 'later',
   }));
 }

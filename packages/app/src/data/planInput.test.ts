@@ -1,8 +1,8 @@
 import type { ProofTestRow } from '@dunlinmoss/contract';
 import { psi } from '@dunlinmoss/core';
 
-import { sampleAxle, sampleCase, sampleRig } from '../testing/sampleRig';
-import { measuredOn, planAxles, tapeOf } from './planAxles';
+import { SAMPLE_RIGS, sampleAxle, sampleBicycle, sampleCase, sampleRig } from '../testing/sampleRig';
+import { askedOf, measuredOn, planAxles, planInput, tapeOf } from './planInput';
 
 const planned = (...args: Parameters<typeof planAxles>) => {
   const result = planAxles(...args);
@@ -42,14 +42,19 @@ describe('planAxles', () => {
     expect(planned(rig, [], 'gone')[0]!.leftLoadKg).toBe(560);
   });
 
-  it('knows which beads are clamped, axle by axle', () => {
+  it('knows what holds each bead, and what each tire carries', () => {
     const rig = sampleRig({ axles: [sampleAxle('front', { beadHold: 'beadLock' }), sampleAxle('rear')] });
-    expect(planned(rig, []).map(({ beadLocks }) => beadLocks)).toEqual([true, false]);
-    expect(planned(sampleRig({ beadFloorKpa: psi(10) }), [])[1]!.heldFloorKpa).toBe(psi(10));
+    expect(planned(rig, []).map(({ beadHold }) => beadHold)).toEqual(['beadLock', 'none']);
+    expect(planned(rig, [])[0]!.curve).toMatchObject({ from: 'index' });
+    expect(planned(sampleBicycle(), [])[0]!.curve).toBeNull();
+  });
+
+  it('has one wheel stand for both sides', () => {
+    const [front] = planned(sampleBicycle(), []);
+    expect(front).toMatchObject({ leftLoadKg: 94 * 0.375, rightLoadKg: 94 * 0.375, roadKpa: null });
   });
 
   it('says what is missing before there can be a number', () => {
-    expect(reason(sampleRig({ family: 'quad' }), [])).toEqual({ code: 'family' });
     expect(reason(sampleRig({ loadCases: [] }), [])).toEqual({ code: 'noLoadCase' });
     expect(reason(sampleRig({ loadCases: [sampleCase({ weighed: [] })] }), [])).toEqual({
       code: 'loads',
@@ -66,6 +71,36 @@ describe('planAxles', () => {
       code: 'doubtfulLoad',
       position: 'front',
       question: { value: 57, meant: 570 },
+    });
+  });
+});
+
+describe('planInput', () => {
+  const asked = { ground: 'hardpack', modifiers: [], speedKmh: null } as const;
+  const of = (...args: Parameters<typeof planInput>) => {
+    const result = planInput(...args);
+    if (!result.ok) throw new Error(result.problem.code);
+    return result.value;
+  };
+
+  it('knows the rider alone only where the load goes by posture', () => {
+    expect(of(sampleBicycle(), [], asked).riderKg).toBe(80);
+    expect(of(sampleRig(), [], { ...asked, ground: 'gravel' }).riderKg).toBeNull();
+  });
+
+  it('carries the lowest that is accepted and the speed of the road', () => {
+    expect(of(sampleRig({ beadFloorKpa: psi(10) }), [], { ...asked, ground: 'gravel' }).heldFloorKpa).toBe(psi(10));
+    expect(of(SAMPLE_RIGS.farm, [], { ...asked, ground: 'lane' }).roadSpeedKmh).toBe(40);
+    expect(of({ ...SAMPLE_RIGS.farm, topSpeedKmh: 50 }, [], { ...asked, ground: 'lane' }).roadSpeedKmh).toBe(50);
+  });
+
+  it('asks as the outing under way was told', () => {
+    const outing = { groundCode: 'softSand', modifiers: ['heat'], speedKmh: 25, loadCaseId: 'x' };
+    expect(askedOf(outing as never)).toEqual({
+      ground: 'softSand',
+      modifiers: ['heat'],
+      speedKmh: 25,
+      loadCaseId: 'x',
     });
   });
 });

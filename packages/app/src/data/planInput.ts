@@ -1,9 +1,11 @@
 import {
   buildOf,
+  curveOf,
   doubtfulLoads,
   loadCaseOf,
   rigLoads,
   tireOf,
+  type OutingRow,
   type ProofTestRow,
   type RigAxle,
   type RigRow,
@@ -17,8 +19,11 @@ import {
   success,
   type AxleLoad,
   type AxlePosition,
+  type GroundCode,
   type LoadProblem,
+  type ModifierCode,
   type PlanAxle,
+  type PlanInput,
   type Question,
   type Result,
 } from '@dunlinmoss/core';
@@ -43,15 +48,16 @@ export const measuredOn = (axle: Pick<RigAxle, 'tireMarking' | 'loadRange'>, tes
 
 /** Why no pressure can be planned for a rig before anything else is known. */
 export type NoPlan =
-  | { readonly code: 'family' }
   | { readonly code: 'noLoadCase' }
   | { readonly code: 'loads'; readonly problem: LoadProblem }
   | { readonly code: 'doubtfulLoad'; readonly position: AxlePosition; readonly question: Question }
   | { readonly code: 'roadMissing'; readonly position: AxlePosition };
 
-/** The heaviest tire on each side of an axle. */
-const heaviestOn = ({ wheels }: AxleLoad, side: 'left' | 'right'): number =>
-  Math.max(...wheels.filter(({ wheel }) => sideOf(wheel) === side).map(({ loadKg }) => loadKg));
+/** The heaviest tire on each side of an axle; one wheel alone stands for both. */
+function heaviestOn({ wheels }: AxleLoad, side: 'left' | 'right'): number {
+  const own = wheels.filter(({ wheel }) => sideOf(wheel) === side || sideOf(wheel) === 'middle');
+  return Math.max(...own.map(({ loadKg }) => loadKg));
+}
 
 /** A rig's axles as a plan takes them, in one load case, with what was measured on their tires. */
 export function planAxles(
@@ -59,28 +65,36 @@ export function planAxles(
   tests: readonly ProofTestRow[],
   loadCaseId?: string | null,
 ): Result<PlanAxle[], NoPlan> {
-  if (!familyOf(rig.family).grounds) return failure({ code: 'family' });
   const loadCase = loadCaseOf(rig, loadCaseId);
   if (!loadCase) return failure({ code: 'noLoadCase' });
   const loads = rigLoads(rig, loadCase);
   if (!loads.ok) return failure({ code: 'loads', problem: loads.problem });
   const [doubtful] = doubtfulLoads(rig.family, loads.value);
   if (doubtful) return failure({ code: 'doubtfulLoad', ...doubtful });
-  const bare = rig.axles.find(({ roadKpa }) => roadKpa === null || roadKpa === 0);
+  const bare = familyOf(rig.family).placardRules && rig.axles.find(({ roadKpa }) => roadKpa === null || roadKpa === 0);
   if (bare) return failure({ code: 'roadMissing', position: bare.position });
   return success(
-    rig.axles.map((axle, index) => {
+    rig.axles.map((axle, index): PlanAxle => {
       const load = loads.value.axles[index]!;
       const contact = measuredOn(axle, tests);
+      const curve = curveOf(axle);
       return {
         position: axle.position,
+        wheels: axle.wheels,
         tire: tireOf(axle.tireMarking),
         loadRange: axle.loadRange,
         leftLoadKg: heaviestOn(load, 'left'),
         rightLoadKg: heaviestOn(load, 'right'),
-        placardKpa: axle.roadKpa!,
-        beadLocks: axle.beadHold === 'beadLock',
-        heldFloorKpa: rig.beadFloorKpa,
+        roadKpa: axle.roadKpa || null,
+        beadHold: axle.beadHold,
+        tube: axle.tube,
+        insert: axle.insert,
+        casing: axle.casing,
+        rimInnerMm: axle.rimInnerMm,
+        widthMm: axle.measuredWidthMm,
+        minKpa: axle.minKpa,
+        maxKpa: axle.maxKpa,
+        curve: curve.ok ? curve.value : null,
         ...(contact && {
           measuredContact: { contactConstant: contact.contactConstant, standardError: contact.standardError },
         }),
@@ -88,3 +102,41 @@ export function planAxles(
     }),
   );
 }
+
+/** What is asked for beside the rig itself. */
+export interface Asked {
+  readonly ground: GroundCode;
+  readonly modifiers: readonly ModifierCode[];
+  readonly speedKmh: number | null;
+  readonly loadCaseId?: string | null;
+  readonly stuckAccepted?: boolean;
+}
+
+/** Everything that a plan takes, of a rig as it stands on a day. */
+export function planInput(
+  rig: RigRow,
+  tests: readonly ProofTestRow[],
+  { loadCaseId, stuckAccepted = false, ...asked }: Asked,
+): Result<PlanInput, NoPlan> {
+  const axles = planAxles(rig, tests, loadCaseId);
+  if (!axles.ok) return axles;
+  const loadCase = loadCaseOf(rig, loadCaseId);
+  return success({
+    ...asked,
+    family: rig.family,
+    school: rig.school,
+    roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
+    riderKg: (loadCase?.method === 'posture' ? loadCase.posture?.riderKg : undefined) ?? null,
+    heldFloorKpa: rig.beadFloorKpa,
+    stuckAccepted,
+    axles: axles.value,
+  });
+}
+
+/** What was said of the day of an outing, as a plan asks for it. */
+export const askedOf = ({ groundCode, modifiers, speedKmh, loadCaseId }: OutingRow): Asked => ({
+  ground: groundCode,
+  modifiers,
+  speedKmh,
+  loadCaseId,
+});

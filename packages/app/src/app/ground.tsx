@@ -1,1 +1,0 @@
-export { GroundPlace as default } from '../places/ground/GroundPlace';

@@ -1,0 +1,1 @@
+export { DayPlace as default } from '../../places/ground/DayPlace';

@@ -1,0 +1,1 @@
+export { GroundPlace as default } from '../../places/ground/GroundPlace';

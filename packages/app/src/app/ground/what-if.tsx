@@ -1,0 +1,1 @@
+export { WhatIfPlace as default } from '../../places/ground/WhatIfPlace';

@@ -1,0 +1,1 @@
+export { PressureCardPlace as default } from '../../../places/ground/PressureCardPlace';

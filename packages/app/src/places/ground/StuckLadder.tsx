@@ -1,0 +1,97 @@
+import { stuckLadder, type GroundPlan } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+
+import { save } from '../../data/outbox';
+import { newOuting, outingBody } from '../../data/outings';
+import { planInput } from '../../data/planInput';
+import { Action } from '../../pieces/Action';
+import { notify } from '../../pieces/Notice';
+import { Numerals } from '../../pieces/Numerals';
+import { Panel } from '../../pieces/Panel';
+import { Text } from '../../pieces/Text';
+import { axleOnGauge, onGauge } from '../../words/format';
+import { groundName } from '../../words/grounds';
+import { pressuresText } from '../../words/outing';
+import type { Question } from './useQuestion';
+
+/** Sand is what most get stuck in, where no outing tells another ground. */
+const WITHOUT_OUTING = 'softSand';
+
+/** What to do before any air is let out, in the order of trying. */
+const FIRST = [
+  'Stop at once. Each turn of a spinning wheel digs deeper.',
+  'Look under: if the underside rests on the ground, less air only lowers it. Dig it free.',
+  'Reverse out along your own tracks, gently.',
+  'Dig a ramp in front of each wheel, lay boards, unload, people out.',
+];
+
+/**
+ * The deliberate way below the floor: what else first, one rung at a time, and straight back up. What was let out is
+ * kept on the outing, so that Today holds the way back up in view until it is done.
+ */
+export function StuckLadder({ question, plan }: { readonly question: Question; readonly plan: GroundPlan }) {
+  const router = useRouter();
+  const { rig, tests, asked, outing, units } = question;
+  const here = outing && outing.groundCode !== 'stuck' ? outing.groundCode : WITHOUT_OUTING;
+  const below = outing?.stuckRung ?? 0;
+  const [rung, setRung] = useState(below);
+  const [blank] = useState(newOuting);
+  const input = planInput(rig, tests, { ...asked, ground: here });
+  const ladder = input.ok ? stuckLadder(input.value) : undefined;
+  if (!ladder?.ok) return null;
+  const { rungs, back } = ladder.value;
+  const onGaugeUp = (pressures: typeof back) =>
+    pressures.map(({ position, pressureKpa }) => ({ position, pressureKpa: onGauge(pressureKpa, units, 'up') }));
+
+  const keep = async (): Promise<void> => {
+    const saved = await save('outings', {
+      ...(outing
+        ? outingBody(outing)
+        : { ...blank, rigId: rig.id, groundCode: here, loadCaseId: asked.loadCaseId ?? rig.loadCaseId }),
+      state: 'lowered',
+      stuckRung: rung,
+      pressures: onGaugeUp(rungs[rung - 1]!.pressures),
+    });
+    if (saved.kind === 'refused') return notify(saved.problem.title);
+    notify('Kept. One attempt, then back up: Today holds the way.');
+    router.navigate('/');
+  };
+
+  if (rung === 0) {
+    return (
+      <Panel title="Before letting out more">
+        {FIRST.map((text, index) => (
+          <Text key={text}>{`${index + 1}. ${text}`}</Text>
+        ))}
+        <Text as="strong">The floor, if you are not there yet:</Text>
+        <Numerals
+          units={units}
+          axles={plan.axles.map((axle) => ({
+            position: axle.position,
+            pressureKpa: axleOnGauge(axle, units).floorKpa,
+          }))}
+        />
+        <Text>Going below it is for one attempt and then straight back up.</Text>
+        <Action kind="hurt" label="Stuck, and nothing else helped" onPress={() => setRung(1)} />
+      </Panel>
+    );
+  }
+  const step = rungs[rung - 1]!;
+  return (
+    <Panel title={`Below the floor, step ${rung} of ${rungs.length}`}>
+      <Numerals units={units} axles={onGaugeUp(step.pressures)} />
+      <Text>
+        {`One attempt, a few lengths, straight, at walking pace (${step.speedKmh} km/h at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
+      </Text>
+      <Text>{`Then back up to ${pressuresText(onGaugeUp(back), units)}, what ${groundName(here).toLowerCase()} asks for, before you drive on.`}</Text>
+      <Action kind="hurt" label="It is let out: keep it, with the way back" onPress={() => void keep()} />
+      {rung < rungs.length ? (
+        <Action label="Tried this: the next step down" onPress={() => setRung(rung + 1)} />
+      ) : (
+        <Text tone="muted">Below this nothing is left to let out. Dig, boards, or help with the right gear.</Text>
+      )}
+      <Action label="Free, or another way: leave the ladder" onPress={() => setRung(0)} />
+    </Panel>
+  );
+}

@@ -1,0 +1,208 @@
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+
+import type { Sheet, SheetPart } from '../words/sheet';
+
+/** Bytes of the two faces of words. */
+export interface SheetFonts {
+  readonly text: ArrayBuffer;
+  readonly strong: ArrayBuffer;
+}
+
+interface Paper {
+  readonly width: number;
+  readonly height: number;
+  readonly margin: number;
+}
+
+/** Upright, in points. */
+export const PAPERS = {
+  A5: { width: 419.53, height: 595.28, margin: 28 },
+  A6: { width: 297.64, height: 419.53, margin: 18 },
+} as const satisfies Record<string, Paper>;
+
+/** From the largest that reads well down to what can still be read; the first that fits on one page is taken. */
+const SIZES = [10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5];
+const LINE = 1.28;
+const INK = rgb(0, 0, 0);
+/** Of the width of the page: where values of labelled lines begin, and how far the first column of a table goes. */
+const LABEL_SHARE = 0.21;
+const FIRST_COLUMN_SHARE = 0.34;
+const LAST_COLUMN_SHARE = 0.12;
+const GAP = 5;
+
+interface Word {
+  readonly text: string;
+  readonly font: PDFFont;
+  /** From the left margin. */
+  readonly x: number;
+}
+
+/** One line of the page: what stands on it, and what is above it. */
+interface Row {
+  readonly words: readonly Word[];
+  readonly size: number;
+  readonly above: number;
+  readonly rule?: 'strong' | 'thin';
+}
+
+interface Faces {
+  readonly text: PDFFont;
+  readonly strong: PDFFont;
+}
+
+/** A sheet as a PDF of one page, in black on white. */
+export async function sheetPdf(sheet: Sheet, fonts: SheetFonts, paper: keyof typeof PAPERS): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle(sheet.title);
+  document.setCreator('Dunlinmoss');
+  // Whole, not cut down to the letters used: cutting loses the outlines of most of these faces' letters.
+  const faces: Faces = {
+    text: await document.embedFont(fonts.text, { subset: false }),
+    strong: await document.embedFont(fonts.strong, { subset: false }),
+  };
+  const { width, height, margin } = PAPERS[paper];
+  const page = document.addPage([width, height]);
+  const rowsAt = (size: number): Row[] => rowsOf(sheet, faces, size, width - 2 * margin);
+  const size = SIZES.find((each) => heightOf(rowsAt(each)) <= height - 2 * margin) ?? SIZES.at(-1)!;
+  draw(page, PAPERS[paper], rowsAt(size));
+  return document.save();
+}
+
+function rowsOf({ title, about, parts, foot }: Sheet, { text, strong }: Faces, size: number, width: number): Row[] {
+  return [
+    ...paragraph(title, strong, size * 1.7, width, {}),
+    ...paragraph(about, text, size, width, { above: 2 }),
+    ...parts
+      .filter((part) => !('bullets' in part) || part.bullets.length > 0)
+      .flatMap((part) => partRows(part, { text, strong }, size, width)),
+    ...paragraph(foot, text, size * 0.9, width, { above: size, rule: 'strong' }),
+  ];
+}
+
+function partRows(part: SheetPart, faces: Faces, size: number, width: number): Row[] {
+  const heading =
+    part.title === undefined
+      ? []
+      : paragraph(part.title, faces.strong, size * 1.1, width, { above: size * 0.9, rule: 'strong' });
+  if ('lines' in part) {
+    const x = width * LABEL_SHARE;
+    return [
+      ...heading,
+      ...part.lines.flatMap(([label, value]) =>
+        columns([cellOf(label, faces.strong, 0, x - GAP), cellOf(value, faces.text, x, width - x)], size, 0),
+      ),
+    ];
+  }
+  if ('bullets' in part) {
+    return [
+      ...heading,
+      ...part.bullets.flatMap((bullet) =>
+        columns([cellOf('!', faces.strong, 0, 10), cellOf(bullet, faces.text, 10, width - 10)], size, 0),
+      ),
+    ];
+  }
+  const first = width * FIRST_COLUMN_SHARE;
+  const last = width * LAST_COLUMN_SHARE;
+  const between = (width - first - last) / (part.head.length - 2);
+  const place = (column: number): { x: number; wide: number } =>
+    column === 0
+      ? { x: 0, wide: first - GAP }
+      : column === part.head.length - 1
+        ? { x: width - last, wide: last }
+        : { x: first + (column - 1) * between, wide: between - GAP };
+  const row = (cells: readonly string[], font: (column: number) => PDFFont, rule: Row['rule']): Row[] =>
+    columns(
+      cells.map((cell, column) => cellOf(cell, font(column), place(column).x, place(column).wide)),
+      size,
+      size * 0.35,
+      rule,
+    );
+  return [
+    ...heading,
+    ...row(part.head, () => faces.strong, 'strong'),
+    ...part.rows.flatMap((cells) => row(cells, (column) => (column === 0 ? faces.text : faces.strong), 'thin')),
+  ];
+}
+
+interface Cell {
+  readonly text: string;
+  readonly font: PDFFont;
+  readonly x: number;
+  readonly wide: number;
+}
+const cellOf = (text: string, font: PDFFont, x: number, wide: number): Cell => ({ text, font, x, wide });
+
+/** Cells side by side, each broken into as many lines as it takes. */
+function columns(cells: readonly Cell[], size: number, above: number, rule?: Row['rule']): Row[] {
+  const broken = cells.map(({ text, font, wide }) => wrap(text, font, size, wide));
+  const most = Math.max(...broken.map((lines) => lines.length));
+  return Array.from({ length: most }, (_, line) => ({
+    size,
+    above: line === 0 ? above : 0,
+    ...(line === 0 && rule && { rule }),
+    words: cells.flatMap(({ font, x }, column) =>
+      broken[column]![line] === undefined ? [] : [{ text: broken[column]![line]!, font, x }],
+    ),
+  }));
+}
+
+const paragraph = (
+  words: string,
+  font: PDFFont,
+  size: number,
+  width: number,
+  { above = 0, rule }: { readonly above?: number; readonly rule?: Row['rule'] },
+): Row[] => columns([cellOf(words, font, 0, width)], size, above, rule);
+
+/** Widths of words in a face of one point: laying a word out is slow, and every size needs it again. */
+const widths = new WeakMap<PDFFont, Map<string, number>>();
+
+function widthOf(word: string, font: PDFFont): number {
+  const known = widths.get(font) ?? new Map<string, number>();
+  widths.set(font, known);
+  const width = known.get(word) ?? font.widthOfTextAtSize(word, 1);
+  known.set(word, width);
+  return width;
+}
+
+/** Breaks words into lines no wider than so many points. */
+function wrap(words: string, font: PDFFont, size: number, width: number): string[] {
+  const lines: string[] = [];
+  let line = '';
+  let used = 0;
+  const blank = widthOf(' ', font) * size;
+  // A number and its unit are held together by a blank that does not break.
+  for (const word of words.split(' ')) {
+    const own = widthOf(word, font) * size;
+    if (line !== '' && used + blank + own > width) {
+      lines.push(line);
+      line = word;
+      used = own;
+    } else {
+      used += line === '' ? own : blank + own;
+      line = line === '' ? word : `${line} ${word}`;
+    }
+  }
+  return [...lines, line];
+}
+
+const heightOf = (rows: readonly Row[]): number => rows.reduce((sum, { size, above }) => sum + above + size * LINE, 0);
+
+function draw(page: PDFPage, { width, height, margin }: Paper, rows: readonly Row[]): void {
+  let y = height - margin;
+  for (const { words, size, above, rule } of rows) {
+    if (rule) {
+      const at = y - above * 0.5;
+      page.drawLine({
+        start: { x: margin, y: at },
+        end: { x: width - margin, y: at },
+        thickness: rule === 'strong' ? 0.7 : 0.25,
+        color: INK,
+      });
+    }
+    y -= above + size * LINE;
+    for (const { text, font, x } of words) page.drawText(text, { x: margin + x, y, size, font, color: INK });
+  }
+}

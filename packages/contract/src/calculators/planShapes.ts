@@ -1,0 +1,146 @@
+import {
+  BEAD_HOLDS,
+  CASINGS,
+  FAMILY_CODES,
+  GROUND_CODES,
+  MODIFIER_CODES,
+  SCHOOL_CODES,
+  type AxlePlan,
+  type GroundPlan,
+  type PlanAxle,
+  type PlanInput,
+} from '@dunlinmoss/core';
+import { z } from 'zod';
+
+import { loadKg, pressureKpa, speedKmh, widthMm } from '../quantities';
+import { axlePosition } from '../resources/loadCase';
+import { loadLine, loadRow } from '../resources/rig';
+import { curveOf } from '../rig/rigInput';
+import { contactPatchShape, measuredContactShape, tireInput, tireOf } from './shapes';
+
+/** One axle as the planning calculators take it. */
+export const planAxleInput = z.strictObject({
+  position: axlePosition,
+  wheels: z.union([z.literal(1), z.literal(2), z.literal(4)]).default(2),
+  ...tireInput,
+  leftLoadKg: loadKg.positive(),
+  rightLoadKg: loadKg.positive(),
+  /** Placard, manual, or what a bicycle is ridden with now. */
+  roadKpa: pressureKpa.positive().nullable().default(null),
+  beadHold: z.enum(BEAD_HOLDS).default('none'),
+  tube: z.boolean().default(false),
+  insert: z.boolean().default(false),
+  casing: z.enum(CASINGS).nullable().default(null),
+  rimInnerMm: widthMm.nullable().default(null),
+  /** Measured on the rim. */
+  widthMm: widthMm.nullable().default(null),
+  minKpa: pressureKpa.nullable().default(null),
+  maxKpa: pressureKpa.nullable().default(null),
+  lines: z.array(loadLine).max(6).default([]),
+  rows: z.array(loadRow).max(80).default([]),
+  rowsOf: z.enum(['thisTire', 'standardTire']).default('thisTire'),
+  measuredContact: measuredContactShape.optional(),
+});
+
+/** What every planning calculator asks for. */
+export const planInput = z.strictObject({
+  family: z.enum(FAMILY_CODES),
+  ground: z.enum(GROUND_CODES),
+  /** Null goes by the first that can answer. */
+  school: z.enum(SCHOOL_CODES).nullable().default(null),
+  modifiers: z.array(z.enum(MODIFIER_CODES)).max(MODIFIER_CODES.length).default([]),
+  /** How fast it has to go here; null goes by the ground's guide. */
+  speedKmh: speedKmh.nullable().default(null),
+  roadSpeedKmh: speedKmh.nullable().default(null),
+  riderKg: loadKg.positive().nullable().default(null),
+  heldFloorKpa: pressureKpa.nullable().default(null),
+  stuckAccepted: z.boolean().default(false),
+  axles: z.array(planAxleInput).min(1).max(6),
+});
+
+/** The core's axle of a calculator's. */
+export function planAxleOf({ tireMarking, lines, rows, rowsOf, ...axle }: z.infer<typeof planAxleInput>): PlanAxle {
+  const curve = curveOf({ tireMarking, lines, rows, rowsOf, loadRange: axle.loadRange, maxKpa: axle.maxKpa });
+  return { ...axle, tire: tireOf(tireMarking), curve: curve.ok ? curve.value : null };
+}
+
+/** The core's input of a calculator's. */
+export const planInputOf = ({ axles, ...rest }: z.infer<typeof planInput>): PlanInput => ({
+  ...rest,
+  axles: axles.map(planAxleOf),
+});
+
+export const problemShape = z.strictObject({ ok: z.literal(false), problem: z.looseObject({ code: z.string() }) });
+
+const source = z.looseObject({
+  mark: z.enum(['published', 'commonPractice', 'exact', 'assumption', 'marked', 'measured']),
+});
+const limit = z.strictObject({ code: z.string(), pressureKpa: z.number(), source });
+const bindingLimit = limit.extend({ all: z.array(limit) });
+const heldBy = z.string().nullable();
+const school = z.enum(SCHOOL_CODES);
+
+const axlePlanShape = z.strictObject({
+  position: axlePosition,
+  wheelLoadKg: z.number(),
+  roadKpa: z.number().nullable(),
+  startKpa: z.number(),
+  window: z.strictObject({ lowKpa: z.number(), highKpa: z.number() }),
+  floor: bindingLimit,
+  ceiling: bindingLimit.nullable(),
+  wantedKpa: z.number().nullable(),
+  heldBy,
+  schools: z.array(
+    z.discriminatedUnion('ok', [
+      z.strictObject({
+        code: school,
+        ok: z.literal(true),
+        wantedKpa: z.number(),
+        startKpa: z.number(),
+        heldBy,
+      }),
+      z.strictObject({ code: school, ok: z.literal(false), needs: z.string() }),
+    ]),
+  ),
+  modifiers: z.array(z.enum(MODIFIER_CODES)),
+  atRoad: contactPatchShape.nullable(),
+  atStart: contactPatchShape,
+  carriesKg: z.number().nullable(),
+  clearanceLostMm: z.number().nullable(),
+  measuredContact: measuredContactShape.nullable(),
+  working: z.array(
+    z.strictObject({
+      code: z.string(),
+      inputs: z.record(z.string(), z.number()),
+      result: z.strictObject({ name: z.string(), value: z.number() }),
+      source,
+    }),
+  ),
+});
+
+export const groundPlanShape = z.strictObject({
+  family: z.enum(FAMILY_CODES),
+  ground: z.enum(GROUND_CODES),
+  school: school.nullable(),
+  silentSchool: z.strictObject({ code: school, needs: z.string() }).nullable(),
+  speedGuideKmh: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
+  speedKmh: z.number().nullable(),
+  needsStuckStep: z.boolean(),
+  axles: z.array(axlePlanShape),
+  cautions: z.array(z.string()),
+});
+
+const limitOf = ({ all, ...binding }: { readonly all: readonly object[] }): object => ({ ...binding, all: [...all] });
+
+const axlePlanOf = ({ floor, ceiling, schools, modifiers, working, ...axle }: AxlePlan): object => ({
+  ...axle,
+  floor: limitOf(floor),
+  ceiling: ceiling && limitOf(ceiling),
+  schools: [...schools],
+  modifiers: [...modifiers],
+  working: [...working],
+});
+
+/** A plan as it goes over the border. */
+export const planOut = ({ axles, cautions, ...plan }: GroundPlan): z.infer<typeof groundPlanShape> =>
+  ({ ...plan, cautions: [...cautions], axles: axles.map(axlePlanOf) }) as z.infer<typeof groundPlanShape>;

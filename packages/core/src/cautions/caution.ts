@@ -1,0 +1,37 @@
+import type { Family } from '../families/family';
+import type { Ground } from '../grounds/ground';
+import type { ModifierCode } from '../modifiers/registry';
+import type { AxlePlan, PlanAxle } from '../plan/plan';
+import type { Source } from '../source';
+
+/** What a caution looks at to know whether it applies. */
+export interface CautionContext {
+  readonly family: Family;
+  readonly ground: Ground;
+  readonly modifiers: readonly ModifierCode[];
+  /** What the person needs to drive, and what the plan would have them drive; null where nothing sets one. */
+  readonly speedKmh: number | null;
+  readonly guideKmh: number | null;
+  readonly axles: readonly { readonly axle: PlanAxle; readonly plan: AxlePlan }[];
+}
+
+/**
+ * Something that can hurt someone, or cost a tire. The interface words each code and never hides one that applies. A new
+ * one is a file in this folder and a line in `registry.ts`.
+ */
+export interface Caution {
+  readonly code: string;
+  /** `danger` is told before `care`. */
+  readonly severity: 'danger' | 'care';
+  readonly source: Source;
+  readonly applies: (context: CautionContext) => boolean;
+}
+
+/** Air was let out of at least one axle. */
+export const lowered = ({ axles }: CautionContext): boolean =>
+  axles.some(({ plan }) => plan.roadKpa !== null && plan.startKpa < plan.roadKpa);
+
+export const onGround =
+  (...codes: readonly string[]) =>
+  ({ ground }: CautionContext): boolean =>
+    codes.includes(ground.code);

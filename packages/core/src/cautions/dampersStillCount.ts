@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** Pressure is no substitute for worn dampers. */
+export const dampersStillCount = {
+  code: 'dampersStillCount',
+  severity: 'care',
+  source: commonPractice,
+  applies: onGround('gravel'),
+} as const satisfies Caution;

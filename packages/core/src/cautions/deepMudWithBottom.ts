@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** A tall narrow tire may do better firm, to cut down to the bottom. */
+export const deepMudWithBottom = {
+  code: 'deepMudWithBottom',
+  severity: 'care',
+  source: commonPractice,
+  applies: onGround('forestMud', 'mud'),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** How sand is driven on. */
+export const drivingOnSand = {
+  code: 'drivingOnSand',
+  severity: 'care',
+  source: commonPractice,
+  applies: (context) => context.family.kind === 'car' && onGround('dampSand', 'softSand', 'verySoftSand')(context),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** Most damage to soil is done in the first pass. */
+export const firstPass = {
+  code: 'firstPass',
+  severity: 'care',
+  source: commonPractice,
+  applies: onGround('fieldMoist', 'fieldWet'),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** What climbs best folds in a fast turn. */
+export const foldsInTurn = {
+  code: 'foldsInTurn',
+  severity: 'danger',
+  source: commonPractice,
+  applies: onGround('climb'),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** Hotter sand is softer. */
+export const hotSandIsSofter = {
+  code: 'hotSandIsSofter',
+  severity: 'care',
+  source: commonPractice,
+  applies: (context) => context.family.kind !== 'bicycle' && onGround('softSand', 'verySoftSand')(context),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import type { Caution } from './caution';
+
+/** Rim strikes are judged by the worst hit of the ride. */
+export const judgeByWorstHit = {
+  code: 'judgeByWorstHit',
+  severity: 'care',
+  source: commonPractice,
+  applies: ({ family, ground }) => family.kind === 'bicycle' && ground.edges === true,
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import type { Caution } from './caution';
+
+/** No air of one's own before pavement. */
+export const noAirNear = {
+  code: 'noAirNear',
+  severity: 'danger',
+  source: commonPractice,
+  applies: ({ modifiers }) => modifiers.includes('farFromAir'),
+} as const satisfies Caution;

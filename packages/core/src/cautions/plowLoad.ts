@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** A plow puts pressure back in front. */
+export const plowLoad = {
+  code: 'plowLoad',
+  severity: 'care',
+  source: commonPractice,
+  applies: onGround('plowing'),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** On snow, when the front pushes wide, lift off. */
+export const pushesWide = {
+  code: 'pushesWide',
+  severity: 'care',
+  source: commonPractice,
+  applies: (context) => context.family.kind === 'quad' && onGround('snow', 'plowing')(context),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import type { Caution } from './caution';
+
+/** A seedbed keeps every rut. */
+export const seedbedRuts = {
+  code: 'seedbedRuts',
+  severity: 'care',
+  source: commonPractice,
+  applies: ({ modifiers, ground }) => modifiers.includes('seedbed') && ground.code.startsWith('field'),
+} as const satisfies Caution;

@@ -1,0 +1,10 @@
+import { marked } from '../source';
+import type { Caution } from './caution';
+
+/** Nobody read how high the tire may go. */
+export const sidewallUnread = {
+  code: 'sidewallUnread',
+  severity: 'care',
+  source: marked,
+  applies: ({ axles }) => axles.some(({ plan }) => plan.ceiling === null),
+} as const satisfies Caution;

@@ -1,0 +1,11 @@
+import { commonPractice } from '../source';
+import { onGround, type Caution } from './caution';
+
+/** A trailer makes sand worse. */
+export const trailerOnSand = {
+  code: 'trailerOnSand',
+  severity: 'care',
+  source: commonPractice,
+  applies: (context) =>
+    context.modifiers.includes('towing') && onGround('dampSand', 'softSand', 'verySoftSand')(context),
+} as const satisfies Caution;

@@ -1,0 +1,11 @@
+import { commonPractice } from '../source';
+import type { Ground } from './ground';
+
+/** Berms and jumps: 1 to 2 psi more. */
+export const bikePark = {
+  code: 'bikePark',
+  kinds: ['bicycle'],
+  bicycle: { start: 2, low: 1, high: 2, source: commonPractice },
+  edges: true,
+  speedGuideKmh: null,
+} as const satisfies Ground;

@@ -1,0 +1,8 @@
+import type { Ground } from './ground';
+
+/** Lane: the pace between yard and field. The speed is our assumption. */
+export const lane = {
+  code: 'lane',
+  kinds: ['farm'],
+  speedGuideKmh: { low: 25, high: 25 },
+} as const satisfies Ground;

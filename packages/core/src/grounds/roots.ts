@@ -1,0 +1,11 @@
+import { assumption } from '../source';
+import type { Ground } from './ground';
+
+/** Roots, dry. Assumption: as on hardpack, firmer where they are hit square. */
+export const roots = {
+  code: 'roots',
+  kinds: ['bicycle'],
+  bicycle: { start: 0, low: -1, high: 1, source: assumption },
+  edges: true,
+  speedGuideKmh: null,
+} as const satisfies Ground;

@@ -1,0 +1,10 @@
+import { commonPractice } from '../source';
+import type { Ground } from './ground';
+
+/** Wet roots and wet trail: 1 to 2 psi down. */
+export const wetTrail = {
+  code: 'wetTrail',
+  kinds: ['bicycle'],
+  bicycle: { start: -1, low: -2, high: -1, source: commonPractice },
+  speedGuideKmh: null,
+} as const satisfies Ground;

@@ -1,0 +1,34 @@
+import type { AxleContext } from '../plan/axleContext';
+import type { Source } from '../source';
+import { lastOfCurve } from './lastOfCurve';
+import type { Limit } from './limit';
+import { placard } from './placard';
+import { sidewallMaximum } from './sidewallMaximum';
+
+/** Everything that says how high at the most. */
+export const CEILINGS = [placard, sidewallMaximum, lastOfCurve] as const satisfies readonly Limit[];
+
+export type CeilingCode = (typeof CEILINGS)[number]['code'];
+
+/** One ceiling with the pressure it comes to, kPa. */
+export interface CeilingValue {
+  readonly code: CeilingCode;
+  readonly pressureKpa: number;
+  readonly source: Source;
+}
+
+/** The ceiling that binds, with all that have something to say, itself among them. */
+export interface BindingCeiling extends CeilingValue {
+  readonly all: readonly CeilingValue[];
+}
+
+/** The lowest of the ceilings: the one that binds; null where nothing tells how high a tire may go. */
+export function bindingCeiling(context: AxleContext): BindingCeiling | null {
+  const all = CEILINGS.flatMap(({ code, source, pressureKpa }): CeilingValue[] => {
+    const value = pressureKpa(context);
+    return value === null ? [] : [{ code, source, pressureKpa: value }];
+  });
+  if (all.length === 0) return null;
+  const lowest = all.reduce((best, ceiling) => (ceiling.pressureKpa < best.pressureKpa ? ceiling : best));
+  return { ...lowest, all };
+}

@@ -1,0 +1,12 @@
+import { marked } from '../source';
+import type { Limit } from './limit';
+
+/** The least that the sidewall allows; only the deliberate step when stuck goes below it. */
+export const sidewallMinimum = {
+  code: 'sidewallMinimum',
+  source: marked,
+  pressureKpa: ({ axle, stuck }) => (stuck ? null : axle.minKpa),
+  steps: (_, pressureKpa) => [
+    { code: 'sidewallMinimum', inputs: {}, result: { name: 'sidewallMinKpa', value: pressureKpa }, source: marked },
+  ],
+} as const satisfies Limit;

@@ -1,0 +1,12 @@
+import { commonPractice } from '../source';
+import type { Modifier } from './modifier';
+
+/** Hot day: hot sand is softer, and soft tires run hotter. */
+export const heat = {
+  code: 'heat',
+  kinds: ['car', 'quad', 'motorcycle'],
+  startAt: 'low',
+  grounds: ['softSand', 'verySoftSand', 'dampSand'],
+  speedShare: 0.8,
+  source: commonPractice,
+} as const satisfies Modifier;

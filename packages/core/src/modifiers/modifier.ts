@@ -1,0 +1,29 @@
+import type { Kind } from '../families/family';
+import type { PlanAxle } from '../plan/plan';
+import type { Source } from '../source';
+
+/** Which figure of a ground is asked for. */
+export type End = 'start' | 'low' | 'high';
+
+/**
+ * Something that changes what a ground asks for. What the person says of the day is chosen; what the rig itself tells
+ * (`fromRig`) is applied by itself. A new one is a file in this folder and a line in `registry.ts`.
+ */
+export interface Modifier {
+  readonly code: string;
+  readonly kinds: readonly Kind[];
+  /** Ground codes where it counts; everywhere off the road without it. */
+  readonly grounds?: readonly string[];
+  readonly fromRig?: (axle: PlanAxle) => boolean;
+  /** Psi up or down, at the trade's 24 psi; at other pressures in proportion, so that very wide tires change less. */
+  readonly shift?: Readonly<Record<End, number>>;
+  /** The start goes to this end of the window. */
+  readonly startAt?: 'low' | 'high';
+  /** What is left of the speed guide. Assumption wherever it stands. */
+  readonly speedShare?: number;
+  /** Pulls hard for long: a farm tire then has no bonus for being slow. */
+  readonly highTorque?: true;
+  /** The road to the next air must be driven on this pressure, at this speed, km/h. Assumption. */
+  readonly reachAirKmh?: number;
+  readonly source: Source;
+}

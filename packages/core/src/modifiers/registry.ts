@@ -1,0 +1,61 @@
+import type { Kind } from '../families/family';
+import type { Ground } from '../grounds/ground';
+import type { PlanAxle } from '../plan/plan';
+import { downhillCasing } from './downhillCasing';
+import { farFromAir } from './farFromAir';
+import { fast } from './fast';
+import { gentle } from './gentle';
+import { heat } from './heat';
+import { insert } from './insert';
+import type { Modifier } from './modifier';
+import { narrowRim } from './narrowRim';
+import { pullingHard } from './pullingHard';
+import { seedbed } from './seedbed';
+import { slippery } from './slippery';
+import { steep } from './steep';
+import { thinCasing } from './thinCasing';
+import { towing } from './towing';
+import { tube } from './tube';
+import { wet } from './wet';
+
+/** What the person says of the day, then what the rig tells by itself. */
+export const MODIFIERS = [
+  heat,
+  wet,
+  slippery,
+  steep,
+  towing,
+  pullingHard,
+  seedbed,
+  fast,
+  gentle,
+  farFromAir,
+  tube,
+  insert,
+  thinCasing,
+  downhillCasing,
+  narrowRim,
+] as const satisfies readonly Modifier[];
+
+export type ModifierCode = (typeof MODIFIERS)[number]['code'];
+export const MODIFIER_CODES = MODIFIERS.map(({ code }) => code) as [ModifierCode, ...ModifierCode[]];
+
+export const modifierOf = (code: ModifierCode): Modifier => MODIFIERS.find((each) => each.code === code)!;
+
+const countsOn = ({ kinds, grounds }: Modifier, kind: Kind, { code, paved }: Ground): boolean =>
+  kinds.includes(kind) && (grounds ? grounds.includes(code) : paved !== true);
+
+/** What a person may say of the day with a kind of rig on a ground. */
+export const modifiersFor = (kind: Kind, ground: Ground): readonly ModifierCode[] =>
+  MODIFIERS.filter((each: Modifier) => !each.fromRig && countsOn(each, kind, ground)).map(({ code }) => code);
+
+/** Those that count for one axle: chosen, or told by the rig; never one that has nothing to say on this ground. */
+export const modifiersOn = (
+  kind: Kind,
+  ground: Ground,
+  chosen: readonly ModifierCode[],
+  axle: PlanAxle,
+): readonly ModifierCode[] =>
+  MODIFIERS.filter((each: Modifier) => countsOn(each, kind, ground))
+    .filter((each) => (each as Modifier).fromRig?.(axle) ?? chosen.includes(each.code))
+    .map(({ code }) => code);

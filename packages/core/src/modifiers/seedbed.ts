@@ -1,0 +1,10 @@
+import { assumption } from '../source';
+import type { Modifier } from './modifier';
+
+/** A loose seedbed in place of stubble: the same pressure, every rut counts. */
+export const seedbed = {
+  code: 'seedbed',
+  kinds: ['farm'],
+  grounds: ['fieldDry', 'fieldMoist', 'fieldWet'],
+  source: assumption,
+} as const satisfies Modifier;

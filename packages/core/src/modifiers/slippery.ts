@@ -1,0 +1,11 @@
+import { assumption } from '../source';
+import type { Modifier } from './modifier';
+
+/** Wet and slippery on driven wheels: no other pressure, but less speed. */
+export const slippery = {
+  code: 'slippery',
+  kinds: ['car', 'quad', 'motorcycle'],
+  grounds: ['gravel', 'rockyTrack', 'forestMud', 'dirtRoad', 'rock', 'mud'],
+  speedShare: 0.8,
+  source: assumption,
+} as const satisfies Modifier;

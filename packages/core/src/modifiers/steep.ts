@@ -1,0 +1,12 @@
+import { assumption } from '../source';
+import type { Modifier } from './modifier';
+
+/** Steep: the low end of the window from the start. */
+export const steep = {
+  code: 'steep',
+  kinds: ['car', 'quad', 'motorcycle'],
+  grounds: ['forestMud', 'mud', 'snow', 'softSand', 'verySoftSand', 'rock'],
+  startAt: 'low',
+  speedShare: 0.8,
+  source: assumption,
+} as const satisfies Modifier;

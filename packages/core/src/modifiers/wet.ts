@@ -1,0 +1,11 @@
+import { commonPractice } from '../source';
+import type { Modifier } from './modifier';
+
+/** Wet: bicycles go 1 to 2 psi down for grip (common practice, no source). */
+export const wet = {
+  code: 'wet',
+  kinds: ['bicycle'],
+  grounds: ['brokenPavement', 'hardpack', 'looseGravel', 'bikePark', 'rock', 'roots', 'climb'],
+  shift: { start: -1, low: -2, high: -1 },
+  source: commonPractice,
+} as const satisfies Modifier;

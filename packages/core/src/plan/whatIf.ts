@@ -1,0 +1,62 @@
+import { contactPatch, type ContactPatch } from '../contact/contactPatch';
+import { carriedKg } from '../limits/carried';
+import type { CeilingCode } from '../limits/ceilings';
+import type { FloorCode } from '../limits/floors';
+import { speedForShareKmh } from '../limits/heatAndSpeed';
+import type { AxleContext } from './axleContext';
+import type { AxlePlan } from './plan';
+
+/** What an axle would do at another pressure, and how near it would come to each limit. */
+export interface WhatIf {
+  readonly pressureKpa: number;
+  /** Null where the sidewall would be squeezed flat. */
+  readonly patch: ContactPatch | null;
+  /** How much lower it stands than at road pressure, mm; null without one. */
+  readonly clearanceLostMm: number | null;
+  /** The fastest that the bent sidewall and the ground's guide allow, km/h; null where nothing sets it. */
+  readonly speedKmh: number | null;
+  /** What the heavier wheel carries beyond its load at the speed planned for, kg; null where nothing tells. */
+  readonly loadLeftKg: number | null;
+  /** Above each floor and below each ceiling, kPa; less than zero is past it. */
+  readonly limits: readonly {
+    readonly code: FloorCode | CeilingCode;
+    readonly limitKpa: number;
+    readonly insideKpa: number;
+  }[];
+}
+
+/**
+ * What if the axle stood at this pressure, whatever the plan says.
+ *
+ * @param context the axle, from `contextsOf`
+ * @param plan what was planned for it
+ * @param pressureKpa gauge, cold
+ */
+export function whatIf(context: AxleContext, plan: AxlePlan, pressureKpa: number): WhatIf {
+  const { build, wheelLoadKg, ground, family } = context;
+  const patch = contactPatch(build, wheelLoadKg, pressureKpa, plan.measuredContact?.contactConstant) ?? null;
+  const goesByHeat = plan.floor.all.some(({ code }) => code === 'heatAndSpeed');
+  const byHeat = goesByHeat && patch ? speedForShareKmh(patch.deflectionShare) : null;
+  const guide = family.speedGuide ? (ground.speedGuideKmh?.high ?? null) : null;
+  const speeds = [byHeat, guide].filter((kmh) => kmh !== null);
+  const carries = patch && carriedKg(context, pressureKpa);
+  return {
+    pressureKpa,
+    patch,
+    clearanceLostMm: patch && plan.atRoad && patch.deflectionMm - plan.atRoad.deflectionMm,
+    speedKmh: speeds.length === 0 ? null : Math.min(...speeds),
+    loadLeftKg: carries === null ? null : carries - wheelLoadKg,
+    limits: [
+      ...plan.floor.all.map(({ code, pressureKpa: limitKpa }) => ({
+        code,
+        limitKpa,
+        insideKpa: pressureKpa - limitKpa,
+      })),
+      ...(plan.ceiling?.all ?? []).map(({ code, pressureKpa: limitKpa }) => ({
+        code,
+        limitKpa,
+        insideKpa: limitKpa - pressureKpa,
+      })),
+    ],
+  };
+}

@@ -1,0 +1,25 @@
+import { commonPractice } from '../source';
+import { psi, toCanonical } from '../units/units';
+import { adjusted, adjustedSteps } from './adjustments';
+import type { School } from './school';
+
+/** A fifth of the rider's weight in pounds, as psi. Common practice, no source: a beginner's start, reads high. */
+const SHARE = 0.2;
+const baseKpa = (riderKg: number): number => psi((SHARE * riderKg) / toCanonical('mass', 'lb', 1));
+
+export const bodyWeight = {
+  code: 'bodyWeight',
+  kinds: ['bicycle'],
+  source: commonPractice,
+  wants: (context, end) =>
+    context.riderKg === null ? 'riderWeight' : adjusted(context, end, baseKpa(context.riderKg)),
+  steps: (context, end, wantedKpa) => [
+    {
+      code: 'bodyWeight',
+      inputs: { riderKg: context.riderKg! },
+      result: { name: 'baseKpa', value: baseKpa(context.riderKg!) },
+      source: commonPractice,
+    },
+    ...adjustedSteps(context, end, baseKpa(context.riderKg!), wantedKpa),
+  ],
+} as const satisfies School;

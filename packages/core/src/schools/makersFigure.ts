@@ -1,0 +1,31 @@
+import { assumption } from '../source';
+import { psi } from '../units/units';
+import type { End } from '../modifiers/modifier';
+import type { AxleContext } from '../plan/axleContext';
+import type { School } from './school';
+
+const STEP_KPA = psi(5);
+const HALF_A_STEP: Record<End, number> = { start: 0, low: 0.5, high: -0.5 };
+const stepsDown = ({ ground }: AxleContext, end: End): number => Math.max(0, ground.makerSteps! + HALF_A_STEP[end]);
+
+/**
+ * The maker's figure, in steps of 5 psi down (common practice, no source): how many for which ground is our assumption,
+ * and so is a window half a step to either side.
+ */
+export const makersFigure = {
+  code: 'makersFigure',
+  kinds: ['motorcycle'],
+  source: assumption,
+  wants: (context, end) => {
+    const { roadKpa } = context.axle;
+    return roadKpa === null ? 'roadPressure' : roadKpa - STEP_KPA * stepsDown(context, end);
+  },
+  steps: (context, end, wantedKpa) => [
+    {
+      code: 'makersSteps',
+      inputs: { roadKpa: context.axle.roadKpa!, steps: stepsDown(context, end), stepKpa: STEP_KPA },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: assumption,
+    },
+  ],
+} as const satisfies School;

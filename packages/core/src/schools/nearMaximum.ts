@@ -1,0 +1,21 @@
+import { assumption } from '../source';
+import type { School } from './school';
+
+/** How near is near. Assumption. */
+const SHARE = 0.9;
+
+/** Near the maximum of the sidewall: smooth commuting. */
+export const nearMaximum = {
+  code: 'nearMaximum',
+  kinds: ['bicycle'],
+  source: assumption,
+  wants: ({ axle: { maxKpa } }) => (maxKpa === null ? 'sidewallMaximum' : maxKpa * SHARE),
+  steps: ({ axle: { maxKpa } }, _end, wantedKpa) => [
+    {
+      code: 'nearMaximum',
+      inputs: { sidewallMaxKpa: maxKpa! },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: assumption,
+    },
+  ],
+} as const satisfies School;

@@ -1,0 +1,26 @@
+import type { End } from '../modifiers/modifier';
+import { commonPractice } from '../source';
+import type { School } from './school';
+
+/** Twice down, back, twice up: the bracket of a trial. */
+const STEPS: Record<End, number> = { start: 0, low: -2, high: 2 };
+
+/**
+ * One's own trial: begin with what is in it, go down a step twice, back, up a step twice, and keep what feels and
+ * measures best. Motorcycles begin with the maker's figure and step by 5 psi, bicycles by 2.
+ */
+export const ownTrial = {
+  code: 'ownTrial',
+  kinds: ['motorcycle', 'bicycle'],
+  source: commonPractice,
+  wants: ({ axle, family }, end) =>
+    axle.roadKpa === null ? 'roadPressure' : axle.roadKpa + STEPS[end] * family.trialStepKpa,
+  steps: ({ axle, family }, end, wantedKpa) => [
+    {
+      code: 'trialSteps',
+      inputs: { roadKpa: axle.roadKpa!, steps: STEPS[end], stepKpa: family.trialStepKpa },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: commonPractice,
+    },
+  ],
+} as const satisfies School;

@@ -1,0 +1,23 @@
+import { commonPractice } from '../source';
+import type { End } from '../modifiers/modifier';
+import type { School } from './school';
+
+/** Where in the range: from the middle, the window is the range itself. */
+const PLACE: Record<End, number> = { low: 0, start: 0.5, high: 1 };
+
+/** The range on the sidewall, from its middle. */
+export const sidewallMiddle = {
+  code: 'sidewallMiddle',
+  kinds: ['bicycle'],
+  source: commonPractice,
+  wants: ({ axle: { minKpa, maxKpa } }, end) =>
+    minKpa === null || maxKpa === null ? 'sidewallRange' : minKpa + (maxKpa - minKpa) * PLACE[end],
+  steps: ({ axle: { minKpa, maxKpa } }, _end, wantedKpa) => [
+    {
+      code: 'sidewallMiddle',
+      inputs: { sidewallMinKpa: minKpa!, sidewallMaxKpa: maxKpa! },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: commonPractice,
+    },
+  ],
+} as const satisfies School;
