@@ -37,7 +37,7 @@ export default defineConfig([
   },
   { files: ['**/*.{mjs,js}'], languageOptions: { globals: globals.node } },
   // What it has the page do runs in the page.
-  { files: ['scripts/screenshots.mjs'], languageOptions: { globals: globals.browser } },
+  { files: ['scripts/screenshots.mjs', 'scripts/bench/browser.mjs'], languageOptions: { globals: globals.browser } },
   {
     files: ['packages/{core,contract}/**/*.ts'],
     rules: { '@typescript-eslint/no-explicit-any': 'error', '@typescript-eslint/no-non-null-assertion': 'off' },

@@ -77,9 +77,39 @@ function markings() {
 }
 
 function plans() {
-  const { plansPerSecond, timeOf12OverTimeOf1 } = figures('plans.ts');
+  const { plansPerSecond, timeOf12OverTimeOf1, timeOf120OverTimeOf12, cards } = figures('plans.ts');
   say(
-    `full plans of a rig: ${Math.round(plansPerSecond)} a second; 12 grounds take ${timeOf12OverTimeOf1.toFixed(1)} × the time of 1`,
+    `full plans of a rig: ${Math.round(plansPerSecond)} a second; 12 grounds take ${timeOf12OverTimeOf1.toFixed(1)} × the time of 1, 10 rigs on 12 grounds ${timeOf120OverTimeOf12.toFixed(1)} × that`,
+  );
+  const each = Object.entries(cards).map(([family, perSecond]) => `${family} ${Math.round(perSecond)}`);
+  say(`every ground by every school, rigs a second: ${each.join(', ')}`);
+}
+
+function draws() {
+  const { oursMs, plainMs, ratio } = figures('margin.ts');
+  say(
+    `20,000 draws of one axle: ${ratio.toFixed(1)} × the same loop written out plainly (${oursMs.toFixed(0)} ms against ${plainMs.toFixed(0)} ms)`,
+  );
+}
+
+async function inBrowser() {
+  const { ensureWeb } = await import('./web.mjs');
+  const { startProduct } = await import('./product.mjs');
+  const { browserFigures } = await import('./bench/browser.mjs');
+  await ensureWeb();
+  const folder = temporary('browser');
+  const product = await startProduct({ folder });
+  const { drag, draws: sure, card } = await browserFigures(product.address);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  say(
+    `the staff dragged at a quarter of the speed: ${drag.frames} frames, longest ${drag.longestMs.toFixed(1)} ms, ${(100 * drag.overShare).toFixed(1)} % over 16.7 ms`,
+  );
+  say(
+    `how sure, 2 × 20,000 draws in a worker, tap to answer: ${sure.ms.toFixed(0)} ms; longest task of the page meanwhile ${sure.longestTaskMs === null ? 'under 50 ms' : `${sure.longestTaskMs.toFixed(0)} ms`}`,
+  );
+  say(
+    `pressure card as PDF: first ${card.firstMs.toFixed(0)} ms, next ${card.nextMs.toFixed(0)} ms, ${Math.round(card.bytes / 1000)} kB`,
   );
 }
 
@@ -121,11 +151,13 @@ async function starts() {
 }
 
 run(async () => {
-  prepare('mariadb');
+  prepare('mariadb', 'chromium');
   plans();
+  draws();
   markings();
   await loads();
   await reads();
+  await inBrowser();
   await javascript();
   await starts();
 });

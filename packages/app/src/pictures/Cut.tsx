@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
 import type { Units } from '../data/preferences';
@@ -39,18 +40,7 @@ export function Cut({ wheel, held, units, palette }: CutProps) {
       height={HEIGHT}
       label={`The wheel from the side. It settles by ${length(wheel.deflectionMm, units)}${held ? `, held: ${length(held.deflectionMm, units)}` : ''}`}
     >
-      <Line x1={8} x2={WIDTH - 8} y1={GROUND} y2={GROUND} stroke={palette.ink} strokeWidth={2} />
-      {Array.from({ length: 16 }, (_, index) => (
-        <Line
-          key={index}
-          x1={14 + index * 20}
-          x2={4 + index * 20}
-          y1={GROUND + 3}
-          y2={GROUND + 13}
-          stroke={palette.muted}
-          strokeWidth={1}
-        />
-      ))}
+      <HardGround palette={palette} />
       <Path d={outline(wheel, px, middle)} fill={palette.mossWash} stroke={palette.ink} strokeWidth={2} />
       <Circle
         cx={middle}
@@ -92,6 +82,26 @@ export function Cut({ wheel, held, units, palette }: CutProps) {
     </Frame>
   );
 }
+
+/** It stands still, whatever stands on it. */
+const HardGround = memo(function HardGround({ palette }: { readonly palette: Palette }) {
+  return (
+    <>
+      <Line x1={8} x2={WIDTH - 8} y1={GROUND} y2={GROUND} stroke={palette.ink} strokeWidth={2} />
+      {Array.from({ length: 16 }, (_, index) => (
+        <Line
+          key={index}
+          x1={14 + index * 20}
+          x2={4 + index * 20}
+          y1={GROUND + 3}
+          y2={GROUND + 13}
+          stroke={palette.muted}
+          strokeWidth={1}
+        />
+      ))}
+    </>
+  );
+});
 
 /** Where the axle is, and where the flat begins and ends. */
 function stand({ outerDiameterMm, deflectionMm }: CutWheel, px: number, middle: number) {

@@ -1,5 +1,6 @@
 import { FAMILIAR, type FamiliarCode } from '@dunlinmoss/core';
 import { scaleLog } from 'd3-scale';
+import { memo } from 'react';
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
 
 import type { Units } from '../data/preferences';
@@ -35,12 +36,18 @@ const PLACES: Record<FamiliarCode, { readonly row: number; readonly anchor: 'sta
   bicycle: { row: 4, anchor: 'end' },
 };
 
-/** How hard the tire stands on the ground, beside things whose footprints everybody knows. */
-export function Familiar({ groundKpa, heldKpa, units, palette }: FamiliarProps) {
-  const x = scaleLog()
-    .domain([5, Math.max(420, groundKpa * 1.1)])
+/** A bicycle is the hardest of the others; a tire may be harder still, kPa. */
+const MOST_KPA = 420;
+const scaleTo = (most: number) =>
+  scaleLog()
+    .domain([5, most])
     .range([14, WIDTH - 14])
     .clamp(true);
+
+/** How hard the tire stands on the ground, beside things whose footprints everybody knows. */
+export function Familiar({ groundKpa, heldKpa, units, palette }: FamiliarProps) {
+  const most = groundKpa > MOST_KPA ? groundKpa * 1.1 : MOST_KPA;
+  const x = scaleTo(most);
   const at = x(groundKpa);
   return (
     <Frame
@@ -48,27 +55,7 @@ export function Familiar({ groundKpa, heldKpa, units, palette }: FamiliarProps) 
       height={HEIGHT}
       label={`On the ground ${pressure(groundKpa, units)}. ${FAMILIAR.map(({ code, pressureKpa }) => `${NAMES[code]} ${pressure(pressureKpa, units)}`).join(', ')}`}
     >
-      <Line x1={10} x2={WIDTH - 10} y1={LINE} y2={LINE} stroke={palette.ink} strokeWidth={2} />
-      {FAMILIAR.map(({ code, pressureKpa }) => {
-        const px = x(pressureKpa);
-        const { row, anchor } = PLACES[code];
-        const y = LINE - 10 - (row - 1) * 19;
-        return (
-          <G key={code}>
-            <Line x1={px} x2={px} y1={y - 9} y2={LINE + 5} stroke={palette.muted} strokeWidth={1} />
-            <SvgText
-              x={anchor === 'end' ? px - 4 : px + 4}
-              y={y}
-              textAnchor={anchor}
-              fontFamily={FACES.text}
-              fontSize={13}
-              fill={palette.ink}
-            >
-              {NAMES[code]}
-            </SvgText>
-          </G>
-        );
-      })}
+      <Others most={most} palette={palette} />
       {heldKpa !== null && (
         <Path
           d={`M${x(heldKpa)},${LINE + 4} l-6,12 h12 Z`}
@@ -105,3 +92,33 @@ export function Familiar({ groundKpa, heldKpa, units, palette }: FamiliarProps) 
     </Frame>
   );
 }
+
+/** The line and what stands on it besides: it changes only where a tire is harder than all of them. */
+const Others = memo(function Others({ most, palette }: { readonly most: number; readonly palette: Palette }) {
+  const x = scaleTo(most);
+  return (
+    <>
+      <Line x1={10} x2={WIDTH - 10} y1={LINE} y2={LINE} stroke={palette.ink} strokeWidth={2} />
+      {FAMILIAR.map(({ code, pressureKpa }) => {
+        const px = x(pressureKpa);
+        const { row, anchor } = PLACES[code];
+        const y = LINE - 10 - (row - 1) * 19;
+        return (
+          <G key={code}>
+            <Line x1={px} x2={px} y1={y - 9} y2={LINE + 5} stroke={palette.muted} strokeWidth={1} />
+            <SvgText
+              x={anchor === 'end' ? px - 4 : px + 4}
+              y={y}
+              textAnchor={anchor}
+              fontFamily={FACES.text}
+              fontSize={13}
+              fill={palette.ink}
+            >
+              {NAMES[code]}
+            </SvgText>
+          </G>
+        );
+      })}
+    </>
+  );
+});

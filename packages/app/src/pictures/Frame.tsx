@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg from 'react-native-svg';
 
@@ -10,16 +10,23 @@ interface FrameProps {
   readonly children: ReactNode;
 }
 
-/** A drawing of fixed proportions, as wide as there is room, hardly blown up. */
+/**
+ * A drawing of fixed proportions, as wide as there is room, hardly blown up. What moves in it moves nothing outside: the
+ * browser need not look further.
+ */
 export function Frame({ width, height, label, children }: FrameProps) {
   return (
     <View role="img" aria-label={label} style={[styles.frame, { maxWidth: width * 1.15, aspectRatio: width / height }]}>
-      <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`}>
-        {children}
-      </Svg>
+      <div style={APART}>
+        <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`}>
+          {children}
+        </Svg>
+      </div>
     </View>
   );
 }
+
+const APART: CSSProperties = { position: 'absolute', inset: 0, contain: 'strict' };
 
 const styles = StyleSheet.create({
   frame: { width: '100%', alignSelf: 'center' },

@@ -1,6 +1,6 @@
 import { fromCanonical } from '@dunlinmoss/core';
 import { scaleLinear } from 'd3-scale';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 
 import type { Units } from '../data/preferences';
@@ -36,6 +36,8 @@ interface StaffProps {
 }
 
 const WIDTH = 340;
+/** One axle has its lane on the left, and nothing on the right. */
+const WIDTH_OF_ONE = 216;
 const TOP = 26;
 const BOTTOM = 296;
 const HEIGHT = 306;
@@ -62,14 +64,10 @@ export const kpaAt = (heightShare: number, axles: readonly StaffAxle[]): number 
 export function Staff({ axles, board, units, palette, roadName = 'road', still = false }: StaffProps) {
   const hatch = `hatch${useId().replace(/\W/g, '')}`;
   const top = topOf(board ? [board] : axles);
-  const y = scaleLinear().domain([0, top]).range([BOTTOM, TOP]);
-  const inUnit = scaleLinear()
-    .domain([0, fromCanonical('pressure', units.pressure, top)])
-    .range([BOTTOM, TOP]);
-  const gliding = useTween(axles.map(({ startKpa }) => startKpa));
-  const levels = still ? axles.map(({ startKpa }) => startKpa) : gliding;
-  const majors = inUnit.ticks(8);
-  const minors = inUnit.ticks(32);
+  const levels = useTween(
+    axles.map(({ startKpa }) => startKpa),
+    still,
+  );
 
   const label = axles
     .map(
@@ -79,25 +77,41 @@ export function Staff({ axles, board, units, palette, roadName = 'road', still =
     .join('; ');
 
   return (
-    <Frame width={WIDTH} height={HEIGHT} label={`Staff. ${label}`}>
-      <Defs>
-        <Pattern id={hatch} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <Line x1={0} y1={0} x2={0} y2={6} stroke={palette.rust} strokeWidth={2.4} />
-        </Pattern>
-      </Defs>
+    <Frame width={axles.length === 1 ? WIDTH_OF_ONE : WIDTH} height={HEIGHT} label={`Staff. ${label}`}>
+      <Hatch id={hatch} palette={palette} />
       {axles.map((axle, index) => (
         <Lane
           key={axle.name}
           axle={axle}
           level={levels[index]!}
           side={index === 0 ? 'left' : 'right'}
-          y={y}
+          top={top}
           hatch={`url(#${hatch})`}
           units={units}
           palette={palette}
           roadName={roadName}
         />
       ))}
+      <Board top={top} unit={units.pressure} palette={palette} />
+    </Frame>
+  );
+}
+
+interface BoardProps {
+  readonly top: number;
+  readonly unit: Units['pressure'];
+  readonly palette: Palette;
+}
+
+/** The graduated board itself: it stands still while the water moves. */
+const Board = memo(function Board({ top, unit, palette }: BoardProps) {
+  const inUnit = scaleLinear()
+    .domain([0, fromCanonical('pressure', unit, top)])
+    .range([BOTTOM, TOP]);
+  const majors = inUnit.ticks(8);
+  const minors = inUnit.ticks(32);
+  return (
+    <>
       <Rect
         x={BOARD.left}
         y={TOP - 8}
@@ -167,31 +181,34 @@ export function Staff({ axles, board, units, palette, roadName = 'road', still =
         fontSize={13}
         fill={palette.muted}
       >
-        {units.pressure}
+        {unit}
       </SvgText>
-    </Frame>
+    </>
   );
-}
+});
 
 interface LaneProps {
   readonly roadName: string;
   readonly axle: StaffAxle;
   readonly level: number;
   readonly side: 'left' | 'right';
-  readonly y: (kpa: number) => number;
+  readonly top: number;
   readonly hatch: string;
   readonly units: Units;
   readonly palette: Palette;
 }
 
-function Lane({ axle, level, side, y, hatch, units, palette, roadName }: LaneProps) {
-  const left = side === 'left';
-  const laneX = left ? BOARD.left - LANE : BOARD.right;
-  const outer = left ? laneX : laneX + LANE;
-  const away = left ? -1 : 1;
-  const textX = outer + away * 22;
-  const anchor = left ? 'end' : 'start';
+const heightOf = (top: number) => scaleLinear().domain([0, top]).range([BOTTOM, TOP]);
 
+const laneAt = (side: 'left' | 'right') => {
+  const left = side === 'left';
+  const x = left ? BOARD.left - LANE : BOARD.right;
+  return { left, x, outer: left ? x : x + LANE, away: left ? -1 : 1 };
+};
+
+function Lane({ axle, level, side, top, hatch, units, palette, roadName }: LaneProps) {
+  const y = heightOf(top);
+  const { x, outer, away, left } = laneAt(side);
   const marks = [
     ...(axle.roadKpa === null
       ? []
@@ -205,63 +222,110 @@ function Lane({ axle, level, side, y, hatch, units, palette, roadName }: LanePro
     TOP - 8,
     BOTTOM - 4,
   );
-  // Never so thin that a window of one number can't be seen.
-  const bandTop = Math.min(y(axle.highKpa), y(axle.lowKpa) - 5);
-
   return (
     <G>
-      <Rect x={laneX} y={TOP - 8} width={LANE} height={BOTTOM - TOP + 8} fill={palette.paper} stroke={palette.line} />
-      <Path d={waterPath(laneX, y(level), BOTTOM)} fill={palette.water} />
-      <Path d={surfacePath(laneX, y(level))} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
-      <Rect x={laneX} y={y(axle.floorKpa)} width={LANE} height={BOTTOM - y(axle.floorKpa)} fill={hatch} />
-      <Line
-        x1={laneX}
-        x2={laneX + LANE}
-        y1={y(axle.floorKpa)}
-        y2={y(axle.floorKpa)}
-        stroke={palette.rust}
-        strokeWidth={2}
-      />
-      {axle.roadKpa !== null && (
-        <Line
-          x1={laneX}
-          x2={laneX + LANE}
-          y1={y(axle.roadKpa)}
-          y2={y(axle.roadKpa)}
-          stroke={palette.ink}
-          strokeWidth={2.5}
-        />
-      )}
-      <Rect
-        x={left ? outer - 11 : outer + 1}
-        y={bandTop}
-        width={10}
-        height={y(axle.lowKpa) - bandTop}
-        fill={palette.moss}
+      <LaneGround x={x} palette={palette} />
+      <Path d={waterPath(x, y(level), BOTTOM)} fill={palette.water} />
+      <Path d={surfacePath(x, y(level))} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
+      <LaneMarks
+        side={side}
+        floorY={y(axle.floorKpa)}
+        roadY={axle.roadKpa === null ? null : y(axle.roadKpa)}
+        lowY={y(axle.lowKpa)}
+        highY={y(axle.highKpa)}
+        hatch={hatch}
+        palette={palette}
       />
       {marks.map(({ kpa, text, strong }, index) => (
-        <G key={text}>
-          <Path
-            d={`M${outer},${y(kpa)} L${outer + away * 13},${y(kpa)} L${outer + away * 19},${places[index]}`}
-            stroke={strong ? palette.waterDeep : palette.muted}
-            strokeWidth={strong ? 2 : 1}
-            fill="none"
-          />
-          <SvgText
-            x={textX}
-            y={places[index]! + (strong ? 6 : 5)}
-            textAnchor={anchor}
-            fontFamily={strong ? FACES.number : FACES.text}
-            fontSize={strong ? 19 : 14}
-            fill={strong ? palette.ink : palette.muted}
-          >
-            {text}
-          </SvgText>
-        </G>
+        <Mark
+          key={strong ? 'level' : text}
+          outer={outer}
+          away={away}
+          y={y(kpa)}
+          place={places[index]!}
+          text={text}
+          strong={strong}
+          anchor={left ? 'end' : 'start'}
+          palette={palette}
+        />
       ))}
     </G>
   );
 }
+
+const LaneGround = memo(function LaneGround({ x, palette }: { readonly x: number; readonly palette: Palette }) {
+  return <Rect x={x} y={TOP - 8} width={LANE} height={BOTTOM - TOP + 8} fill={palette.paper} stroke={palette.line} />;
+});
+
+interface LaneMarksProps {
+  readonly side: 'left' | 'right';
+  readonly floorY: number;
+  readonly roadY: number | null;
+  readonly lowY: number;
+  readonly highY: number;
+  readonly hatch: string;
+  readonly palette: Palette;
+}
+
+/** Floor, road and window: they stand still while the water moves. */
+const LaneMarks = memo(function LaneMarks({ side, floorY, roadY, lowY, highY, hatch, palette }: LaneMarksProps) {
+  const { x, outer, left } = laneAt(side);
+  // Never so thin that a window of one number can't be seen.
+  const bandTop = Math.min(highY, lowY - 5);
+  return (
+    <>
+      <Rect x={x} y={floorY} width={LANE} height={BOTTOM - floorY} fill={hatch} />
+      <Line x1={x} x2={x + LANE} y1={floorY} y2={floorY} stroke={palette.rust} strokeWidth={2} />
+      {roadY !== null && <Line x1={x} x2={x + LANE} y1={roadY} y2={roadY} stroke={palette.ink} strokeWidth={2.5} />}
+      <Rect x={left ? outer - 11 : outer + 1} y={bandTop} width={10} height={lowY - bandTop} fill={palette.moss} />
+    </>
+  );
+});
+
+interface MarkProps {
+  readonly outer: number;
+  readonly away: number;
+  readonly y: number;
+  /** Where there is room for its words. */
+  readonly place: number;
+  readonly text: string;
+  readonly strong: boolean;
+  readonly anchor: 'start' | 'end';
+  readonly palette: Palette;
+}
+
+const Mark = memo(function Mark({ outer, away, y, place, text, strong, anchor, palette }: MarkProps) {
+  return (
+    <>
+      <Path
+        d={`M${outer},${y} L${outer + away * 13},${y} L${outer + away * 19},${place}`}
+        stroke={strong ? palette.waterDeep : palette.muted}
+        strokeWidth={strong ? 2 : 1}
+        fill="none"
+      />
+      <SvgText
+        x={outer + away * 22}
+        y={place + (strong ? 6 : 5)}
+        textAnchor={anchor}
+        fontFamily={strong ? FACES.number : FACES.text}
+        fontSize={strong ? 19 : 14}
+        fill={strong ? palette.ink : palette.muted}
+      >
+        {text}
+      </SvgText>
+    </>
+  );
+});
+
+const Hatch = memo(function Hatch({ id, palette }: { readonly id: string; readonly palette: Palette }) {
+  return (
+    <Defs>
+      <Pattern id={id} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <Line x1={0} y1={0} x2={0} y2={6} stroke={palette.rust} strokeWidth={2.4} />
+      </Pattern>
+    </Defs>
+  );
+});
 
 const WAVE = 3;
 const surfacePath = (x: number, level: number): string =>

@@ -4,12 +4,16 @@ import { AccessibilityInfo } from 'react-native';
 const DURATION_MS = 450;
 const ease = (t: number): number => 1 - (1 - t) ** 3;
 
-/** Values that glide to their new state, as water does; at once for people who asked for less motion. */
-export function useTween(target: readonly number[]): readonly number[] {
+/**
+ * Values that glide to their new state, as water does; at once for people who asked for less motion, and where they
+ * follow a finger.
+ */
+export function useTween(target: readonly number[], still = false): readonly number[] {
   const [shown, setShown] = useState(target);
   const from = useRef(target);
   const key = target.join();
   useEffect(() => {
+    if (still) return;
     let frame = 0;
     let stopped = false;
     const start = from.current.length === target.length ? from.current : target;
@@ -31,6 +35,7 @@ export function useTween(target: readonly number[]): readonly number[] {
     };
     // The values themselves are the key.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  }, [key, still]);
+  if (still) return target;
   return shown.length === target.length ? shown : target;
 }

@@ -35,20 +35,16 @@ export const LIMIT_WORDS: Record<FloorCode | CeilingCode, { readonly name: strin
 export const floorText = ({ floor }: AxlePlan, beadHeld: boolean): string =>
   floor.code === 'bead' && beadHeld ? 'its locks hold the bead that far' : LIMIT_WORDS[floor.code].voice;
 
-const isCeiling = (held: NonNullable<Held>): held is CeilingCode =>
-  held === 'placard' || held === 'sidewallMaximum' || held === 'lastOfCurve';
+export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode =>
+  limit === 'placard' || limit === 'sidewallMaximum' || limit === 'lastOfCurve';
 
-const askedText = (wantedKpa: number, units: Units): string =>
-  wantedKpa > 0 ? pressureNumber(wantedKpa, units) : 'no air at all';
-
-/** Why the start is not what the school asks for; undefined where it is. */
+/** Why the start is not what the school would have; undefined where it is. */
 export function heldText({ heldBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
-  const { name } = SCHOOL_WORDS[school];
   if (heldBy === null || wantedKpa === null) return undefined;
-  if (heldBy === 'placard') return `${name} asks for more than the road pressure: heavy for this tire, so stay at it.`;
-  const asked = `${name} asks for ${askedText(wantedKpa, units)}`;
+  const wanted = wantedKpa > 0 ? pressure(wantedKpa, units) : 'no air at all';
   const limit = LIMIT_WORDS[heldBy].name;
-  return isCeiling(heldBy) ? `${asked}; cut off at the ${limit}.` : `${asked}; held at the floor (${limit}).`;
+  const held = isCeiling(heldBy) ? `more than the ${limit}, so it stays there` : `held at the floor (${limit})`;
+  return `${SCHOOL_WORDS[school].name} would have ${wanted}: ${held}.`;
 }
 
 /** What a school asked for where a limit cut it off. */

@@ -6,8 +6,8 @@ import { groundName } from './grounds';
 import { LIMIT_WORDS } from './limits';
 
 /** What one pressure for the day means on one leg: `15 psi of its own; 8 psi above, the print 21 % shorter`. */
-export function legText({ ownKpa, aboveOwnKpa, atOwn, atOne }: LegAxle, units: Units): string {
-  const own = `its own is ${pressure(onGauge(ownKpa, units), units)}`;
+export function legText({ aboveOwnKpa, atOwn, atOne }: LegAxle, ownOnGaugeKpa: number, units: Units): string {
+  const own = `its own is ${pressure(ownOnGaugeKpa, units)}`;
   if (!atOne) return own;
   const apart = Math.abs(aboveOwnKpa);
   if (apart < gaugeStepKpa(units) / 2) return `${own}: nothing lost`;

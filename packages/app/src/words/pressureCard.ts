@@ -23,7 +23,7 @@ const ON_PAPER: ReadonlySet<CautionCode> = new Set([
 ]);
 
 const FOOT =
-  'Cold pressures: start (window), floor. Sidewall, placard, local law and a qualified tire fitter overrule this card.';
+  'Cold: start (window) ≥ floor, never below. Sidewall, placard, local law and a qualified tire fitter overrule this card.';
 
 /**
  * Every ground of a rig on one page, for the glove box or the stem bag: pressures of each axle, floors, speeds, cautions,
@@ -71,14 +71,14 @@ export function pressureCard(
   };
 }
 
-/** `15 (15–16), 12`: start, window, floor; on the road the road pressure alone. */
+/** `15 (15–16) ≥ 12`: start, window, floor; on the road the road pressure alone. */
 function cell(axle: GroundPlan['axles'][number], units: Units): string {
   const { startKpa, lowKpa, highKpa, floorKpa } = axleOnGauge(axle, units);
   const text = (kpa: number): string => pressureNumber(kpa, units);
   if (axle.wantedKpa === null) return text(startKpa);
   const [low, high] = [text(lowKpa), text(highKpa)];
   const window = low === high ? '' : ` (${low}–${high})`;
-  return `${text(startKpa)}${window}, floor ${text(floorKpa)}`;
+  return `${text(startKpa)}${window} ≥\u00a0${text(floorKpa)}`;
 }
 
 const speedCell = (plan: GroundPlan): string =>

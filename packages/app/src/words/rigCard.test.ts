@@ -108,14 +108,14 @@ describe('pressureCard', () => {
     );
     expect(lines).toContain('Ground | Front axle | Rear axle | km/h');
     expect(lines).toContain('Pavement | 36 | 36 | –');
-    expect(lines).toContain('Soft sand | 15 (14–15), floor 12 | 19 (18–19), floor 12 | 30');
-    expect(lines).toContain('Stuck | 7 (6–7), floor 6 | 10 (8–10), floor 8 | walk');
+    expect(lines).toContain('Soft sand | 15 (14–15) ≥ 12 | 19 (18–19) ≥ 12 | 30');
+    expect(lines).toContain('Stuck | 7 (6–7) ≥ 6 | 10 (8–10) ≥ 8 | walk');
     expect(text(SAMPLE_RIGS.car)).toContain('! Air back to road pressure before pavement.');
   });
 
   it('is in the unit of the person, and to half a psi for a bicycle', () => {
     expect(text(SAMPLE_RIGS.car, { ...units, pressure: 'bar' })).toMatch(/Pavement +2\.50 +2\.50/);
-    expect(text(SAMPLE_RIGS.bicycle)).toMatch(/Loose gravel +22 \(21–23\), floor 15\.5/);
+    expect(text(SAMPLE_RIGS.bicycle)).toMatch(/Loose gravel +22 \(21–23\) ≥ 15\.5/);
   });
 
   it('says where there is no safe pressure instead of leaving it out', () => {

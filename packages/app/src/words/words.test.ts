@@ -124,9 +124,11 @@ describe('the floor and what it holds', () => {
   it('says what equal deflection asked for', () => {
     expect(heldText(planOf('softSand').axles[0]!, 'equalDeflection', units)).toBeUndefined();
     expect(heldText(planOf('verySoftSand', 500).axles[0]!, 'equalDeflection', units)).toMatch(
-      /asks for \d+; held at the floor \(bead\)/,
+      /would have \d+\spsi: held at the floor \(bead\)/,
     );
-    expect(heldText(planOf('gravel', 900).axles[0]!, 'equalDeflection', units)).toContain('so stay at it');
+    expect(heldText(planOf('gravel', 900).axles[0]!, 'equalDeflection', units)).toContain(
+      'more than the road pressure, so it stays there',
+    );
   });
 
   it('speaks up when what was set lies outside', () => {
@@ -325,12 +327,12 @@ describe('one pressure for a day', () => {
 
   it('says what it costs on each part', () => {
     const { legs } = day([leg('gravel'), leg('softSand')]);
-    expect(plain(legText(legs[1]!.axles[0]!, units))).toMatch(
+    expect(plain(legText(legs[1]!.axles[0]!, legs[1]!.axles[0]!.ownKpa, units))).toMatch(
       /^its own is 15 psi; one pressure is \d psi above it, the print \d+ % shorter, \d+ % harder on the ground$/,
     );
-    expect(plain(legText(legs[0]!.axles[0]!, units))).toContain('below it');
+    expect(plain(legText(legs[0]!.axles[0]!, legs[0]!.axles[0]!.ownKpa, units))).toContain('below it');
     const alone = day([leg('softSand')]).legs[0]!.axles[0]!;
-    expect(legText(alone, units)).toContain('nothing lost');
+    expect(legText(alone, alone.ownKpa, units)).toContain('nothing lost');
   });
 
   it('says what holds it, and what stopping takes', () => {

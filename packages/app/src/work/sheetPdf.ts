@@ -51,16 +51,21 @@ interface Faces {
   readonly strong: PDFFont;
 }
 
+/**
+ * Whole, not cut down to the letters used: cutting loses the outlines of most of these faces' letters. Without ligatures:
+ * their widths are told wrong, and leave a gap in every "soft".
+ */
+const WHOLE = { subset: false, features: { liga: false, clig: false, dlig: false } };
+
 /** A sheet as a PDF of one page, in black on white. */
 export async function sheetPdf(sheet: Sheet, fonts: SheetFonts, paper: keyof typeof PAPERS): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle(sheet.title);
   document.setCreator('Dunlinmoss');
-  // Whole, not cut down to the letters used: cutting loses the outlines of most of these faces' letters.
   const faces: Faces = {
-    text: await document.embedFont(fonts.text, { subset: false }),
-    strong: await document.embedFont(fonts.strong, { subset: false }),
+    text: await document.embedFont(fonts.text, WHOLE),
+    strong: await document.embedFont(fonts.strong, WHOLE),
   };
   const { width, height, margin } = PAPERS[paper];
   const page = document.addPage([width, height]);
@@ -116,7 +121,7 @@ function partRows(part: SheetPart, faces: Faces, size: number, width: number): R
     columns(
       cells.map((cell, column) => cellOf(cell, font(column), place(column).x, place(column).wide)),
       size,
-      size * 0.35,
+      size * 0.62,
       rule,
     );
   return [
@@ -194,7 +199,8 @@ function draw(page: PDFPage, { width, height, margin }: Paper, rows: readonly Ro
   let y = height - margin;
   for (const { words, size, above, rule } of rows) {
     if (rule) {
-      const at = y - above * 0.5;
+      // Clear of what hangs below the line before.
+      const at = y - above * 0.66;
       page.drawLine({
         start: { x: margin, y: at },
         end: { x: width - margin, y: at },

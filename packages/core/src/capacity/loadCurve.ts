@@ -214,8 +214,8 @@ export const fullPressureKpa = (curve: LoadCurve): number =>
     : curve.points.at(-1)!.pressureKpa;
 
 /**
- * The lowest pressure at which a tire carries a load, kPa: `capacity` turned round, by halving. Undefined where no
- * pressure does at this speed.
+ * The lowest pressure at which a tire carries a load, kPa: `capacity` turned round. Undefined where no pressure does at
+ * this speed.
  *
  * @example the LT245/75R16 of the yearbook (2205 lb at 50 psi, 3042 at 80) under 1000 kg: 50 psi
  */
@@ -224,16 +224,48 @@ export function pressureForLoadKpa(
   loadKg: number,
   conditions: Omit<CarryingConditions, 'pressureKpa'>,
 ): number | undefined {
-  const carries = (pressureKpa: number): boolean => {
-    const carried = capacity(curve, { ...conditions, pressureKpa });
-    return carried.ok && carried.loadKg >= loadKg;
-  };
-  let [low, high] = [0, fullPressureKpa(curve)];
-  if (!carries(high)) return undefined;
-  for (let halving = 0; halving < 60; halving += 1) {
-    const middle = (low + high) / 2;
-    if (carries(middle)) high = middle;
-    else low = middle;
-  }
-  return high;
+  return curve.from === 'rows' ? pressureOnRows(curve, loadKg, conditions) : pressureOnLines(curve, loadKg, conditions);
 }
+
+function pressureOnLines(
+  { tire, points, exponent }: Extract<LoadCurve, { from: 'lines' | 'index' }>,
+  loadKg: number,
+  conditions: Omit<CarryingConditions, 'pressureKpa'>,
+): number | undefined {
+  const bySpeed = speedFactor(tire, conditions.speedKmh, conditions.highTorque);
+  if (!bySpeed) return undefined;
+  const ratedKg = loadKg / (bySpeed.factor * (conditions.dual ? dualFactor(tire).factor : 1));
+  const above = points.findIndex((point) => point.loadKg >= ratedKg);
+  if (above === -1) return ratedKg <= points.at(-1)!.loadKg * (1 + ROUNDING) ? points.at(-1)!.pressureKpa : undefined;
+  const from = points[Math.max(above - 1, 0)]!;
+  const slope = above === 0 ? exponent : slopeBetween(from, points[above]!);
+  return from.pressureKpa * (ratedKg / from.loadKg) ** (1 / slope);
+}
+
+/** Between two neighbouring pressures of a data sheet all goes in a straight line, whatever the speed. */
+function pressureOnRows(
+  curve: Extract<LoadCurve, { from: 'rows' }>,
+  loadKg: number,
+  conditions: Omit<CarryingConditions, 'pressureKpa'>,
+): number | undefined {
+  let softer: LoadLine | undefined;
+  for (const pressureKpa of sheetPressuresKpa(curve)) {
+    const carried = capacity(curve, { ...conditions, pressureKpa });
+    if (!carried.ok) continue;
+    const firmer = { pressureKpa, loadKg: carried.loadKg };
+    if (firmer.loadKg >= loadKg * (1 - ROUNDING)) {
+      if (!softer) return pressureKpa;
+      const share = (loadKg - softer.loadKg) / (firmer.loadKg - softer.loadKg);
+      return softer.pressureKpa + (pressureKpa - softer.pressureKpa) * Math.min(1, share);
+    }
+    softer = firmer;
+  }
+  return undefined;
+}
+
+/** A load that is just carried must not be refused for its last binary place. */
+const ROUNDING = 1e-12;
+
+/** Every pressure that a data sheet speaks of, softest first, kPa. */
+export const sheetPressuresKpa = ({ speeds }: Extract<LoadCurve, { from: 'rows' }>): number[] =>
+  [...new Set(speeds.flatMap(({ points }) => points.map(({ pressureKpa }) => pressureKpa)))].sort((a, b) => a - b);

@@ -1,4 +1,10 @@
-import { capacity, fullPressureKpa, type CarryingConditions, type LoadCurve } from '../capacity/loadCurve';
+import {
+  capacity,
+  fullPressureKpa,
+  sheetPressuresKpa,
+  type CarryingConditions,
+  type LoadCurve,
+} from '../capacity/loadCurve';
 import { dualFactor } from '../capacity/duals';
 import { speedFactor } from '../capacity/speedFactor';
 import type { AxleContext } from '../plan/axleContext';
@@ -73,10 +79,7 @@ function rowSteps(
     const carried = capacity(curve, { ...conditions, pressureKpa });
     return carried.ok ? carried.loadKg : undefined;
   };
-  // Between two neighbouring pressures of the sheet all goes in a straight line, whatever the speed.
-  const pressures = [...new Set(curve.speeds.flatMap(({ points }) => points.map(({ pressureKpa }) => pressureKpa)))]
-    .sort((a, b) => a - b)
-    .filter((kpa) => carries(kpa) !== undefined);
+  const pressures = sheetPressuresKpa(curve).filter((kpa) => carries(kpa) !== undefined);
   const upper = pressures.findIndex((kpa) => carries(kpa)! >= wheelLoadKg);
   const firmerKpa = pressures[upper] ?? fullPressureKpa(curve);
   const softerKpa = pressures[upper - 1];

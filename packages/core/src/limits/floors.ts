@@ -41,3 +41,13 @@ export function bindingFloor(context: AxleContext): BindingFloor {
   const highest = all.reduce((best, floor) => (floor.pressureKpa > best.pressureKpa ? floor : best));
   return { ...highest, all };
 }
+
+/** The same as a number alone, where it is asked for many times over, kPa. */
+export function lowestAllowedKpa(context: AxleContext): number {
+  let highest = Number.NEGATIVE_INFINITY;
+  for (const floor of FLOORS) {
+    const value = floor.pressureKpa(context);
+    if (value !== null && value > highest) highest = value;
+  }
+  return highest;
+}

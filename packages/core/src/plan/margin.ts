@@ -3,7 +3,7 @@ import { randomLcg, randomNormal, randomUniform } from 'd3-random';
 import { coldKpa, gaugeNowKpa, type TireConditions } from '../atmosphere/gaugeNow';
 import { widthOnRimMm } from '../contact/deflection';
 import { bindingCeiling } from '../limits/ceilings';
-import { bindingFloor } from '../limits/floors';
+import { lowestAllowedKpa } from '../limits/floors';
 import { schoolOf, type SchoolCode } from '../schools/registry';
 import type { AxleContext } from './axleContext';
 
@@ -66,6 +66,13 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
   const widthMm = widthOnRimMm(context.build);
   const inTire = new Float64Array(draws);
   const wanted = new Float64Array(school === null ? 0 : draws);
+  // No ceiling goes by load or width.
+  const ceiling = bindingCeiling(context)?.pressureKpa ?? Number.POSITIVE_INFINITY;
+  const ask = school === null ? undefined : schoolOf(school);
+  // One axle and one tire that are changed from draw to draw: twenty thousand of each would be swept up meanwhile.
+  const tire = { ...context.build.tire };
+  const build = { ...context.build, tire, widthMm };
+  const other: { -readonly [Key in keyof AxleContext]: AxleContext[Key] } = { ...context, build };
   let below = 0;
   let above = 0;
   for (let draw = 0; draw < draws; draw += 1) {
@@ -75,23 +82,16 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
       ...conditions,
       tireTempC: conditions.tireTempC + spreads.tempC * normal(),
     });
-    const other: AxleContext = {
-      ...context,
-      wheelLoadKg: context.wheelLoadKg * heavier,
-      heaviestWheelKg: context.heaviestWheelKg * heavier,
-      build: {
-        ...context.build,
-        tire: { ...context.build.tire, sectionWidthMm: context.build.tire.sectionWidthMm * wider },
-        widthMm: widthMm * wider,
-      },
-    };
+    other.wheelLoadKg = context.wheelLoadKg * heavier;
+    other.heaviestWheelKg = context.heaviestWheelKg * heavier;
+    tire.sectionWidthMm = context.build.tire.sectionWidthMm * wider;
+    build.widthMm = widthMm * wider;
     inTire[draw] = trueKpa;
-    const floor = bindingFloor(other).pressureKpa;
-    const ceiling = bindingCeiling(other)?.pressureKpa ?? Number.POSITIVE_INFINITY;
+    const floor = lowestAllowedKpa(other);
     if (trueKpa < floor) below += 1;
     if (trueKpa > ceiling) above += 1;
-    if (school !== null) {
-      const asked = schoolOf(school).wants(other, 'start');
+    if (ask) {
+      const asked = ask.wants(other, 'start');
       wanted[draw] = typeof asked === 'number' ? Math.min(Math.max(asked, floor), Math.max(ceiling, floor)) : floor;
     }
     if (draw % CHUNK === CHUNK - 1) yield draw + 1;

@@ -18,7 +18,7 @@ import { Unfold } from '../../pieces/Unfold';
 import { Minus, Plus } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
-import { onGauge, parseNumber } from '../../words/format';
+import { axleOnGauge, onGauge, parseNumber } from '../../words/format';
 import { GROUND_WORDS, groundName } from '../../words/grounds';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
@@ -251,9 +251,9 @@ function DayResult({ day, legs, minutes, question }: DayResultProps) {
         {day.legs.map((leg, index) => (
           <View key={index} style={styles.leg}>
             <Text as="strong">{`${index + 1}. ${groundName(legs[index]!.ground)}`}</Text>
-            {leg.axles.map((axle) => (
+            {leg.axles.map((axle, at) => (
               <Text key={axle.position} as="small">
-                {`${AXLE_WORDS[axle.position]}: ${legText(axle, units)}`}
+                {`${AXLE_WORDS[axle.position]}: ${legText(axle, axleOnGauge(leg.plan.axles[at]!, units).startKpa, units)}`}
               </Text>
             ))}
           </View>

@@ -1,0 +1,113 @@
+import { readFileSync } from 'node:fs';
+
+/** How much slower than this machine a phone is taken to be. */
+const SLOWDOWN = 4;
+const FRAME_MS = 1000 / 60;
+/** What the clock of frames scatters by itself. */
+const JITTER_MS = 1;
+const CURLEW = '0192f000-0000-7000-8000-000000000101';
+
+const slowed = async (page) => {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });
+};
+
+/** Frames while the staff of What if is dragged up and down, on a phone at a quarter of this machine's speed. */
+async function drag(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await page.goto(`${address}/ground/what-if?rig=${CURLEW}&ground=softSand`);
+  const staff = page.getByRole('slider', { name: 'Front, pressure to try' });
+  await staff.waitFor();
+  await staff.scrollIntoViewIfNeeded();
+  await page.waitForTimeout(1500);
+  await slowed(page);
+  await page.evaluate(() => {
+    window.frames_ = [];
+    let last = performance.now();
+    const tick = (now) => {
+      window.frames_.push(now - last);
+      last = now;
+      window.ticking = requestAnimationFrame(tick);
+    };
+    window.ticking = requestAnimationFrame(tick);
+  });
+  const box = await staff.boundingBox();
+  const x = box.x + box.width / 2;
+  await page.mouse.move(x, box.y + box.height * 0.5);
+  await page.mouse.down();
+  for (let move = 0; move < 240; move += 1) {
+    await page.mouse.move(x, box.y + box.height * (0.5 + 0.35 * Math.sin(move / 12)));
+    await page.waitForTimeout(8);
+  }
+  await page.mouse.up();
+  const frames = await page.evaluate(() => {
+    cancelAnimationFrame(window.ticking);
+    return window.frames_.slice(2);
+  });
+  await page.close();
+  return {
+    frames: frames.length,
+    longestMs: Math.max(...frames),
+    overShare: frames.filter((ms) => ms > FRAME_MS + JITTER_MS).length / frames.length,
+  };
+}
+
+/** How long the draws of How sure take from the tap to the answer, and the longest task of the page meanwhile. */
+async function draws(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await page.goto(`${address}/ground?rig=${CURLEW}&ground=softSand`);
+  const fold = page.getByRole('button', { name: 'How sure is that?' });
+  await fold.waitFor();
+  await fold.scrollIntoViewIfNeeded();
+  await page.waitForTimeout(1500);
+  await page.evaluate(() => {
+    window.tasks = [];
+    new PerformanceObserver((list) => window.tasks.push(...list.getEntries().map(({ duration }) => duration))).observe({
+      entryTypes: ['longtask'],
+    });
+  });
+  const begun = performance.now();
+  await fold.click();
+  await page.getByRole('group', { name: 'How sure, rear' }).waitFor();
+  const ms = performance.now() - begun;
+  await page.waitForTimeout(300);
+  const tasks = await page.evaluate(() => window.tasks);
+  await page.close();
+  return { ms, longestTaskMs: tasks.length === 0 ? null : Math.max(...tasks) };
+}
+
+/** The pressure card as a PDF: the first, with its maker still to be fetched, and the next. */
+async function card(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await page.goto(`${address}/rigs/${CURLEW}/pressures`);
+  const button = page.getByRole('button', { name: 'PDF' });
+  await button.waitFor();
+  const once = async () => {
+    const begun = performance.now();
+    const [download] = await Promise.all([page.waitForEvent('download'), button.click()]);
+    const ms = performance.now() - begun;
+    return { ms, bytes: readFileSync(await download.path()).length };
+  };
+  const first = await once();
+  const next = await once();
+  await page.close();
+  return { firstMs: first.ms, nextMs: next.ms, bytes: next.bytes };
+}
+
+/** What only a browser tells. */
+export async function browserFigures(address) {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    return {
+      drag: await drag(browser, address),
+      draws: await draws(browser, address),
+      card: await card(browser, address),
+    };
+  } finally {
+    await browser.close();
+  }
+}
