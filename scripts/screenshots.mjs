@@ -8,6 +8,7 @@ import { run, say } from './say.mjs';
 const OUT = path.join(ROOT, 'docs/screenshots');
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
+const CURLEW = '0192f000-0000-7000-8000-000000000101';
 const SNIPE = '0192f000-0000-7000-8000-000000000106';
 const LAPWING = '0192f000-0000-7000-8000-000000000110';
 const LIME = `/rigs/${LAPWING}/load/0192f000-0000-7000-8000-000000000517`;
@@ -25,6 +26,8 @@ const VIEWS = [
   { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'The staff') },
   { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
   { name: 'ground-wide', path: '/ground', size: WIDE },
+  { name: 'what-if-phone', path: '/ground/what-if', size: PHONE },
+  { name: 'pressures-phone', path: `/rigs/${CURLEW}/pressures`, size: PHONE, before: (page) => scrollTo(page, 'Curlew') },
   { name: 'working-phone', path: '/ground', size: PHONE, before: openWorking },
   { name: 'proof-phone', path: '/proof', size: PHONE },
   {

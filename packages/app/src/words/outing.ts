@@ -1,5 +1,5 @@
 import type { DecisionCode, OutingRow, OutingState } from '@dunlinmoss/contract';
-import type { AxlePosition, Kind } from '@dunlinmoss/core';
+import { familyOf, type AxlePosition, type FamilyCode } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
 import { AXLE_WORDS } from './axles';
@@ -12,18 +12,17 @@ export const DECISION_WORDS: Record<DecisionCode, string> = {
   turnedBack: 'Turned back',
 };
 
-export const STATE_WORDS: Record<OutingState, string> = {
+const STATE_WORDS: Record<OutingState, string> = {
   planned: 'Planned',
   lowered: 'Air is out',
   closed: 'Back at road pressure',
 };
+const ON_A_BICYCLE: Record<OutingState, string> = { planned: 'Planned', lowered: 'Set', closed: 'Ridden' };
 
-const ON_A_BICYCLE: Record<OutingState, string> = { planned: 'planned', lowered: 'set', closed: 'ridden' };
-
-/** Where an outing stands, in a word or two for the middle of a line. */
-export function stateText({ state, stuckRung }: Pick<OutingRow, 'state' | 'stuckRung'>, kind: Kind): string {
-  if (stuckRung > 0 && state === 'lowered') return 'below the floor';
-  return kind === 'bicycle' ? ON_A_BICYCLE[state] : STATE_WORDS[state].toLowerCase();
+/** Where an outing stands; below the floor before all else. */
+export function stateText({ state, stuckRung }: Pick<OutingRow, 'state' | 'stuckRung'>, family?: FamilyCode): string {
+  if (stuckRung > 0 && state === 'lowered') return 'Below the floor';
+  return (family && familyOf(family).kind === 'bicycle' ? ON_A_BICYCLE : STATE_WORDS)[state];
 }
 
 /** `front 15 psi, rear 20 psi` */

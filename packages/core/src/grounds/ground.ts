@@ -37,3 +37,17 @@ export interface Ground {
   /** Below the ordinary floors, and only after the person has said so. */
   readonly deliberate?: true;
 }
+
+/** The figures that a kind of rig goes by on a ground; none where its school needs none. */
+export const figuresFor = (
+  { onReferenceRig, ofClass, bicycle }: Ground,
+  kind: Kind,
+  wheel: 'front' | 'behind',
+): Figures | undefined =>
+  ({
+    car: onReferenceRig,
+    quad: onReferenceRig,
+    motorcycle: ofClass,
+    bicycle: wheel === 'front' ? bicycle : (bicycle?.rear ?? bicycle),
+    farm: undefined,
+  })[kind];

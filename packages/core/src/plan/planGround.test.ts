@@ -346,6 +346,36 @@ describe('the working of a plan', () => {
     ).toBeCloseTo(onRows.startKpa, 6);
   });
 
+  it('marks the ends of a window by what they are', () => {
+    const window = (ground: GroundCode) =>
+      plan(ground)
+        .working.filter(({ code }) => code.startsWith('window'))
+        .map(({ source }) => source.mark);
+    expect(window('snow')).toEqual(['assumption', 'commonPractice']);
+    expect(window('softSand')).toEqual(['commonPractice', 'commonPractice']);
+  });
+
+  it.each([
+    ['a wagon', { axles: [sampleAxle({ marking: '245/75R16', loadKg: 500, roadKpa: psi(35) })] }, 84.9],
+    [
+      'a trail bicycle with tubes',
+      { family: 'mountainBike', ground: 'rock', axles: bicycleAxles('29x2.40', 110, 0.375, { tube: true }) },
+      226.3,
+    ],
+    [
+      'a tractor',
+      {
+        family: 'tractor',
+        ground: 'fieldMoist',
+        roadSpeedKmh: 40,
+        axles: [sampleAxle({ marking: '480/80R50 159A8/B', loadKg: 3000, roadKpa: null })],
+      },
+      78.4,
+    ],
+  ] as const)('comes to what docs/method.md works out for %s', (_, change, startKpa) => {
+    expect(full(change as Change).axles[0]!.startKpa).toBeCloseTo(startKpa, 1);
+  });
+
   it('leads to the plan without a hole, for every school of every family', () => {
     for (const { family, ...rig } of Object.values(SAMPLE_RIGS)) {
       const { kind } = familyOf(family);

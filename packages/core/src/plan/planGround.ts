@@ -4,7 +4,7 @@ import { cautionsFor } from '../cautions/registry';
 import { contactPatch } from '../contact/contactPatch';
 import { familyOf } from '../families/registry';
 import type { Family } from '../families/family';
-import type { Ground } from '../grounds/ground';
+import { figuresFor, type Ground } from '../grounds/ground';
 import { groundOf } from '../grounds/registry';
 import { carriedKg, ratedMostKg } from '../limits/carried';
 import { bindingCeiling, type BindingCeiling } from '../limits/ceilings';
@@ -80,7 +80,8 @@ export function contextsOf(input: PlanInput): AxleContext[] {
   return input.axles.map((axle) => {
     const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
     const all: readonly Modifier[] = modifiers.map(modifierOf);
-    const steps = axle.position === 'front' ? ground.bicycle : (ground.bicycle?.rear ?? ground.bicycle);
+    // Told in psi on bicycles alone.
+    const steps = ground.bicycle && figuresFor(ground, 'bicycle', wheelOf(axle));
     const shift = (end: End): number =>
       (steps?.[end] ?? 0) + all.reduce((sum, each) => sum + (each.shift?.[end] ?? 0), 0);
     return {
@@ -106,6 +107,8 @@ export function contextsOf(input: PlanInput): AxleContext[] {
     };
   });
 }
+
+const wheelOf = ({ position }: PlanAxle): 'front' | 'behind' => (position === 'front' ? 'front' : 'behind');
 
 const heavierKg = ({ leftLoadKg, rightLoadKg }: PlanAxle): number => Math.max(leftLoadKg, rightLoadKg);
 
@@ -194,19 +197,13 @@ function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode |
   const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa, contactConstant) ?? null);
   // The floors keep the sidewall from being squeezed flat at any pressure from there up.
   const atStart = contactPatch(build, wheelLoadKg, startKpa, contactConstant)!;
-  const windowSteps = (
-    school === null
-      ? []
-      : ([
-          ['windowLow', 'windowLowKpa', lowKpa],
-          ['windowHigh', 'windowHighKpa', highKpa],
-        ] as const)
-  ).map(([code, name, value]): WorkingStep => ({
+  const figures = figuresFor(context.ground, context.family.kind, wheelOf(axle));
+  const windowStep = (code: 'windowLow' | 'windowHigh', value: number): WorkingStep => ({
     code,
     inputs: {},
-    result: { name, value },
-    source: schoolOf(school!).source,
-  }));
+    result: { name: code === 'windowLow' ? 'windowLowKpa' : 'windowHighKpa', value },
+    source: (code === 'windowLow' ? figures?.lowSource : undefined) ?? figures?.source ?? schoolOf(school!).source,
+  });
   return {
     position: axle.position,
     wheelLoadKg,
@@ -229,7 +226,7 @@ function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode |
       ...(school === null || wantedKpa === null ? [] : schoolOf(school).steps(context, startEnd, wantedKpa)),
       ...workingOfLimits(context, floor, ceiling),
       workingOfStart(wantedKpa, startKpa, floor, ceiling),
-      ...windowSteps,
+      ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
       ...workingOfContact(build, wheelLoadKg, atStart, axle.measuredContact),
     ],
   };

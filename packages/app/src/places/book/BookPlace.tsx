@@ -1,9 +1,9 @@
 import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
-import { judgeTape } from '@dunlinmoss/core';
+import { judgeTape, type FamilyCode } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 
 import { tapeOf } from '../../data/planInput';
-import { unitsStore } from '../../data/preferences';
+import { unitsFor, unitsStore } from '../../data/preferences';
 import { useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { CardList, LinkCard } from '../../pieces/LinkCard';
@@ -13,7 +13,7 @@ import { Text } from '../../pieces/Text';
 import { useWide } from '../../theme/useWide';
 import { day } from '../../words/format';
 import { groundName } from '../../words/grounds';
-import { DECISION_WORDS, pressuresText, STATE_WORDS } from '../../words/outing';
+import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
 import { VERDICT_WORDS } from '../../words/tape';
 import { OutingDetail } from './OutingDetail';
 
@@ -33,6 +33,7 @@ export function BookPlace() {
 export function OutingList({ chosen }: { readonly chosen?: string | undefined }) {
   const router = useRouter();
   const { rows, loading, hasMore, more } = useRows('outings');
+  const { rows: rigs } = useRows('rigs');
   const ids = rows.slice(0, 50).map(({ id }) => id);
   const { rows: tests } = useRows(
     'tests',
@@ -57,6 +58,7 @@ export function OutingList({ chosen }: { readonly chosen?: string | undefined })
             outing={outing}
             tests={tests.filter(({ outingId }) => outingId === outing.id)}
             chosen={outing.id === chosen}
+            family={rigs.find(({ id }) => id === outing.rigId)?.family}
           />
         ))}
       </CardList>
@@ -69,14 +71,17 @@ interface OutingLineProps {
   readonly outing: OutingRow;
   readonly tests: readonly ProofTestRow[];
   readonly chosen: boolean;
+  /** Undefined where the rig was put aside. */
+  readonly family: FamilyCode | undefined;
 }
 
-function OutingLine({ outing, tests, chosen }: OutingLineProps) {
-  const units = unitsStore.use();
-  const { title, groundCode, rigName, startedAt, pressures, state, decision } = outing;
+function OutingLine({ outing, tests, chosen, family }: OutingLineProps) {
+  const own = unitsStore.use();
+  const units = family ? unitsFor(own, family) : own;
+  const { title, groundCode, rigName, startedAt, pressures, decision } = outing;
   return (
     <LinkCard href={{ pathname: '/book/[id]', params: { id: outing.id } }} chosen={chosen}>
-      <Text as="small" tone="muted">{`${day(startedAt)} · ${STATE_WORDS[state]}`}</Text>
+      <Text as="small" tone="muted">{`${day(startedAt)} · ${stateText(outing, family)}`}</Text>
       <Text as="strong">{title || groundName(groundCode)}</Text>
       <Text as="small">{`${rigName} · ${groundName(groundCode)}`}</Text>
       {pressures.length > 0 && <Text as="small">{`Set: ${pressuresText(pressures, units)}`}</Text>}

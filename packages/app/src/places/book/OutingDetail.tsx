@@ -1,12 +1,13 @@
 import { DECISIONS, type DecisionCode, type OutingRow } from '@dunlinmoss/contract';
+import { familyOf } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
 import { saveOuting } from '../../data/outings';
-import { unitsStore } from '../../data/preferences';
-import { useRows } from '../../data/rows';
+import { unitsFor, unitsStore } from '../../data/preferences';
+import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
@@ -17,7 +18,8 @@ import { TextField } from '../../pieces/TextField';
 import { Trash } from '../../theme/icons';
 import { dayAndTime } from '../../words/format';
 import { groundName } from '../../words/grounds';
-import { DECISION_WORDS, pressuresText, STATE_WORDS } from '../../words/outing';
+import { dayText } from '../../words/modifiers';
+import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
 import { TestList } from '../proof/TestList';
 
 interface DecisionValues {
@@ -28,7 +30,9 @@ interface DecisionValues {
 /** An outing: what was set, what was measured, what was decided. */
 export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
   const router = useRouter();
-  const units = unitsStore.use();
+  const own = unitsStore.use();
+  const { row: rig } = useRow('rigs', outing.rigId);
+  const units = rig ? unitsFor(own, rig.family) : own;
   const { rows: tests } = useRows('tests', { outingIds: outing.id }, ({ outingId }) => outingId === outing.id);
   const draft = `decision:${outing.id}`;
   const form = useForm<DecisionValues>({
@@ -57,18 +61,21 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
     <View style={styles.detail}>
       <Panel title={outing.title || groundName(outing.groundCode)}>
         <Text>{`${outing.rigName}, ${groundName(outing.groundCode).toLowerCase()}`}</Text>
-        <Text tone="muted">{`${dayAndTime(outing.startedAt)} · ${STATE_WORDS[outing.state]}`}</Text>
+        <Text tone="muted">{`${dayAndTime(outing.startedAt)} · ${stateText(outing, rig?.family)}`}</Text>
         <Text>
           {outing.pressures.length > 0
             ? `Set, cold: ${pressuresText(outing.pressures, units)}.`
             : 'No pressures set yet.'}
         </Text>
+        {(outing.modifiers.length > 0 || outing.speedKmh !== null) && (
+          <Text>{`The day: ${dayText(outing.modifiers, outing.speedKmh).toLowerCase()}.`}</Text>
+        )}
       </Panel>
       <Text as="heading" level={2}>
         Tests
       </Text>
       {tests.length > 0 ? <TestList tests={tests} /> : <Text tone="muted">None on this outing.</Text>}
-      {outing.state !== 'planned' && (
+      {outing.state !== 'planned' && !(rig && familyOf(rig.family).kind === 'bicycle') && (
         <Action
           label="Measure with a tape"
           onPress={() => router.navigate({ pathname: '/proof/tape/[id]', params: { id: 'new', outing: outing.id } })}

@@ -198,7 +198,7 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
         </>
       }
     >
-      <Text tone="muted">{`${rig.name} · ${groundName(outing.groundCode)} · ${stateText(outing, kind)}`}</Text>
+      <Text tone="muted">{`${rig.name} · ${groundName(outing.groundCode)} · ${stateText(outing, rig.family).toLowerCase()}`}</Text>
       <Panel>
         <Text as="label" tone="moss">
           Next
