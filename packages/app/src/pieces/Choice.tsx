@@ -1,9 +1,9 @@
-import { useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
 import { Press } from './Press';
 import { Text } from './Text';
+import { useRoving } from './useRoving';
 
 interface ChoiceProps<Code extends string> {
   readonly label: string;
@@ -26,13 +26,10 @@ interface ChoiceProps<Code extends string> {
  */
 export function Choice<Code extends string>({ label, value, options, onChange, layout = 'row' }: ChoiceProps<Code>) {
   const palette = usePalette();
-  const items = useRef<(View | null)[]>([]);
-  const stop = Math.max(
-    0,
+  const roving = useRoving(
+    options.length,
     options.findIndex(({ code }) => code === value),
   );
-  const goFrom = (index: number) => (direction: 1 | -1) =>
-    items.current[(index + direction + options.length) % options.length]?.focus();
   return (
     <View role="radiogroup" aria-label={label} style={styles.group}>
       <Text as="label" tone="muted">
@@ -44,12 +41,8 @@ export function Choice<Code extends string>({ label, value, options, onChange, l
           return (
             <Press
               key={code}
-              ref={(item) => {
-                items.current[index] = item;
-              }}
+              {...roving(index)}
               role="radio"
-              tabIndex={index === stop ? 0 : -1}
-              onArrow={goFrom(index)}
               aria-checked={chosen}
               aria-label={figure === undefined ? name : `${name}, ${figure}`}
               onPress={() => onChange(code)}

@@ -14,6 +14,7 @@ import { Action } from './Action';
 import { NoticeHost } from './Notice';
 import { Press } from './Press';
 import { Text } from './Text';
+import { useRoving } from './useRoving';
 
 interface Place {
   readonly name: string;
@@ -125,17 +126,19 @@ function Header({ light }: { readonly light: 'day' | 'night' }) {
   const palette = usePalette();
   const units = unitsStore.use();
   const Icon = light === 'day' ? Moon : Sun;
+  const roving = useRoving(PRESSURE_UNITS.length, PRESSURE_UNITS.indexOf(units.pressure));
   return (
     <View style={[styles.header, { borderColor: palette.line }]}>
       <Text as="strong" tone="moss" style={styles.brand}>
         Dunlinmoss
       </Text>
       <View role="radiogroup" aria-label="Pressure unit" style={[styles.units, { borderColor: palette.line }]}>
-        {PRESSURE_UNITS.map((unit) => {
+        {PRESSURE_UNITS.map((unit, index) => {
           const chosen = unit === units.pressure;
           return (
             <Press
               key={unit}
+              {...roving(index)}
               role="radio"
               aria-checked={chosen}
               aria-label={unit}
