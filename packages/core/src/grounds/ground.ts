@@ -51,3 +51,7 @@ export const figuresFor = (
     bicycle: wheel === 'front' ? bicycle : (bicycle?.rear ?? bicycle),
     farm: undefined,
   })[kind];
+
+/** Where a kind is told its ground in psi up and down from its own start, those figures. */
+export const stepsFor = (ground: Ground, kind: Kind, wheel: 'front' | 'behind'): Figures | undefined =>
+  kind === 'bicycle' ? figuresFor(ground, kind, wheel) : undefined;

@@ -4,7 +4,7 @@ import { cautionsFor } from '../cautions/registry';
 import { contactPatch } from '../contact/contactPatch';
 import { familyOf } from '../families/registry';
 import type { Family } from '../families/family';
-import { figuresFor, type Ground } from '../grounds/ground';
+import { figuresFor, stepsFor, type Ground } from '../grounds/ground';
 import { groundOf } from '../grounds/registry';
 import { carriedKg, ratedMostKg } from '../limits/carried';
 import { bindingCeiling, type BindingCeiling } from '../limits/ceilings';
@@ -80,8 +80,7 @@ export function contextsOf(input: PlanInput): AxleContext[] {
   return input.axles.map((axle) => {
     const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
     const all: readonly Modifier[] = modifiers.map(modifierOf);
-    // Told in psi on bicycles alone.
-    const steps = ground.bicycle && figuresFor(ground, 'bicycle', wheelOf(axle));
+    const steps = stepsFor(ground, family.kind, wheelOf(axle));
     const shift = (end: End): number =>
       (steps?.[end] ?? 0) + all.reduce((sum, each) => sum + (each.shift?.[end] ?? 0), 0);
     return {

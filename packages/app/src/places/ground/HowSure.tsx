@@ -108,7 +108,10 @@ function Draws({ inputs, plan, units }: DrawsProps) {
   const [state, setState] = useState<DrawState>({ at: 'drawing', share: 0 });
   const job = useRef<MarginJob>(null);
   useEffect(() => {
-    const started = startMargin(inputs, (share) => setState({ at: 'drawing', share }));
+    // Progress comes on another way than the answer, and may come after it.
+    const started = startMargin(inputs, (share) =>
+      setState((old) => (old.at === 'drawing' ? { at: 'drawing', share } : old)),
+    );
     job.current = started;
     started.result.then(
       (margins) => setState({ at: 'done', margins }),
