@@ -47,6 +47,48 @@ describe('saving a row', () => {
     expect((await get(`rigs/${rig.id}`)).body.name).toBe('First');
   });
 
+  it('keeps what was said of the day of an outing, in the order it was said, and how far it is below the floor', async () => {
+    const rig = aRig();
+    await put('rigs', rig).expect(200);
+    const outing = anOuting(rig.id, {
+      modifiers: ['steep', 'farFromAir', 'heat'],
+      speedKmh: 35,
+      state: 'lowered',
+      stuckRung: 2,
+      pressures: [{ position: 'front', pressureKpa: 41.4 }],
+    });
+    await put('outings', outing).expect(200);
+    // The same save again is the same row, whatever order a table would have them in.
+    expect((await put('outings', outing).expect(200)).body.revision).toBe(1);
+    expect((await get(`outings/${outing.id}`).expect(200)).body).toMatchObject({
+      modifiers: ['steep', 'farFromAir', 'heat'],
+      speedKmh: 35,
+      stuckRung: 2,
+    });
+    const calm = { ...outing, revision: 1, modifiers: [], speedKmh: null, stuckRung: 0 };
+    expect((await put('outings', calm as never).expect(200)).body).toMatchObject({ modifiers: [], stuckRung: 0 });
+  });
+
+  it('takes an outing of which nothing was said, as an older client sends it', async () => {
+    const rig = aRig();
+    await put('rigs', rig).expect(200);
+    const { modifiers: _, speedKmh: __, stuckRung: ___, ...older } = anOuting(rig.id);
+    const { body } = await put('outings', older).expect(200);
+    expect(body).toMatchObject({ modifiers: [], speedKmh: null, stuckRung: 0 });
+  });
+
+  it.each([
+    ['the same twice', { modifiers: ['heat', 'heat'] }, '/modifiers'],
+    ['a day nobody knows', { modifiers: ['windy'] }, '/modifiers/0'],
+    ['a rung that there is not', { stuckRung: 9 }, '/stuckRung'],
+    ['a speed of nothing', { speedKmh: 0 }, '/speedKmh'],
+  ])('refuses an outing with %s, and points at it', async (_, change, path) => {
+    const rig = aRig();
+    await put('rigs', rig).expect(200);
+    const { body } = await put('outings', { ...anOuting(rig.id), ...change } as never).expect(400);
+    expect(body.fields.map((field: { path: string }) => field.path)).toContain(path);
+  });
+
   it('keeps everything a rig can have, in its order', async () => {
     const rig = aRig({
       family: 'tractor',

@@ -1,0 +1,60 @@
+import { action, axle, chooseGround, expect, goTo, test } from './fixtures';
+
+const SNIPE = '0192f000-0000-7000-8000-000000000106';
+
+test('a ride: set the pressure, say how it went, end it; no tape, no pavement', async ({ page }) => {
+  await page.goto('/');
+  await action(page, 'Every wheel is back at road pressure')
+    .or(action(page, 'See why, and set them'))
+    .first()
+    .waitFor();
+  // What is under way with the wagon is put aside first.
+  await page.goto('/book/0192f000-0000-7000-8000-000000000204');
+  await action(page, 'Put this outing aside').click();
+  await goTo(page, 'Today');
+  await page.getByRole('radio', { name: 'Knot, hill rounds' }).click();
+  await chooseGround(page, 'Rock');
+  await page.getByLabel('Where, what for (if you like)').fill('Cairn ridge');
+  await action(page, 'Start the outing').click();
+  await expect(page.getByText('Rock ahead. Set the pressure before you ride.')).toBeVisible();
+  await expect(axle(page, 'Front')).toContainText(/\d\d(\.5)?psi/);
+  await action(page, 'See why, and set them').click();
+  await action(page, 'It is set: keep the pressures').click();
+  await page.getByLabel('Front axle in psi').fill('24.5');
+  await page.getByLabel('Rear axle in psi').fill('10');
+  await expect(page.getByText(/Below the floor of .* the rim is struck/)).toBeVisible();
+  await page.getByLabel('Rear axle in psi').fill('27');
+  await action(page, 'Keep these pressures').click();
+
+  await expect(page.getByText(/^It is set\. When you know how it went/)).toBeVisible();
+  await expect(page.getByText('Before pavement')).toHaveCount(0);
+  await action(page, 'Write the decision').click();
+  await expect(action(page, 'Measure with a tape')).toHaveCount(0);
+  await page.getByRole('radio', { name: 'Go lower next time' }).click();
+  await action(page, 'Write it in the Book').click();
+  await action(page, 'End the ride').click();
+  await expect(page.getByRole('heading', { name: 'Where to today?' })).toBeVisible();
+  await goTo(page, 'Book');
+  const line = page.getByRole('link', { name: /Cairn ridge/ });
+  await expect(line).toContainText('Ridden');
+  await expect(line).toContainText('Set: front 24.5 psi, rear 27 psi');
+});
+
+test('a motorcycle that is stuck begins an outing below its floor, and is led back up', async ({ page }) => {
+  await page.goto(`/ground?rig=${SNIPE}&ground=stuck`);
+  await action(page, 'Stuck, and nothing else helped').click();
+  await expect(page.getByText(/^Below the floor, step 1 of/)).toBeVisible();
+  await expect(page.getByText(/what soft sand asks for, before you drive on\./)).toBeVisible();
+  await action(page, 'Free, or another way: leave the ladder').click();
+  await expect(page.getByText('Before letting out more')).toBeVisible();
+  await expect(page.getByText('The floor, if you are not there yet:')).toBeVisible();
+});
+
+test('the Book tells rides and field days in their own words', async ({ page }) => {
+  await page.goto('/book');
+  const field = page.getByRole('link', { name: /Wet meadow, lime/ });
+  await expect(field).toContainText('Back at road pressure');
+  await expect(page.getByRole('link', { name: /Survey round, north dyke/ })).toContainText('Ridden');
+  await field.click();
+  await expect(page.getByText('The day: pulling hard or uphill.')).toBeVisible();
+});
