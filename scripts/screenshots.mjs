@@ -27,7 +27,12 @@ const VIEWS = [
   { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
   { name: 'ground-wide', path: '/ground', size: WIDE },
   { name: 'what-if-phone', path: '/ground/what-if', size: PHONE },
-  { name: 'pressures-phone', path: `/rigs/${CURLEW}/pressures`, size: PHONE, before: (page) => scrollTo(page, 'Curlew') },
+  {
+    name: 'pressures-phone',
+    path: `/rigs/${CURLEW}/pressures`,
+    size: PHONE,
+    before: (page) => scrollTo(page, 'Curlew'),
+  },
   { name: 'working-phone', path: '/ground', size: PHONE, before: openWorking },
   { name: 'proof-phone', path: '/proof', size: PHONE },
   {

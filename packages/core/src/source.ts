@@ -7,6 +7,7 @@
  * - `assumption`: ours; shown to the person and replaced by their own measurement when there is one.
  * - `marked`: stands on the person's own tire, placard or data sheet.
  * - `measured`: the person's own measurement.
+ * - `chosen`: the person's own choice.
  */
 export type Source =
   | { readonly mark: 'published'; readonly reference: string }
@@ -14,7 +15,8 @@ export type Source =
   | { readonly mark: 'exact' }
   | { readonly mark: 'assumption' }
   | { readonly mark: 'marked' }
-  | { readonly mark: 'measured' };
+  | { readonly mark: 'measured' }
+  | { readonly mark: 'chosen' };
 
 export type SourceMark = Source['mark'];
 
@@ -24,3 +26,4 @@ export const exact: Source = { mark: 'exact' };
 export const assumption: Source = { mark: 'assumption' };
 export const marked: Source = { mark: 'marked' };
 export const measured: Source = { mark: 'measured' };
+export const chosen: Source = { mark: 'chosen' };

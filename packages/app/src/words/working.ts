@@ -21,7 +21,6 @@ const SYMBOLS: Record<ValueName, string> = {
   contactConstant: 'k',
   contactConstantError: 'spread of k',
   contactLengthMm: 'length',
-  contactWidthMm: 'width',
   deflectionMm: 'δ',
   deflectionShare: 'share',
   dropShare: 'drop',
@@ -208,6 +207,8 @@ export function sourceText(source: Source): string {
       return 'From your tire, placard or data sheet';
     case 'measured':
       return 'Measured by you';
+    case 'chosen':
+      return 'Chosen by you';
   }
 }
 

@@ -73,7 +73,7 @@ export const planInputOf = ({ axles, ...rest }: z.infer<typeof planInput>): Plan
 export const problemShape = z.strictObject({ ok: z.literal(false), problem: z.looseObject({ code: z.string() }) });
 
 const source = z.looseObject({
-  mark: z.enum(['published', 'commonPractice', 'exact', 'assumption', 'marked', 'measured']),
+  mark: z.enum(['published', 'commonPractice', 'exact', 'assumption', 'marked', 'measured', 'chosen']),
 });
 const limit = z.strictObject({ code: z.string(), pressureKpa: z.number(), source });
 const bindingLimit = limit.extend({ all: z.array(limit) });

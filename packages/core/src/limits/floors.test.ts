@@ -37,6 +37,10 @@ describe('bindingFloor', () => {
     );
   });
 
+  it('says that a floor of one’s own was chosen, not measured', () => {
+    expect(floorOf({ heldFloorKpa: psi(20) }).source.mark).toBe('chosen');
+  });
+
   it('lists those that have something to say', () => {
     expect(floorOf({}).all.map(({ code }) => code)).toEqual(['bead', 'heatAndSpeed']);
     expect(floorOf({ ...SAMPLE_RIGS.farm!, ground: 'lane' }).all.map(({ code }) => code)).toEqual([

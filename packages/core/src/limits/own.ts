@@ -1,16 +1,16 @@
-import { measured } from '../source';
+import { chosen } from '../source';
 import { defaultFloorKpa } from './bead';
 import type { Limit } from './limit';
 
 /** The lowest that the person accepts, where that is more than the trade's. Stuck, it is put aside with the rest. */
 export const own = {
   code: 'own',
-  source: measured,
+  source: chosen,
   pressureKpa: ({ family, axle, heldFloorKpa, stuck }) =>
     stuck || heldFloorKpa === null || heldFloorKpa <= defaultFloorKpa(family, axle.beadHold !== 'none')
       ? null
       : heldFloorKpa,
   steps: (_, pressureKpa) => [
-    { code: 'ownFloor', inputs: {}, result: { name: 'ownFloorKpa', value: pressureKpa }, source: measured },
+    { code: 'ownFloor', inputs: {}, result: { name: 'ownFloorKpa', value: pressureKpa }, source: chosen },
   ],
 } as const satisfies Limit;

@@ -12,7 +12,6 @@ export type ValueName =
   | 'contactConstant'
   | 'contactConstantError'
   | 'contactLengthMm'
-  | 'contactWidthMm'
   | 'deflectionMm'
   | 'deflectionShare'
   | 'dropShare'
