@@ -69,7 +69,9 @@ export function SheetView({ sheet: { title, about, parts, foot } }: { readonly s
   const rule = { borderColor: palette.ink };
   return (
     <View nativeID={SHEET} style={[styles.sheet, rule, { backgroundColor: palette.card }]}>
-      <Text as="title">{title}</Text>
+      <Text as="title" level={2}>
+        {title}
+      </Text>
       <Text as="small">{about}</Text>
       {parts
         .filter((part) => !('bullets' in part) || part.bullets.length > 0)
