@@ -1,10 +1,10 @@
-import { stuckLadder, type GroundPlan } from '@dunlinmoss/core';
+import { planGround, stuckLadder, type GroundPlan, type Rung } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
 import { save } from '../../data/outbox';
 import { newOuting, outingBody } from '../../data/outings';
-import { planInput } from '../../data/planInput';
+import { askedOf, planInput, type Asked } from '../../data/planInput';
 import { Action } from '../../pieces/Action';
 import { notify } from '../../pieces/Notice';
 import { Numerals } from '../../pieces/Numerals';
@@ -33,15 +33,25 @@ const FIRST = [
 export function StuckLadder({ question, plan }: { readonly question: Question; readonly plan: GroundPlan }) {
   const router = useRouter();
   const { rig, tests, asked, outing, units } = question;
-  const here = outing && outing.groundCode !== 'stuck' ? outing.groundCode : WITHOUT_OUTING;
+  // The way back up is to what Today says: the outing's own ground and day.
+  const stuckOn: Asked =
+    outing && outing.groundCode !== 'stuck' ? askedOf(outing) : { ...asked, ground: WITHOUT_OUTING };
+  const here = stuckOn.ground;
   const below = outing?.stuckRung ?? 0;
   const [rung, setRung] = useState(below);
   const [blank] = useState(newOuting);
-  const input = planInput(rig, tests, { ...asked, ground: here });
+  const input = planInput(rig, tests, stuckOn);
   const ladder = input.ok ? stuckLadder(input.value) : undefined;
-  if (!ladder?.ok) return null;
-  const { rungs, back } = ladder.value;
-  const onGaugeUp = (pressures: typeof back) =>
+  const planned = input.ok ? planGround(input.value) : undefined;
+  if (!ladder?.ok || !planned?.ok) return null;
+  const { rungs } = ladder.value;
+  const at = Math.min(rung, rungs.length);
+  // As Today has it.
+  const back = planned.value.axles.map((axle) => ({
+    position: axle.position,
+    pressureKpa: axleOnGauge(axle, units).startKpa,
+  }));
+  const onGaugeUp = (pressures: Rung['pressures']) =>
     pressures.map(({ position, pressureKpa }) => ({ position, pressureKpa: onGauge(pressureKpa, units, 'up') }));
 
   const keep = async (): Promise<void> => {
@@ -50,15 +60,15 @@ export function StuckLadder({ question, plan }: { readonly question: Question; r
         ? outingBody(outing)
         : { ...blank, rigId: rig.id, groundCode: here, loadCaseId: asked.loadCaseId ?? rig.loadCaseId }),
       state: 'lowered',
-      stuckRung: rung,
-      pressures: onGaugeUp(rungs[rung - 1]!.pressures),
+      stuckRung: at,
+      pressures: onGaugeUp(rungs[at - 1]!.pressures),
     });
     if (saved.kind === 'refused') return notify(saved.problem.title);
     notify('Kept. One attempt, then back up: Today holds the way.');
     router.navigate('/');
   };
 
-  if (rung === 0) {
+  if (at === 0) {
     return (
       <Panel title="Before letting out more">
         {FIRST.map((text, index) => (
@@ -77,17 +87,17 @@ export function StuckLadder({ question, plan }: { readonly question: Question; r
       </Panel>
     );
   }
-  const step = rungs[rung - 1]!;
+  const step = rungs[at - 1]!;
   return (
-    <Panel title={`Below the floor, step ${rung} of ${rungs.length}`}>
+    <Panel title={`Below the floor, step ${at} of ${rungs.length}`}>
       <Numerals units={units} axles={onGaugeUp(step.pressures)} />
       <Text>
         {`One attempt, a few lengths, straight, at walking pace (${step.speedKmh} km/h at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
       </Text>
-      <Text>{`Then back up to ${pressuresText(onGaugeUp(back), units)}, what ${groundName(here).toLowerCase()} asks for, before you drive on.`}</Text>
+      <Text>{`Then back up to ${pressuresText(back, units)}, what ${groundName(here).toLowerCase()} asks for, before you drive on.`}</Text>
       <Action kind="hurt" label="It is let out: keep it, with the way back" onPress={() => void keep()} />
-      {rung < rungs.length ? (
-        <Action label="Tried this: the next step down" onPress={() => setRung(rung + 1)} />
+      {at < rungs.length ? (
+        <Action label="Tried this: the next step down" onPress={() => setRung(at + 1)} />
       ) : (
         <Text tone="muted">Below this nothing is left to let out. Dig, boards, or help with the right gear.</Text>
       )}
