@@ -155,8 +155,8 @@ function PlanResult({ plan, question }: PlanResultProps) {
   if (asked.ground === 'stuck') {
     return (
       <>
-        <StuckLadder question={question} plan={plan} />
         <Cautions plan={plan} severity="danger" />
+        <StuckLadder question={question} plan={plan} />
         <Cautions plan={plan} severity="care" />
       </>
     );
