@@ -42,6 +42,30 @@ async function endLeftover(pidFile) {
   if (alive()) throw new PlainError(`Another Dunlinmoss is using this database (process ${pid}). Stop it first.`);
 }
 
+/** Once in a while it gives up on a machine that is short of something for a moment: it is asked twice. */
+function makeDataFolder(dataFolder) {
+  let told = '';
+  for (let run = 0; run < 2; run += 1) {
+    rmSync(dataFolder, { recursive: true, force: true });
+    const made = spawnSync(
+      'mariadb-install-db',
+      [
+        '--no-defaults',
+        `--user=${USER}`,
+        `--datadir=${dataFolder}`,
+        '--auth-root-authentication-method=socket',
+        `--auth-root-socket-user=${USER}`,
+        '--skip-test-db',
+      ],
+      { encoding: 'utf8' },
+    );
+    if (made.status === 0) return;
+    const errors = made.stderr.split('\n').filter((line) => line.includes('ERROR') && !line.includes('Aborting'));
+    told = errors.join('; ') || made.stderr.trim().split('\n').at(-1);
+  }
+  throw new PlainError(`Could not make the database: ${told}`);
+}
+
 /**
  * A MariaDB of our own on loopback with its own data folder. `stop` ends it and keeps the data; `start` brings it
  * back on the same port.
@@ -58,21 +82,7 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
 
   await endLeftover(pidFile);
   if (!existsSync(path.join(dataFolder, 'mysql'))) {
-    rmSync(dataFolder, { recursive: true, force: true });
-    const made = spawnSync(
-      'mariadb-install-db',
-      [
-        '--no-defaults',
-        `--user=${USER}`,
-        `--datadir=${dataFolder}`,
-        '--auth-root-authentication-method=socket',
-        `--auth-root-socket-user=${USER}`,
-        '--skip-test-db',
-      ],
-      { encoding: 'utf8' },
-    );
-    if (made.status !== 0)
-      throw new PlainError(`Could not make the database: ${made.stderr.trim().split('\n').at(-1)}`);
+    makeDataFolder(dataFolder);
   }
   if (!existsSync(secretFile)) {
     writeFileSync(secretFile, randomBytes(18).toString('base64url'));

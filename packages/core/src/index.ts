@@ -1,3 +1,52 @@
+export { runProblem, wheelState, type AiringRun, type RunProblem, type WheelState } from './air/airing';
+export { fillPlan, type FilledWheel, type FillInput, type FillPlan, type FillWheel } from './air/airUp';
+export {
+  centralCost,
+  centralTimes,
+  type CentralAxle,
+  type CentralCost,
+  type CentralDay,
+  type CentralInput,
+  type CentralTimes,
+} from './air/central';
+export {
+  budgetLiters,
+  CARBON_DIOXIDE_M3_PER_KG,
+  fillSeconds,
+  flowAtLPerMin,
+  litersToFill,
+  pressureAfterSeconds,
+  type Budget,
+  type FlowPoint,
+  type Pump,
+} from './air/compressor';
+export { drainTau, pressureAfterTau } from './air/deflate';
+export { leakTest, timeToFloor, type LeakTest, type TimeToFloor, type WatchedReading } from './air/leakTest';
+export { drainPlan, openSeconds, type DrainedWheel, type DrainPlan, type DrainWheel } from './air/letOut';
+export { hoseJoin, levelling, type HoseJoin, type Levelling, type ReadWheel } from './air/level';
+export { joinedKpa, moveAir, type Air, type Donor, type Moved, type Transfer } from './air/mixing';
+export { BELOW_ROAD_KMH, limpSpeedKmh, roadNeedKpa, SPEED_BY_PRESSURE } from './air/roadNeed';
+export { bestUse, type BestUse, type SoftWheel } from './air/shortOfAir';
+export { KEEPING, measuredLossADay, storageLoss, TUBE_KINDS, type StorageLoss, type TubeKind } from './air/storage';
+export { thin, type Stretch } from './air/thin';
+export { dropProblem, rateFrom, rateOf, type DropProblem, type Rate, type TimedDrop } from './air/timedDrop';
+export { innerVolumeL } from './air/volume';
+export {
+  alarmLevels,
+  riseVerdict,
+  RISE_LIMIT_KPA,
+  TOO_HOT_C,
+  watchWheel,
+  type Advice,
+  type AlarmLevels,
+  type RiseVerdict,
+  type Watched,
+  type WatchedTarget,
+  type WatchInput,
+  type WatchReason,
+} from './air/watch';
+export { walkingOrder, walkSeconds } from './air/walk';
+export { sameWheel, wheelKey, type WheelPlace } from './air/wheel';
 export { airPressureKpaAbs } from './atmosphere/airPressure';
 export { coldKpa, gaugeNowKpa, type TireConditions } from './atmosphere/gaugeNow';
 export {
@@ -153,7 +202,18 @@ export {
   type Tire,
   type TireUse,
 } from './tires/tire';
-export { AIR_TOOL_CODES, AIR_TOOLS, type AirToolCode } from './tools/registry';
+export type { InTool, OutTool } from './tools/airTool';
+export {
+  AIR_TOOL_CODES,
+  AIR_TOOLS,
+  IN_TOOLS,
+  inToolOf,
+  OUT_TOOLS,
+  outToolOf,
+  type AirToolCode,
+  type InToolCode,
+  type OutToolCode,
+} from './tools/registry';
 export {
   fromCanonical,
   inch,

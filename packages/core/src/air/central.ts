@@ -1,0 +1,109 @@
+import type { AxlePosition } from '../loads/geometry';
+import { flowAtLPerMin, type Pump } from './compressor';
+import { drainTau } from './deflate';
+import { joined, type Hose, type Vessel } from './joined';
+
+/** An axle with central inflation. Gauge pressures. */
+export interface CentralAxle {
+  readonly position: AxlePosition;
+  readonly wheels: number;
+  readonly volumeL: number;
+  readonly roadKpa: number;
+  readonly fieldKpa: number;
+}
+
+export interface CentralInput {
+  readonly axles: readonly CentralAxle[];
+  /** What the valve on each wheel lets out, L/s of the tire's air while choked. */
+  readonly outLPerS: number;
+  /** What the line to each wheel lets through on the way in. */
+  readonly lineLPerS: number;
+  readonly supply: Pump['flow'];
+  /** The tank between compressor and wheels, and the pressure it is held at. */
+  readonly tankL: number;
+  readonly tankKpa: number;
+  readonly outsideKpaAbs: number;
+}
+
+export interface CentralTimes {
+  /** Road to field. */
+  readonly downS: number;
+  /** Field to road; null where the supply never gets there. */
+  readonly upS: number | null;
+}
+
+/** Longer than this nobody waits, s. */
+const MOST_S = 3600;
+/** Over the last stretch below the tank's pressure the compressor unloads, kPa. Assumption. */
+const UNLOADING_KPA = 10;
+/** Full is within this of the target, kPa: what a controller can tell. Assumption. */
+const FULL_KPA = 1;
+
+/**
+ * How long central inflation takes each way. All wheels let go at once through their own valves: exact. On the way up
+ * they share the tank and what the compressor puts into it: integrated.
+ */
+export function centralTimes(input: CentralInput): CentralTimes {
+  const { axles, outLPerS, lineLPerS, supply, tankL, tankKpa, outsideKpaAbs } = input;
+  const downS = Math.max(
+    0,
+    ...axles.map(({ volumeL, roadKpa, fieldKpa }) => (volumeL / outLPerS) * drainTau(roadKpa, fieldKpa, outsideKpaAbs)),
+  );
+  // The wheels of an axle do the same: one vessel as large as all of them, on as many lines.
+  const vessels: Vessel[] = [
+    { volumeL: tankL, pressureKpa: tankKpa },
+    ...axles.map(({ wheels, volumeL, fieldKpa }) => ({ volumeL: wheels * volumeL, pressureKpa: fieldKpa })),
+  ];
+  const hoses: Hose[] = axles.map(({ wheels, roadKpa }, index) => ({
+    from: 0,
+    to: index + 1,
+    conductanceLPerS: wheels * lineLPerS,
+    shutAtKpa: roadKpa,
+  }));
+  const up = joined({
+    vessels,
+    hoses,
+    // Let go bit by bit at the top, where a real one switches on and off: the same on average.
+    supplyLPerMin: (kpa) => flowAtLPerMin(supply, kpa) * Math.max(0, Math.min(1, (tankKpa - kpa) / UNLOADING_KPA)),
+    outsideKpaAbs,
+    done: (pressures) => axles.every(({ roadKpa }, index) => pressures[index + 1]! >= roadKpa - FULL_KPA),
+    mostS: MOST_S,
+  });
+  return { downS, upS: up.done ? up.seconds : null };
+}
+
+export interface CentralDay {
+  /** Metres from where the change may begin to the gate, at what speed. */
+  readonly distanceM: number;
+  readonly speedKmh: number;
+  /** Times a day from the road to the field and back. */
+  readonly cycles: number;
+}
+
+export interface CentralCost {
+  readonly doneBeforeGate: boolean;
+  /** How far before the gate it must begin, m. */
+  readonly beginM: number;
+  /** Standing and waiting, each way, s. */
+  readonly waitDownS: number;
+  readonly waitUpS: number;
+  readonly minutesADay: number;
+}
+
+/** Whether the change is done by the gate at this speed, and what waiting for the rest costs in a day. Exact. */
+export function centralCost(
+  { downS, upS }: { readonly downS: number; readonly upS: number },
+  day: CentralDay,
+): CentralCost {
+  const mPerS = day.speedKmh / 3.6;
+  const rolling = day.distanceM / mPerS;
+  const waitDownS = Math.max(0, downS - rolling);
+  const waitUpS = Math.max(0, upS - rolling);
+  return {
+    doneBeforeGate: waitDownS === 0,
+    beginM: downS * mPerS,
+    waitDownS,
+    waitUpS,
+    minutesADay: (day.cycles * (waitDownS + waitUpS)) / 60,
+  };
+}

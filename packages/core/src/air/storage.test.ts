@@ -1,0 +1,25 @@
+import { measuredLossADay, storageLoss } from './storage';
+
+describe('storageLoss', () => {
+  it('checks every four weeks, eight with low-loss tubes, sooner with latex', () => {
+    expect(storageLoss(300, 50, 'standard', false).checkDays).toBe(28);
+    expect(storageLoss(300, 50, 'lowLoss', false).checkDays).toBe(56);
+    expect(storageLoss(300, 50, 'latex', true).checkDays).toBe(2);
+  });
+
+  it('checks earlier where it would be too soft by then', () => {
+    const { daysToLeast, checkDays, thenKpa } = storageLoss(240, 230, 'standard', true);
+    expect(daysToLeast).toBeLessThan(28);
+    expect(checkDays).toBe(daysToLeast);
+    expect(thenKpa).toBeCloseTo(230, 9);
+    expect(storageLoss(200, 230, 'standard', true)).toMatchObject({ daysToLeast: null, checkDays: 0 });
+  });
+
+  it('goes by what was measured', () => {
+    const loss = measuredLossADay(300, 270, 10)!;
+    expect(300 * (1 - loss) ** 10).toBeCloseTo(270, 9);
+    expect(storageLoss(300, 270, 'standard', true, loss).daysToLeast).toBeCloseTo(10, 9);
+    expect(measuredLossADay(300, 310, 10)).toBeUndefined();
+    expect(measuredLossADay(300, 200, 0)).toBeUndefined();
+  });
+});
