@@ -17,7 +17,27 @@ export type {
   LoadsLineProblem,
   LoadsOutcome,
 } from './exchange/loadsCsv';
+export {
+  centralState,
+  deviceState,
+  FAULT_KINDS,
+  gaugeShows,
+  monitorPacket,
+  monitorPackets,
+  PACKET_S,
+  type CentralState,
+  type CentralTarget,
+  type DeviceFault,
+  type DeviceFlow,
+  type DeviceSetup,
+  type DeviceState,
+  type FaultKind,
+  type GaugeShows,
+  type MonitorPacket,
+} from './devices';
+export { thinLog, type LogEvent, type LogLineProblem, type LogRow, type ThinLog } from './log';
 export { fieldProblems, problem, PROBLEM_CODES, type FieldProblem, type Problem, type ProblemCode } from './problem';
+export { airing, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from './resources/airing';
 export { airTool, type AirToolBody, type AirToolRow } from './resources/airTool';
 export { gauge, type GaugeBody, type GaugeRow } from './resources/gauge';
 export { loadCase, type LoadCaseBody, type LoadItemBody } from './resources/loadCase';
@@ -39,6 +59,13 @@ export {
   type TapeDetails,
   type Wheel,
 } from './resources/proofTest';
+export {
+  OCCASIONS,
+  readingRound,
+  type Occasion,
+  type ReadingRound,
+  type ReadingRoundRow,
+} from './resources/readingRound';
 export { PLAIN_AXLE } from './resources/plainAxle';
 export { RESOURCES, type BodyOf, type QueryOf, type ResourceName, type RowOf } from './resources/registry';
 export { rig, rigAxle, type Reading, type Rig, type RigAxle, type RigRow } from './resources/rig';

@@ -27,3 +27,7 @@ export const revision = z.int().min(0).max(2_000_000_000);
 /** ISO 8601 in UTC, as Date.toISOString writes it. */
 export const timestamp = z.iso.datetime({ precision: 3 });
 export const name = z.string().trim().min(1).max(60);
+/** Of air or of a tire, °C. */
+export const tempC = z.number().min(-60).max(150);
+/** Above sea level, m. */
+export const altitudeM = z.number().min(-500).max(9_000);

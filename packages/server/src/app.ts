@@ -7,15 +7,18 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 
+import { MonitorHub } from './devices/hub';
 import { requireOwner } from './owner';
 import { errorHandler, noSuchRoute } from './problems';
 import { createRepositories } from './repositories/repositories';
 import { calculatorRoutes } from './routes/calculators';
+import { deviceRoutes } from './routes/devices';
 import { exchangeRoutes } from './routes/exchange';
 import { loadsExchangeRoutes } from './routes/loadsExchange';
+import { logImportRoute, logRoutes } from './routes/log';
 import { resourceRoutes } from './routes/resources';
 
-/** The largest body a route takes. An import carries everything a person has; all else is one row. */
+/** The largest body a route takes. An import carries everything a person has; all else is one row, or a batch of a log. */
 const BODY_LIMIT = '100kb';
 const IMPORT_LIMIT = '8mb';
 
@@ -89,13 +92,16 @@ function apiRoutes(pool: Pool, ownerId: string): Router {
     response.json({ ok: true });
   });
   api.use(requireOwner(ownerId));
-  // Reads its own bodies, which are tables.
+  // These read their own bodies, which are tables.
   api.use(loadsExchangeRoutes(pool, repositories));
+  api.use(logImportRoute(pool, repositories));
   // Any media type is read as JSON: a form or a text that is none is refused as unreadable instead of as empty.
   api.use('/import', express.json({ limit: IMPORT_LIMIT, type: () => true }));
   api.use(express.json({ limit: BODY_LIMIT, type: () => true }));
   api.use('/calc', calculatorRoutes());
+  api.use('/devices/rigs/:id', deviceRoutes(pool, repositories, new MonitorHub()));
   api.use(exchangeRoutes(pool, repositories));
+  api.use(logRoutes(pool, repositories));
   api.use(resourceRoutes(repositories));
   return api;
 }

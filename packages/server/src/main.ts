@@ -37,7 +37,8 @@ async function main(): Promise<void> {
 
   const webRoot = existsSync(path.join(config.webRoot, 'index.html')) ? config.webRoot : null;
   const server = createServer(createApp({ pool, log, ownerId: config.ownerId, webRoot }));
-  server.requestTimeout = 30_000; // ms
+  // A log of a million lines is read in as it comes.
+  server.requestTimeout = 600_000; // ms
   server.headersTimeout = 10_000; // ms
   server.listen(config.port, config.host, () => {
     process.send?.('listening');

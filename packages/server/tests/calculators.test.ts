@@ -26,6 +26,9 @@ const wagon = {
   axles: [{ position: 'front', ...tire, leftLoadKg: 500, rightLoadKg: 480, roadKpa: 240 }],
 };
 
+const wheelPlace = { position: 'front', wheel: 'left' };
+const wheel = { ...wheelPlace, volumeL: 60 };
+
 const EXAMPLES: Record<string, { input: object; output: object }> = {
   'air-pressure': { input: { altitudeM: 0 }, output: { airPressureKpaAbs: 101.325 } },
   'tire-marking': {
@@ -102,6 +105,62 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
       readings: [{ pressureKpa: 240, lengthMm: 150 }],
     },
     output: { verdict: 'tooFewReadings', growth: null },
+  },
+  'let-out': {
+    input: { tool: 'stick', wheels: [{ ...wheel, fromKpa: 248.2, toKpa: 110.3 }] },
+    output: { ok: true, conductanceLPerS: expect.closeTo(0.3, 9), wheels: [{ openS: expect.closeTo(100.4, 0) }] },
+  },
+  'put-in': {
+    input: {
+      tool: 'handheldPump',
+      flow: [{ pressureKpa: 0, litersPerMin: 60 }],
+      budget: { kind: 'liters', liters: 40 },
+      wheels: [{ ...wheel, fromKpa: 110, toKpa: 250 }],
+    },
+    output: {
+      ok: true,
+      shortAt: wheelPlace,
+      wheels: [{ enough: false, leftLiters: expect.closeTo(0, 9), liters: expect.closeTo(40, 9) }],
+    },
+  },
+  'move-air': {
+    input: {
+      soft: { volumeL: 60, pressureKpa: 80 },
+      donors: [{ code: 'spare', volumeL: 60, pressureKpa: 300 }],
+      targetKpa: 400,
+    },
+    output: { reached: false, reachedKpa: 190, transfers: [{ code: 'spare', donorAfterKpa: 190, closedEarly: false }] },
+  },
+  'central-inflation': {
+    input: {
+      axles: [{ position: 'rear', wheels: 2, volumeL: 500, roadKpa: 160, fieldKpa: 80 }],
+      outLPerS: 10,
+      lineLPerS: 4,
+      supply: [{ pressureKpa: 0, litersPerMin: 900 }],
+      tankL: 40,
+      tankKpa: 800,
+      day: { distanceM: 500, speedKmh: 20, cycles: 6 },
+    },
+    output: { downS: expect.closeTo(18.3, 1), cost: { doneBeforeGate: true, waitDownS: 0 } },
+  },
+  'leak-test': {
+    input: {
+      readings: Array.from({ length: 40 }, (_each, index) => ({
+        atH: index / 20,
+        pressureKpa: 120 - index / 2,
+        tempC: 20,
+      })),
+      floorKpa: 83,
+    },
+    output: { verdict: 'leak', lossKpaPerH: expect.closeTo(10, 6), floorInH: expect.closeTo(1.75, 6) },
+  },
+  'storage-loss': {
+    input: { nowKpa: 300, leastKpa: 50, tube: 'lowLoss', onBicycle: false },
+    output: { checkDays: 56 },
+  },
+  'road-check': {
+    input: { axles: [{ ...wagon.axles[0], nowKpa: 110 }], liters: 10_000 },
+    output: { limpSpeedKmh: expect.any(Number), best: { speedKmh: null, wheels: [{ toKpa: 240 }, { toKpa: 240 }] } },
   },
 };
 

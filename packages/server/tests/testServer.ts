@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 
 import {
   PLAIN_AXLE,
+  type Airing,
   type LoadCaseBody,
   type Outing,
   type ProofTest,
@@ -114,5 +115,51 @@ export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest
     gauge: null,
     readings: [{ pressureKpa: 240, lengthMm: 165 }],
   },
+  ...change,
+});
+
+/** Air let out of two wheels: one done, one under way. */
+export const anAiring = (rigId: string, change: Partial<Airing> = {}): Airing => ({
+  id: randomUUID(),
+  revision: 0,
+  rigId,
+  outingId: null,
+  way: 'out',
+  toolId: null,
+  toolKind: 'coreDeflator',
+  startedAt: '2026-11-20T07:00:00.000Z',
+  endedAt: null,
+  gauge: { gaugeId: randomUUID(), offsetKpa: 3.5 },
+  coldTempC: 8,
+  tireTempC: 11,
+  altitudeM: 3,
+  wheels: (['left', 'right'] as const).map((wheel) => ({
+    position: 'front',
+    wheel,
+    volumeL: 69.2,
+    coldKpa: 110,
+    targetKpa: 112,
+    settled: null,
+  })),
+  runs: [
+    {
+      position: 'front',
+      wheel: 'left',
+      startedAt: '2026-11-20T07:00:10.000Z',
+      endedAt: '2026-11-20T07:00:55.000Z',
+      beforeKpa: 248,
+      afterKpa: 112,
+      timed: true,
+    },
+    {
+      position: 'front',
+      wheel: 'right',
+      startedAt: '2026-11-20T07:01:30.000Z',
+      endedAt: null,
+      beforeKpa: 246,
+      afterKpa: null,
+      timed: true,
+    },
+  ],
   ...change,
 });

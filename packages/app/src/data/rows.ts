@@ -122,9 +122,11 @@ const sortKey: { readonly [Name in ResourceName]: (row: RowOf<Name>) => string }
   tools: (row) => row.name.toLocaleLowerCase(),
   outings: (row) => row.startedAt,
   tests: (row) => row.performedAt,
+  airings: (row) => row.startedAt,
+  readings: (row) => row.readAt,
 };
 
-const NEWEST_FIRST: ReadonlySet<ResourceName> = new Set(['outings', 'tests']);
+const NEWEST_FIRST: ReadonlySet<ResourceName> = new Set(['outings', 'tests', 'airings', 'readings']);
 
 /**
  * A list in its own order, page by page; nothing for no query. `belongs` says which rows saved here are part of what the

@@ -1,13 +1,20 @@
 import { airPressureCalculator } from './airPressure';
 import type { Calculator } from './calculator';
+import { centralInflationCalculator } from './centralInflation';
 import { contactCalculator } from './contact';
 import { gaugeFitnessCalculator } from './gaugeFitness';
 import { gaugeNowCalculator } from './gaugeNow';
 import { groundPlanCalculator } from './groundPlan';
+import { leakCalculator } from './leak';
+import { letOutCalculator } from './letOut';
 import { marginCalculator } from './margin';
+import { moveAirCalculator } from './moveAir';
 import { onePressureCalculator } from './onePressure';
+import { putInCalculator } from './putIn';
 import { rigFindingsCalculator } from './rigFindings';
 import { rigLoadsCalculator } from './rigLoads';
+import { roadCheckCalculator } from './roadCheck';
+import { storageCalculator } from './storage';
 import { stuckLadderCalculator } from './stuckLadder';
 import { tapeCalculator } from './tape';
 import { tireCapacityCalculator } from './tireCapacity';
@@ -29,4 +36,11 @@ export const CALCULATORS = [
   onePressureCalculator,
   stuckLadderCalculator,
   tapeCalculator,
+  letOutCalculator,
+  putInCalculator,
+  moveAirCalculator,
+  centralInflationCalculator,
+  leakCalculator,
+  storageCalculator,
+  roadCheckCalculator,
 ] as readonly Calculator[];

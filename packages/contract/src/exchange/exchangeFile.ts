@@ -1,9 +1,11 @@
 import { z } from 'zod';
 
+import { airing } from '../resources/airing';
 import { airTool } from '../resources/airTool';
 import { gauge } from '../resources/gauge';
 import { outing } from '../resources/outing';
 import { proofTest } from '../resources/proofTest';
+import { readingRound } from '../resources/readingRound';
 import { rig } from '../resources/rig';
 import { fromVersion1, version1 } from './version1';
 
@@ -21,10 +23,12 @@ export const exchangeFile = z.strictObject({
   tools: z.array(airTool).max(1_000),
   outings: z.array(outing).max(5_000),
   tests: z.array(proofTest).max(5_000),
+  airings: z.array(airing).max(5_000).default([]),
+  readings: z.array(readingRound).max(20_000).default([]),
 });
 
 /** The kinds of rows in a file, in the order in which they point at one another. */
-export const EXCHANGED = ['gauges', 'tools', 'rigs', 'outings', 'tests'] as const;
+export const EXCHANGED = ['gauges', 'tools', 'rigs', 'outings', 'tests', 'airings', 'readings'] as const;
 
 /** What an import does with one row of the file. Rows that are here already stay as they are. */
 export const IMPORT_ACTIONS = ['add', 'same', 'keepOurs'] as const;

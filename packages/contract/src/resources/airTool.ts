@@ -1,10 +1,12 @@
 import { AIR_TOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { id, name, revision } from '../quantities';
+import { id, name, pressureKpa, revision } from '../quantities';
 import { stamps } from './row';
 
-/** A person's tool for letting air out or putting it in. */
+const minutes = z.number().positive().max(600);
+
+/** A person's tool for letting air out or putting it in. What its label says is theirs; without, its kind's is taken. */
 export const airTool = z.strictObject({
   id,
   revision,
@@ -12,6 +14,25 @@ export const airTool = z.strictObject({
   kind: z.enum(AIR_TOOL_CODES),
   /** How many wheels it serves at once. */
   wheelsAtOnce: z.int().min(1).max(6),
+  /** What it delivers by pressure, as its label says. */
+  flow: z
+    .array(z.strictObject({ pressureKpa, litersPerMin: z.number().min(0).max(10_000) }))
+    .max(8)
+    .refine((flow) => flow.every((point, index) => index === 0 || point.pressureKpa > flow[index - 1]!.pressureKpa), {
+      message: 'expected each point at a higher pressure than the one before',
+      params: { code: 'flowOrder' },
+    })
+    .default([]),
+  /** How long it may run, and must rest then. */
+  duty: z.strictObject({ onMin: minutes, restMin: minutes }).nullable().default(null),
+  /** What a charge or a bottle holds. */
+  budget: z
+    .discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('liters'), liters: z.number().positive().max(1_000_000) }),
+      z.strictObject({ kind: z.literal('gas'), kg: z.number().positive().max(1_000) }),
+    ])
+    .nullable()
+    .default(null),
   note: z.string().trim().max(300),
 });
 

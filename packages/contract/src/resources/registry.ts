@@ -1,10 +1,12 @@
 import { z } from 'zod';
 
 import { id } from '../quantities';
+import { airing, airingRow } from './airing';
 import { airTool, airToolRow } from './airTool';
 import { gauge, gaugeRow } from './gauge';
 import { outing, outingRow } from './outing';
 import { proofTest, proofTestRow } from './proofTest';
+import { readingRound, readingRoundRow } from './readingRound';
 import { rig, rigRow } from './rig';
 import { pageOf, pageQuery } from './row';
 
@@ -35,6 +37,20 @@ export const RESOURCES = {
     body: proofTest,
     row: proofTestRow,
     page: pageOf(proofTestRow),
+    query: pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional() }),
+  },
+  airings: {
+    path: 'airings',
+    body: airing,
+    row: airingRow,
+    page: pageOf(airingRow),
+    query: pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional(), toolId: id.optional() }),
+  },
+  readings: {
+    path: 'readings',
+    body: readingRound,
+    row: readingRoundRow,
+    page: pageOf(readingRoundRow),
     query: pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional() }),
   },
 } as const;

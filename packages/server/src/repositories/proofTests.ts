@@ -1,6 +1,7 @@
 import { tapeDetails, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { ofRig } from './ofRig';
 import { versioned } from './versioned';
 
 export const proofTestRepository = (pool: Pool) =>
@@ -15,13 +16,7 @@ export const proofTestRepository = (pool: Pool) =>
       details: JSON.stringify(details),
     }),
 
-    filter({ rigId, outingIds }) {
-      const parts = [
-        ...(rigId ? [{ sql: ' AND rig_id = ?', value: rigId }] : []),
-        ...(outingIds ? [{ sql: ' AND outing_id IN (?)', value: outingIds }] : []),
-      ];
-      return { sql: parts.map(({ sql }) => sql).join(''), values: parts.map(({ value }) => value) };
-    },
+    filter: ofRig,
 
     async read(_connection, _ownerId, rows) {
       return rows.map((row) => ({

@@ -1,10 +1,12 @@
 import type { BodyOf, QueryOf, ResourceName, RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { airingRepository } from './airings';
 import { airToolRepository } from './airTools';
 import { gaugeRepository } from './gauges';
 import { outingRepository } from './outings';
 import { proofTestRepository } from './proofTests';
+import { readingRoundRepository } from './readingRounds';
 import { rigRepository } from './rigs';
 import type { Repository } from './versioned';
 
@@ -18,4 +20,6 @@ export const createRepositories = (pool: Pool): Repositories => ({
   tools: airToolRepository(pool),
   outings: outingRepository(pool),
   tests: proofTestRepository(pool),
+  airings: airingRepository(pool),
+  readings: readingRoundRepository(pool),
 });

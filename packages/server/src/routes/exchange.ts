@@ -39,7 +39,7 @@ async function fileOf(repositories: Repositories, ownerId: string, rigId: string
   if (rigId !== undefined) {
     const rig = await repositories.rigs.get(ownerId, rigId);
     if (!rig) throw new Refusal('notFound');
-    return { ...head, rigs: [strip(rig)], gauges: [], tools: [], outings: [], tests: [] };
+    return { ...head, rigs: [strip(rig)], gauges: [], tools: [], outings: [], tests: [], airings: [], readings: [] };
   }
   const outings = await everyRow(repositories.outings, ownerId);
   return {
@@ -49,6 +49,8 @@ async function fileOf(repositories: Repositories, ownerId: string, rigId: string
     tools: (await everyRow(repositories.tools, ownerId)).map(strip),
     outings: outings.map(({ rigName: _, ...row }) => strip(row)),
     tests: (await everyRow(repositories.tests, ownerId)).map(strip),
+    airings: (await everyRow(repositories.airings, ownerId)).map(strip),
+    readings: (await everyRow(repositories.readings, ownerId)).map(strip),
   };
 }
 

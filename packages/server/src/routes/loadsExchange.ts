@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 
 import { rigLoads, type LoadsEvent, type RigRow } from '@dunlinmoss/contract';
 import { LOADS_COLUMNS } from '@dunlinmoss/contract/api';
-import express, { Router, type Response } from 'express';
+import express, { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 import { z } from 'zod';
@@ -12,6 +12,7 @@ import { planLoads, readTable, type LoadsPlan } from '../imports/loadsPlan';
 import { Refusal } from '../problems';
 import { insertCases, touchRigs, upsertWeights, weighedRigs } from '../repositories/loadWeights';
 import type { Repositories } from '../repositories/repositories';
+import { Cancelled, speaker } from './speaker';
 
 /** A table of 100,000 lines is about 6 MB. */
 const TABLE_LIMIT = '16mb';
@@ -19,9 +20,6 @@ const OUTCOMES_AT_ONCE = 2_000;
 
 const importQuery = z.strictObject({ apply: z.string().length(64).optional() });
 const exportQuery = z.strictObject({ rig: z.uuid().optional() });
-
-/** The asker went away: whatever is under way is taken back. */
-class Cancelled extends Error {}
 
 /** What would be done, so that just that is done. */
 function digestOf({ outcomes }: LoadsPlan): string {
@@ -32,23 +30,6 @@ function digestOf({ outcomes }: LoadsPlan): string {
   return hash.digest('hex');
 }
 
-/** One JSON value a line, sent as soon as it is known. */
-function speaker(response: Response) {
-  response.status(200).type('application/x-ndjson');
-  return (event: LoadsEvent): void => {
-    if (response.destroyed) throw new Cancelled();
-    response.write(`${JSON.stringify(event)}\n`);
-    response.flush();
-  };
-}
-
-declare module 'express-serve-static-core' {
-  interface Response {
-    /** Sends what compression has gathered so far. */
-    flush(): void;
-  }
-}
-
 /** `POST /import/loads` and `GET /export/loads.csv`: weighed loads as a table. */
 export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Router {
   const router = Router();
@@ -56,7 +37,7 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Rou
   router.post('/import/loads', express.text({ limit: TABLE_LIMIT, type: () => true }), async (request, response) => {
     const { apply } = importQuery.parse(request.query);
     const table = readTable(typeof request.body === 'string' ? request.body : '');
-    const tell = speaker(response);
+    const tell = speaker<LoadsEvent>(response);
     if ('code' in table) {
       tell({ problem: { ...table } });
       response.end();

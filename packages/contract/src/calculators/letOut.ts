@@ -1,0 +1,57 @@
+import { drainPlan, outToolOf, rateFrom } from '@dunlinmoss/core';
+import { z } from 'zod';
+
+import { pressureKpa } from '../quantities';
+import { wheelPlace } from '../resources/wheelPlace';
+import { airToolKind, airWheel, outsideKpaAbs } from './airShapes';
+import { defineCalculator } from './calculator';
+import { problemShape } from './planShapes';
+
+export const letOutCalculator = defineCalculator({
+  name: 'let-out',
+  summary: 'How long letting air out takes with a tool, wheel by wheel, by what was timed with it before',
+  input: z.strictObject({
+    tool: airToolKind,
+    wheelsAtOnce: z.int().min(1).max(6).optional(),
+    outsideKpaAbs,
+    wheels: z.array(airWheel).min(1).max(24),
+    timed: z
+      .array(
+        z.strictObject({
+          volumeL: z.number().positive().max(10_000),
+          beforeKpa: pressureKpa,
+          afterKpa: pressureKpa,
+          seconds: z.number().positive().max(36_000),
+          readingKpa: z.number().positive().max(100).default(2),
+        }),
+      )
+      .max(200)
+      .default([]),
+  }),
+  output: z.discriminatedUnion('ok', [
+    z.strictObject({
+      ok: z.literal(true),
+      conductanceLPerS: z.number(),
+      relativeError: z.number(),
+      totalS: z.number(),
+      wheels: z.array(z.strictObject({ ...wheelPlace, startS: z.number(), openS: z.number(), endS: z.number() })),
+    }),
+    problemShape,
+  ]),
+  run: ({ tool: code, wheels, timed, wheelsAtOnce, outsideKpaAbs: outside }) => {
+    const tool = outToolOf(code);
+    if (!tool) return { ok: false as const, problem: { code: 'letsNothingOut' } };
+    const rate = rateFrom(
+      tool.conductanceLPerS,
+      timed.map((drop) => ({ ...drop, outsideKpaAbs: outside })),
+    );
+    const plan = drainPlan(tool, rate, wheels, outside, wheelsAtOnce);
+    return {
+      ok: true as const,
+      conductanceLPerS: rate.conductanceLPerS,
+      relativeError: plan.relativeError,
+      totalS: plan.totalS,
+      wheels: [...plan.wheels],
+    };
+  },
+});

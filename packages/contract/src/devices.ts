@@ -1,0 +1,92 @@
+import { z } from 'zod';
+
+import { pressureKpa, tempC, timestamp } from './quantities';
+import { wheelPlace } from './resources/wheelPlace';
+
+/*
+ * The simulated stand-ins: tire-pressure monitors, a gauge, a compressor and a central-inflation controller on one rig.
+ * They speak plain JSON over HTTP and server-sent events; docs/devices.md tells it in words.
+ */
+
+/** What can go wrong with a monitor or its wheel. */
+export const FAULT_KINDS = ['slowLeak', 'burst', 'silent', 'stuck', 'wrongClock'] as const;
+
+/** Seconds between two packets of a monitor, live. */
+export const PACKET_S = 5;
+
+export const deviceFault = z.strictObject({
+  ...wheelPlace,
+  kind: z.enum(FAULT_KINDS),
+  since: timestamp,
+});
+
+const deviceWheel = z.strictObject({
+  ...wheelPlace,
+  volumeL: z.number().positive().max(10_000),
+  coldKpa: pressureKpa,
+});
+
+/** Switches the stand-ins of a rig on: what is in its tires, and how warm the day is. */
+export const deviceSetup = z.strictObject({
+  /** Any whole number: the same one gives the same noise. */
+  seed: z.int().min(0).max(2_000_000_000),
+  ambientC: tempC,
+  altitudeM: z.number().min(-500).max(9_000),
+  driving: z.boolean(),
+  /** The wheels have been like this since then, so that there is something to look back on. */
+  since: timestamp,
+  wheels: z.array(deviceWheel).min(1).max(24),
+});
+
+export const deviceState = deviceSetup.extend({ faults: z.array(deviceFault) });
+
+/** One packet of one monitor, by the sensor's own clock. */
+export const monitorPacket = z.strictObject({
+  ...wheelPlace,
+  sequence: z.int(),
+  sensedAt: timestamp,
+  pressureKpa: z.number(),
+  tempC: z.number(),
+});
+
+export const monitorPackets = z.strictObject({ packets: z.array(monitorPacket) });
+
+/** What the gauge shows when it is pressed on a valve. */
+export const gaugeShows = z.strictObject({ readAt: timestamp, pressureKpa: z.number(), tempC: z.number() });
+
+/** Air on its way out of a wheel or into it. */
+export const deviceFlow = z.discriminatedUnion('flow', [
+  z.strictObject({ flow: z.literal('none') }),
+  z.strictObject({ flow: z.literal('out'), conductanceLPerS: z.number().positive().max(100) }),
+  z.strictObject({ flow: z.literal('in'), litersPerMin: z.number().positive().max(10_000) }),
+]);
+
+export const centralTarget = z.strictObject({
+  axles: z
+    .array(z.strictObject({ position: wheelPlace.position, coldKpa: pressureKpa }))
+    .min(1)
+    .max(6),
+  outLPerS: z.number().positive().max(100),
+  supplyLPerMin: z.number().positive().max(100_000),
+});
+
+export const centralState = z.strictObject({
+  axles: z.array(
+    z.strictObject({
+      position: wheelPlace.position,
+      coldKpa: z.number(),
+      targetKpa: z.number().nullable(),
+      doing: z.enum(['holding', 'lettingOut', 'puttingIn']),
+    }),
+  ),
+});
+
+export type DeviceSetup = z.infer<typeof deviceSetup>;
+export type DeviceState = z.infer<typeof deviceState>;
+export type DeviceFault = z.infer<typeof deviceFault>;
+export type FaultKind = (typeof FAULT_KINDS)[number];
+export type MonitorPacket = z.infer<typeof monitorPacket>;
+export type GaugeShows = z.infer<typeof gaugeShows>;
+export type DeviceFlow = z.infer<typeof deviceFlow>;
+export type CentralTarget = z.infer<typeof centralTarget>;
+export type CentralState = z.infer<typeof centralState>;

@@ -1,0 +1,75 @@
+import { z } from 'zod';
+
+import { pressureKpa, tempC, timestamp } from './quantities';
+import { wheelPlace } from './resources/wheelPlace';
+
+/*
+ * The log of a rig: what monitors said, or what a file of theirs says. One reading of one wheel at one time is one row,
+ * however often it arrives.
+ */
+
+export const logRow = z.strictObject({
+  ...wheelPlace,
+  readAt: timestamp,
+  pressureKpa,
+  tempC: tempC.nullable(),
+});
+
+/** Readings as a phone hands them over. */
+export const logBatch = z.strictObject({ rows: z.array(logRow).min(1).max(500) });
+export const logAdded = z.strictObject({ added: z.int(), alreadyThere: z.int() });
+
+export const logQuery = z.strictObject({
+  from: timestamp.optional(),
+  to: timestamp.optional(),
+  /** Into how many stretches of time it is thinned. */
+  stretches: z.coerce.number().int().min(1).max(2_000).default(400),
+});
+
+/** A log drawn small: each stretch with its least and most, so that no peak is lost. */
+export const thinLog = z.strictObject({
+  from: timestamp,
+  to: timestamp,
+  readings: z.int(),
+  wheels: z.array(
+    z.strictObject({
+      ...wheelPlace,
+      stretches: z.array(
+        z.strictObject({ at: timestamp, leastKpa: z.number(), mostKpa: z.number(), tempC: z.number().nullable() }),
+      ),
+    }),
+  ),
+});
+
+/** The columns of the log as a table. */
+export const LOG_COLUMNS = ['time', 'axle', 'wheel', 'pressure_kpa', 'temp_c', 'from'] as const;
+
+export const LOG_LINE_PROBLEMS = ['time', 'axle', 'wheel', 'pressure', 'temp', 'columns'] as const;
+
+/** What an import of a log says as it goes on, one value a line. */
+export const logEvent = z.union([
+  z.strictObject({ progress: z.int(), bytes: z.int(), ofBytes: z.int().nullable() }),
+  z.strictObject({
+    done: z.strictObject({
+      added: z.int(),
+      alreadyThere: z.int(),
+      from: timestamp.nullable(),
+      to: timestamp.nullable(),
+    }),
+  }),
+  z.strictObject({
+    problem: z.strictObject({
+      code: z.enum(['linesRefused', 'noLines', 'headerUnread', 'databaseAway', 'internal']),
+      /** How many lines, and the first of them. */
+      refused: z.int().optional(),
+      lines: z
+        .array(z.strictObject({ line: z.int(), problem: z.enum(LOG_LINE_PROBLEMS), text: z.string() }))
+        .optional(),
+    }),
+  }),
+]);
+
+export type LogRow = z.infer<typeof logRow>;
+export type LogEvent = z.infer<typeof logEvent>;
+export type ThinLog = z.infer<typeof thinLog>;
+export type LogLineProblem = (typeof LOG_LINE_PROBLEMS)[number];

@@ -1,0 +1,197 @@
+import { Readable } from 'node:stream';
+
+import type { LogEvent, LogLineProblem } from '@dunlinmoss/contract';
+import { LOG_COLUMNS, logBatch, logQuery } from '@dunlinmoss/contract/api';
+import { Router, type Request } from 'express';
+import type { Pool } from 'mysql2/promise';
+import Papa from 'papaparse';
+import { z } from 'zod';
+
+import { inTransaction, isDatabaseAway } from '../db/pool';
+import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
+import { Refusal } from '../problems';
+import { addToLog, LOG_ROWS_AT_ONCE, logOf, thinnedLog, type LogTuple } from '../repositories/monitorLog';
+import type { Repositories } from '../repositories/repositories';
+import { Cancelled, speaker } from './speaker';
+
+const rigParameter = z.object({ id: z.uuid() });
+/** How many refused lines are shown; all of them are counted. */
+const LINES_SHOWN = 20;
+/** A log of this size is about 30 million readings. */
+const MOST_BYTES = 2_000_000_000;
+
+type Told = Extract<LogEvent, { done: unknown }> | Extract<LogEvent, { problem: unknown }>;
+
+/** `POST /import/log`: long, so it reads its own body as it comes. Stands before whatever reads bodies whole. */
+export function logImportRoute(pool: Pool, repositories: Repositories): Router {
+  const router = Router();
+  router.post('/import/log/:id', async (request, response) => {
+    const rigId = await ownRig(request, repositories);
+    const tell = speaker<LogEvent>(response);
+    const ofBytes = Number(request.headers['content-length']) || null;
+    try {
+      tell(
+        await inTransaction(pool, async (connection): Promise<Told> => {
+          const reading = readLog(request, ofBytes, tell);
+          let added = 0;
+          let read = 0;
+          let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+          for await (const batch of reading.batches) {
+            added += await addToLog(connection, request.ownerId, rigId, 'file', batch);
+            read += batch.length;
+            for (const [, , readAt] of batch) {
+              const at = readAt.getTime();
+              if (at < from) from = at;
+              if (at > to) to = at;
+            }
+            if (response.destroyed) throw new Cancelled();
+          }
+          const problem = reading.problem();
+          // Thrown, so that nothing of it stays.
+          if (problem) throw new LogRefused(problem);
+          if (read === 0) throw new LogRefused({ problem: { code: 'noLines' } });
+          if (response.destroyed) throw new Cancelled();
+          return {
+            done: {
+              added,
+              alreadyThere: read - added,
+              from: new Date(from).toISOString(),
+              to: new Date(to).toISOString(),
+            },
+          };
+        }),
+      );
+    } catch (error) {
+      if (error instanceof Cancelled) return;
+      if (error instanceof LogRefused) tell(error.told);
+      else {
+        if (!isDatabaseAway(error)) request.log.error({ err: error }, 'import of a log');
+        tell({ problem: { code: isDatabaseAway(error) ? 'databaseAway' : 'internal' } });
+      }
+    }
+    response.end();
+  });
+  return router;
+}
+
+class LogRefused extends Error {
+  constructor(readonly told: Extract<LogEvent, { problem: unknown }>) {
+    super('refused');
+  }
+}
+
+/** The lines of a log in batches, as the body comes in, never more of it in memory than one batch. */
+function readLog(request: Request, ofBytes: number | null, tell: (event: LogEvent) => void) {
+  let refused = 0;
+  const shown: { line: number; problem: LogLineProblem; text: string }[] = [];
+  let headerUnread = false;
+
+  async function* batches(): AsyncGenerator<LogTuple[]> {
+    let columns: LogColumns | null = null;
+    let line = 0;
+    let bytes = 0;
+    let batch: LogTuple[] = [];
+    let rest = '';
+    const takeLine = (text: string): void => {
+      line += 1;
+      if (text.trim() === '') return;
+      // Most lines have nothing to unquote.
+      const cells = text.includes('"') ? (Papa.parse<string[]>(text).data[0] ?? []) : text.split(',');
+      if (!columns) {
+        columns = logColumns(cells);
+        headerUnread = columns === null;
+        return;
+      }
+      const read = readLogLine(cells, columns);
+      if (typeof read !== 'string') {
+        batch.push(read);
+        return;
+      }
+      refused += 1;
+      if (shown.length < LINES_SHOWN) shown.push({ line, problem: read, text: text.slice(0, 120) });
+    };
+    const decoder = new TextDecoder();
+    for await (const chunk of Readable.from(request) as AsyncIterable<Buffer>) {
+      bytes += chunk.length;
+      if (bytes > MOST_BYTES) throw new Refusal('bodyTooLarge');
+      const lines = (rest + decoder.decode(chunk, { stream: true })).split(/\r?\n/);
+      rest = lines.pop()!;
+      for (const each of lines) {
+        takeLine(each);
+        if (headerUnread) return;
+        if (batch.length === LOG_ROWS_AT_ONCE) {
+          // With lines refused nothing will be kept: the rest is only looked at.
+          if (refused === 0) yield batch;
+          batch = [];
+          tell({ progress: line, bytes, ofBytes });
+        }
+      }
+    }
+    takeLine(rest);
+    if (batch.length > 0 && refused === 0) yield batch;
+    tell({ progress: line, bytes, ofBytes });
+  }
+
+  return {
+    batches: batches(),
+    problem: (): Extract<LogEvent, { problem: unknown }> | undefined => {
+      if (headerUnread) return { problem: { code: 'headerUnread' } };
+      return refused === 0 ? undefined : { problem: { code: 'linesRefused', refused, lines: shown } };
+    },
+  };
+}
+
+async function ownRig(request: Request, repositories: Repositories): Promise<string> {
+  const parsed = rigParameter.safeParse(request.params);
+  const rig = parsed.success ? await repositories.rigs.get(request.ownerId, parsed.data.id) : null;
+  if (!rig) throw new Refusal('notFound');
+  return rig.id;
+}
+
+/** `GET` and `POST /rigs/:id/log`, `GET /export/log/:id`. */
+export function logRoutes(pool: Pool, repositories: Repositories): Router {
+  const router = Router();
+
+  router.get('/rigs/:id/log', async (request, response) => {
+    const rigId = await ownRig(request, repositories);
+    const log = await thinnedLog(pool, request.ownerId, rigId, logQuery.parse(request.query));
+    response.json(log ?? { from: EPOCH, to: EPOCH, readings: 0, wheels: [] });
+  });
+
+  router.post('/rigs/:id/log', async (request, response) => {
+    const rigId = await ownRig(request, repositories);
+    const { rows } = logBatch.parse(request.body);
+    const added = await addToLog(
+      pool,
+      request.ownerId,
+      rigId,
+      'monitor',
+      rows.map(({ position, wheel, readAt, pressureKpa, tempC }): LogTuple => [
+        position,
+        wheel,
+        new Date(readAt),
+        pressureKpa,
+        tempC,
+      ]),
+    );
+    response.json({ added, alreadyThere: rows.length - added });
+  });
+
+  router.get('/export/log/:id', async (request, response) => {
+    const rigId = await ownRig(request, repositories);
+    response.type('text/csv').attachment('log.csv');
+    response.write(`${LOG_COLUMNS.join(',')}\r\n`);
+    for await (const rows of logOf(pool, request.ownerId, rigId)) {
+      const text = rows.map(({ position, wheel, read_at, pressure_kpa, temp_c, source }) =>
+        [read_at.toISOString(), position, wheel, pressure_kpa, temp_c ?? '', source].join(','),
+      );
+      if (!response.write(`${text.join('\r\n')}\r\n`)) await new Promise((resolve) => response.once('drain', resolve));
+      if (response.destroyed) return;
+    }
+    response.end();
+  });
+
+  return router;
+}
+
+const EPOCH = new Date(0).toISOString();
