@@ -51,6 +51,9 @@ export const monitorPacket = z.strictObject({
 
 export const monitorPackets = z.strictObject({ packets: z.array(monitorPacket) });
 
+/** What one event of the stream carries. */
+export const sentPackets = z.strictObject({ sentAt: timestamp, packets: z.array(monitorPacket) });
+
 /** What the gauge shows when it is pressed on a valve. */
 export const gaugeShows = z.strictObject({ readAt: timestamp, pressureKpa: z.number(), tempC: z.number() });
 

@@ -22,7 +22,14 @@ export {
 } from './air/compressor';
 export { drainTau, pressureAfterTau } from './air/deflate';
 export { leakTest, timeToFloor, type LeakTest, type TimeToFloor, type WatchedReading } from './air/leakTest';
-export { drainPlan, openSeconds, type DrainedWheel, type DrainPlan, type DrainWheel } from './air/letOut';
+export {
+  drainPlan,
+  openSeconds,
+  pressureWhileOpenKpa,
+  type DrainedWheel,
+  type DrainPlan,
+  type DrainWheel,
+} from './air/letOut';
 export { hoseJoin, levelling, type HoseJoin, type Levelling, type ReadWheel } from './air/level';
 export { joinedKpa, moveAir, type Air, type Donor, type Moved, type Transfer } from './air/mixing';
 export { BELOW_ROAD_KMH, limpSpeedKmh, roadNeedKpa, SPEED_BY_PRESSURE } from './air/roadNeed';

@@ -1,4 +1,11 @@
-import { importOutcome, problem, type ImportOutcome, type LoadsEvent, type Problem } from '@dunlinmoss/contract';
+import {
+  importOutcome,
+  problem,
+  type ImportOutcome,
+  type LoadsEvent,
+  type LogEvent,
+  type Problem,
+} from '@dunlinmoss/contract';
 
 import { reachStore } from './client';
 
@@ -56,7 +63,25 @@ export async function importLoads(
   onEvent: (event: LoadsEvent) => void,
 ): Promise<void> {
   const path = digest === undefined ? '/import/loads' : `/import/loads?apply=${digest}`;
-  const response = await send(path, 'text/csv', file, signal);
+  await eachLine(await send(path, 'text/csv', file, signal), signal, onEvent);
+}
+
+/** Has a rig's log read in from a table. Each event is handed over as it comes; to cancel is to abort, and nothing stays. */
+export async function importLog(
+  rigId: string,
+  file: Blob,
+  signal: AbortSignal,
+  onEvent: (event: LogEvent) => void,
+): Promise<void> {
+  await eachLine(await send(`/import/log/${rigId}`, 'text/csv', file, signal), signal, onEvent);
+}
+
+/** Hands over each JSON value of an answer that has one a line, as it comes. */
+async function eachLine<Event>(
+  response: Response,
+  signal: AbortSignal,
+  onEvent: (event: Event) => void,
+): Promise<void> {
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
   let rest = '';
   try {
@@ -65,7 +90,7 @@ export async function importLoads(
       if (done) return;
       const lines = (rest + value).split('\n');
       rest = lines.pop()!;
-      for (const line of lines) onEvent(JSON.parse(line) as LoadsEvent);
+      for (const line of lines) onEvent(JSON.parse(line) as Event);
     }
   } catch {
     throw new ImportFailed({ code: signal.aborted ? 'cancelled' : 'away' });

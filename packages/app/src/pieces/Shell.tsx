@@ -7,7 +7,7 @@ import { Dialog, Portal } from 'react-native-paper';
 import { reachStore } from '../data/client';
 import { outboxStore, settle } from '../data/outbox';
 import { lightStore, nextPressureUnit, PRESSURE_UNITS, unitsStore } from '../data/preferences';
-import { BookOpen, CloudOff, Moon, Ruler, Sun, Sunrise, Truck, Waves } from '../theme/icons';
+import { BookOpen, CloudOff, Moon, Ruler, Sun, Sunrise, Truck, Waves, Wind } from '../theme/icons';
 import { useLight, usePalette } from '../theme/useLight';
 import { useWide } from '../theme/useWide';
 import { Action } from './Action';
@@ -27,6 +27,7 @@ const PLACES: readonly Place[] = [
   { name: 'Today', href: '/', icon: Sunrise },
   { name: 'Rigs', href: '/rigs', icon: Truck },
   { name: 'Ground', href: '/ground', icon: Waves },
+  { name: 'Air', href: '/air', icon: Wind },
   { name: 'Proof', href: '/proof', icon: Ruler },
   { name: 'Book', href: '/book', icon: BookOpen },
 ];

@@ -23,3 +23,4 @@ export { default as TriangleAlert } from 'lucide-react-native/icons/triangle-ale
 export { default as Truck } from 'lucide-react-native/icons/truck';
 export { default as Upload } from 'lucide-react-native/icons/upload';
 export { default as Waves } from 'lucide-react-native/icons/waves-horizontal';
+export { default as Wind } from 'lucide-react-native/icons/wind';

@@ -26,7 +26,10 @@ const KIND_WORDS: Record<Exchanged, string> = {
 
 /** What becomes of one row of a file. */
 export function rowText({ kind, name, action }: ImportOutcome['rows'][number]): string {
-  const what = kind === 'tests' || kind === 'airings' || kind === 'readings' ? KIND_WORDS[kind] : `${KIND_WORDS[kind]} “${name || 'without a name'}”`;
+  const what =
+    kind === 'tests' || kind === 'airings' || kind === 'readings'
+      ? KIND_WORDS[kind]
+      : `${KIND_WORDS[kind]} “${name || 'without a name'}”`;
   switch (action) {
     case 'add':
       return `${what}: new, is added`;

@@ -68,7 +68,8 @@ export function fillPlan({ wheels, pump, outsideKpaAbs, setUpS, rate = 1 }: Fill
   let clock = 0;
   let ran = 0;
   const filled = wheels.map((wheel): FilledWheel => {
-    const { volumeL, fromKpa, toKpa, walkS } = wheel;
+    const { position, wheel: code, volumeL, fromKpa, toKpa, walkS } = wheel;
+    const told = { position, wheel: code, fromKpa, toKpa };
     const needed = litersToFill(volumeL, fromKpa, toKpa);
     const affordedKpa = needed <= left ? toKpa : fromKpa + (left * ATMOSPHERE_KPA) / volumeL;
     const runS = fillSeconds(flow, volumeL, fromKpa, affordedKpa, outsideKpaAbs);
@@ -79,7 +80,7 @@ export function fillPlan({ wheels, pump, outsideKpaAbs, setUpS, rate = 1 }: Fill
     if (!Number.isFinite(runS)) {
       clock = startS;
       return {
-        ...wheel,
+        ...told,
         reachedKpa: fromKpa,
         enough: false,
         startS,
@@ -100,7 +101,7 @@ export function fillPlan({ wheels, pump, outsideKpaAbs, setUpS, rate = 1 }: Fill
     left -= liters;
     clock = startS + runS + restS;
     return {
-      ...wheel,
+      ...told,
       reachedKpa: affordedKpa,
       enough: affordedKpa >= toKpa - 1e-9,
       startS,

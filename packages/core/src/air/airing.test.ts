@@ -19,6 +19,7 @@ describe('runProblem', () => {
     ['higher than before', run({ afterKpa: 260 }), 'out', 'roseWhileLettingOut'],
     ['lower while putting in', run(), 'in', 'fellWhilePuttingIn'],
     ['no time at all', run({ endedS: 1000 }), 'out', 'noTime'],
+    ['read once more', run({ endedS: 1000, timed: false, beforeKpa: 95, afterKpa: 112 }), 'out', 'readingAlone'],
     ['a clock that was set back', run({ endedS: 900 }), 'out', 'clockJumped'],
     ['a clock that jumped', run({ timed: false }), 'out', 'clockJumped'],
   ] as const)('%s', (_, of, way, code) => expect(runProblem(of, [of], way)?.code).toBe(code));

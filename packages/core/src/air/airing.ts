@@ -19,6 +19,8 @@ export type RunProblem =
   | DropProblem
   | { readonly code: 'fellWhilePuttingIn'; readonly beforeKpa: number; readonly afterKpa: number }
   | { readonly code: 'clockJumped' }
+  /** Read once more, nothing was opened. */
+  | { readonly code: 'readingAlone' }
   | { readonly code: 'timedTwice' };
 
 /**
@@ -28,6 +30,7 @@ export type RunProblem =
 export function runProblem(run: AiringRun, all: readonly AiringRun[], way: 'out' | 'in'): RunProblem | undefined {
   const { startedS, endedS, beforeKpa, afterKpa } = run;
   if (endedS === null) return undefined;
+  if (!run.timed && endedS === startedS) return { code: 'readingAlone' };
   if (!run.timed || endedS < startedS) return { code: 'clockJumped' };
   const twice = all.some(
     (other) =>

@@ -1,6 +1,6 @@
 import { AIR_TOOLS, OUT_TOOLS, outToolOf } from '../tools/registry';
 import { drainTau } from './deflate';
-import { drainPlan, openSeconds, type DrainWheel } from './letOut';
+import { drainPlan, openSeconds, pressureWhileOpenKpa, type DrainWheel } from './letOut';
 
 const pa = 101.325;
 const wheels: readonly DrainWheel[] = (['left', 'right'] as const).flatMap((wheel) =>
@@ -56,6 +56,17 @@ describe('openSeconds', () => {
       openSeconds({ closingKpa: null }, 0.4, wheel, pa),
     );
     expect(openSeconds({ closingKpa: 28 }, 0.4, { ...wheel, fromKpa: 110 }, pa)).toBe(0);
+  });
+});
+
+describe('pressureWhileOpenKpa', () => {
+  it.each([null, 28])('turns openSeconds round, closing over %s kPa', (closingKpa) => {
+    const wheel = { volumeL: 69, fromKpa: 248, toKpa: 110 };
+    const seconds = openSeconds({ closingKpa }, 0.4, wheel, pa);
+    // A closing deflator counts as done half a psi above its target.
+    const there = pressureWhileOpenKpa({ closingKpa }, 0.4, wheel, seconds, pa);
+    expect(there - 110).toBeCloseTo(closingKpa === null ? 0 : 3.4, 6);
+    expect(pressureWhileOpenKpa({ closingKpa }, 0.4, wheel, 0, pa)).toBeCloseTo(248, 9);
   });
 });
 

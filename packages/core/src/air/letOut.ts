@@ -1,5 +1,5 @@
 import type { OutTool } from '../tools/airTool';
-import { drainTau } from './deflate';
+import { drainTau, pressureAfterTau } from './deflate';
 import type { Rate } from './timedDrop';
 import type { WheelPlace } from './wheel';
 
@@ -46,6 +46,23 @@ export function openSeconds(
       ? (closingKpa / (toKpa + outsideKpaAbs)) * Math.log((closes - toKpa) / NEAR_ENOUGH_KPA)
       : 0;
   return tauS * (drainTau(fromKpa, closes, outsideKpaAbs) + fading);
+}
+
+/** What a wheel has after standing open for so long, kPa gauge: `openSeconds` turned round. */
+export function pressureWhileOpenKpa(
+  { closingKpa }: Pick<OutTool, 'closingKpa'>,
+  conductance: number,
+  { volumeL, fromKpa, toKpa }: Pick<DrainWheel, 'volumeL' | 'fromKpa' | 'toKpa'>,
+  seconds: number,
+  outsideKpaAbs: number,
+): number {
+  const tauS = volumeL / conductance;
+  if (closingKpa === null) return pressureAfterTau(fromKpa, seconds / tauS, outsideKpaAbs);
+  const closes = Math.min(fromKpa, toKpa + closingKpa);
+  const openS = tauS * drainTau(fromKpa, closes, outsideKpaAbs);
+  return seconds <= openS
+    ? pressureAfterTau(fromKpa, seconds / tauS, outsideKpaAbs)
+    : toKpa + (closes - toKpa) * Math.exp((-(seconds - openS) * (toKpa + outsideKpaAbs)) / (tauS * closingKpa));
 }
 
 /**

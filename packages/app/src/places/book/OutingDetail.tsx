@@ -21,6 +21,7 @@ import { groundName } from '../../words/grounds';
 import { dayText } from '../../words/modifiers';
 import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
 import { TestList } from '../proof/TestList';
+import { AirOfOuting } from './AirOfOuting';
 
 interface DecisionValues {
   readonly code: DecisionCode | '';
@@ -71,6 +72,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
           <Text>{`The day: ${dayText(outing.modifiers, outing.speedKmh).toLowerCase()}.`}</Text>
         )}
       </Panel>
+      <AirOfOuting outing={outing} units={units} />
       <Text as="heading" level={2}>
         Tests
       </Text>

@@ -1,11 +1,9 @@
 import { gaugeNowKpa, type GroundPlan } from '@dunlinmoss/core';
-import { StyleSheet, View } from 'react-native';
-
-import { conditionProblems, conditionsOf, conditionsStore, COLD_CONDITIONS } from '../../data/conditions';
+import { conditionsOf, conditionsStore, COLD_CONDITIONS } from '../../data/conditions';
 import type { Units } from '../../data/preferences';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
-import { NumberField } from '../../pieces/NumberField';
+import { ConditionFields } from '../../pieces/ConditionFields';
 import { Text } from '../../pieces/Text';
 import { Unfold } from '../../pieces/Unfold';
 import { AXLE_WORDS } from '../../words/axles';
@@ -15,9 +13,7 @@ import { axleOnGauge, pressure } from '../../words/format';
 export function GaugeNow({ plan, units }: { readonly plan: GroundPlan; readonly units: Units }) {
   const typed = conditionsStore.use();
   const conditions = conditionsOf(typed);
-  const problems = conditionProblems(typed);
   const change = (part: Partial<typeof typed>): void => conditionsStore.set({ ...typed, ...part });
-  const [degrees, height] = typed.scale === 'metric' ? ['°C', 'm'] : ['°F', 'ft'];
   const now =
     conditions &&
     plan.axles.map((axle) => {
@@ -38,35 +34,7 @@ export function GaugeNow({ plan, units }: { readonly plan: GroundPlan; readonly 
         ]}
         onChange={(scale) => conditionsStore.set({ ...COLD_CONDITIONS, scale, cold: scale === 'metric' ? '20' : '68' })}
       />
-      <View style={styles.fields}>
-        <View style={styles.field}>
-          <NumberField
-            label="Air, cold"
-            unit={degrees!}
-            value={typed.cold}
-            onChange={(cold) => change({ cold })}
-            problem={problems.cold}
-          />
-        </View>
-        <View style={styles.field}>
-          <NumberField
-            label="Tires now"
-            unit={degrees!}
-            value={typed.tire}
-            onChange={(tire) => change({ tire })}
-            problem={problems.tire}
-          />
-        </View>
-        <View style={styles.field}>
-          <NumberField
-            label="Height"
-            unit={height!}
-            value={typed.altitude}
-            onChange={(altitude) => change({ altitude })}
-            problem={problems.altitude}
-          />
-        </View>
-      </View>
+      <ConditionFields />
       {now && <Action label="Tires are cold again" onPress={() => change({ tire: '' })} />}
       <Text as="small" tone="muted">
         Never let air out of a hot road tire to reach a cold figure: what is in it comes down by itself.
@@ -74,8 +42,3 @@ export function GaugeNow({ plan, units }: { readonly plan: GroundPlan; readonly 
     </Unfold>
   );
 }
-
-const styles = StyleSheet.create({
-  fields: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
-  field: { flex: 1, minWidth: 0 },
-});

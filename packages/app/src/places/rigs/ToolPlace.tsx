@@ -1,8 +1,8 @@
 import { airTool as airToolSchema, fieldProblems, type AirToolRow } from '@dunlinmoss/contract';
-import { AIR_TOOLS, type AirToolCode } from '@dunlinmoss/core';
+import { AIR_TOOLS, inToolOf, psi, type AirToolCode } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm, type Path } from 'react-hook-form';
+import { Controller, useForm, useWatch, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
@@ -13,11 +13,14 @@ import { useRow } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
+import { NumberField } from '../../pieces/NumberField';
 import { putAsideAndSay } from '../../pieces/putAside';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
 import { TextField } from '../../pieces/TextField';
+import { Unfold } from '../../pieces/Unfold';
 import { Trash } from '../../theme/icons';
+import { parseNumber, pressure } from '../../words/format';
 import { fieldText } from '../../words/problems';
 import { savedText } from '../../words/saved';
 import { TOOL_WORDS } from '../../words/tools';
@@ -28,7 +31,53 @@ interface ToolFormValues {
   readonly name: string;
   readonly kind: AirToolCode;
   readonly wheelsAtOnce: string;
+  /** Liters a minute at the pressures of `LABEL_KPA`, as the label has them. */
+  readonly flow: readonly string[];
+  readonly onMin: string;
+  readonly restMin: string;
+  readonly budget: string;
   readonly note: string;
+}
+
+/** The back pressures that labels speak of: none, 30, 50 and 80 psi. */
+const LABEL_KPA = [0, psi(30), psi(50), psi(80)] as const;
+
+const PUMP_BLANK = { flow: LABEL_KPA.map(() => ''), onMin: '', restMin: '', budget: '' };
+
+const textOf = (value: number | undefined): string => (value === undefined ? '' : String(value));
+
+const valuesOf = (row: AirToolRow): ToolFormValues => ({
+  ...row,
+  wheelsAtOnce: String(row.wheelsAtOnce),
+  flow: LABEL_KPA.map((kpa) =>
+    textOf(row.flow.find(({ pressureKpa }) => Math.abs(pressureKpa - kpa) < 1)?.litersPerMin),
+  ),
+  onMin: textOf(row.duty?.onMin),
+  restMin: textOf(row.duty?.restMin),
+  budget: textOf(row.budget?.kind === 'gas' ? row.budget.kg : row.budget?.liters),
+});
+
+/** What was typed of a pump; numbers that are none are left for the schema to refuse. */
+function pumpPart({ kind, flow, onMin, restMin, budget }: ToolFormValues) {
+  const number = (text: string): number => parseNumber(text) ?? Number.NaN;
+  const isPump = inToolOf(kind) !== undefined;
+  const points = LABEL_KPA.flatMap((pressureKpa, index) =>
+    flow[index]!.trim() === '' ? [] : [{ pressureKpa, litersPerMin: number(flow[index]!) }],
+  );
+  const gas = kind === 'carbonDioxideBottle';
+  return {
+    flow: isPump ? points : [],
+    duty:
+      isPump && (onMin.trim() !== '' || restMin.trim() !== '')
+        ? { onMin: number(onMin), restMin: number(restMin) }
+        : null,
+    budget:
+      !isPump || budget.trim() === ''
+        ? null
+        : gas
+          ? { kind: 'gas', kg: number(budget) }
+          : { kind: 'liters', liters: number(budget) },
+  };
 }
 
 /** One air tool; `new` begins another. */
@@ -52,6 +101,12 @@ export function ToolPlace() {
   );
 }
 
+const PUMP_FIELDS = [
+  { name: 'onMin', label: 'May run', unit: 'min' },
+  { name: 'restMin', label: 'Then rests', unit: 'min' },
+  { name: 'budget', label: 'A charge gives', unit: 'L' },
+] as const;
+
 const WAYS: readonly (readonly ['out' | 'in', string])[] = [
   ['out', 'Lets air out'],
   ['in', 'Puts air in'],
@@ -66,26 +121,42 @@ function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
     defaultValues:
       readDraft<ToolFormValues>(draft) ??
       (row
-        ? { ...row, wheelsAtOnce: String(row.wheelsAtOnce) }
-        : { revision: 0, name: '', kind: 'coreDeflator', wheelsAtOnce: '1', note: '' }),
+        ? valuesOf(row)
+        : { revision: 0, name: '', kind: 'coreDeflator', wheelsAtOnce: '1', ...PUMP_BLANK, note: '' }),
   });
   useDraft(draft, form);
   const { control, setError, clearErrors, getValues } = form;
+  const kind = useWatch({ control, name: 'kind' });
+
+  const typedPoint = (point: number): string => {
+    const typed = getValues().flow.flatMap((text, index) => (text.trim() === '' ? [] : [index]));
+    return `flow.${typed[point] ?? 0}`;
+  };
 
   const submit = async (): Promise<void> => {
     clearErrors();
-    const { revision, name, kind, wheelsAtOnce, note } = getValues();
+    const { revision, name, wheelsAtOnce, note } = getValues();
     const checked = airToolSchema.safeParse({
       id: row?.id ?? ownId,
       revision,
       name,
       kind,
       wheelsAtOnce: Number(wheelsAtOnce),
+      ...pumpPart(getValues()),
       note,
     });
     if (!checked.success) {
       for (const problem of fieldProblems(checked.error)) {
-        setError(problem.path.slice(1) as Path<ToolFormValues>, { message: fieldText(problem, units) });
+        // A point is named by its place among those that were typed; a duty and a budget by their own fields.
+        const [part, at] = problem.path.slice(1).split('/');
+        const field =
+          part === 'duty' ? at : part === 'budget' ? 'budget' : part === 'flow' ? typedPoint(Number(at)) : part;
+        setError(field as Path<ToolFormValues>, {
+          message:
+            part === 'duty' || part === 'budget' || part === 'flow'
+              ? 'Expected a number above 0.'
+              : fieldText(problem, units),
+        });
       }
       notify('Not saved yet: some fields need another look.');
       return;
@@ -152,6 +223,44 @@ function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
           />
         )}
       />
+      {inToolOf(kind) && (
+        <Unfold label="What its label says" value="Without it, what such a pump commonly does is taken">
+          {LABEL_KPA.map((kpa, index) => (
+            <Controller
+              key={kpa}
+              control={control}
+              name={`flow.${index}` as 'flow.0'}
+              render={({ field, fieldState }) => (
+                <NumberField
+                  label={index === 0 ? 'Delivers, open' : `Delivers against ${pressure(kpa, units)}`}
+                  unit="L/min"
+                  value={field.value}
+                  onChange={field.onChange}
+                  problem={fieldState.error?.message}
+                />
+              )}
+            />
+          ))}
+          {PUMP_FIELDS.filter(
+            ({ name }) => name !== 'budget' || kind === 'handheldPump' || kind === 'carbonDioxideBottle',
+          ).map(({ name, label, unit }) => (
+            <Controller
+              key={name}
+              control={control}
+              name={name}
+              render={({ field, fieldState }) => (
+                <NumberField
+                  label={name === 'budget' && kind === 'carbonDioxideBottle' ? 'Gas in the bottle' : label}
+                  unit={name === 'budget' && kind === 'carbonDioxideBottle' ? 'kg' : unit}
+                  value={field.value}
+                  onChange={field.onChange}
+                  problem={fieldState.error?.message}
+                />
+              )}
+            />
+          ))}
+        </Unfold>
+      )}
       <Controller
         control={control}
         name="note"

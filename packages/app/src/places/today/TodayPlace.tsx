@@ -24,6 +24,8 @@ import { axleOnGauge } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { waitingText } from '../../words/noPlan';
 import { pressuresText, stateText } from '../../words/outing';
+import { roadGaps } from '../air/roadGaps';
+import { useAirJob } from '../air/useAirJob';
 import { nextStep, pathOf, type NextStep } from './nextStep';
 import { StartOuting } from './StartOuting';
 
@@ -53,6 +55,7 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
   const { row: rig, missing } = useRow('rigs', outing.rigId);
   const { rows: tests } = useRows('tests', { rigId: outing.rigId }, ({ rigId }) => rigId === outing.rigId);
   const own = tests.filter(({ outingId }) => outingId === outing.id);
+  const { job } = useAirJob();
   if (!rig) {
     return (
       <Page title={outing.title || 'Today'}>
@@ -102,10 +105,22 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
     setPressures: () => router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: outing.groundCode } }),
     test: () => router.navigate({ pathname: '/proof/tape/[id]', params: { id: 'new', outing: outing.id } }),
     decide: () => router.navigate({ pathname: '/book/[id]', params: { id: outing.id } }),
-    airUp: () => void airIsBack(),
+    airUp: () => (onBicycle ? void airIsBack() : byWheel('in')),
     backUp: () => void backUp(),
     start: () => undefined,
   };
+  const byWheel = (way: 'out' | 'in'): void =>
+    router.navigate({
+      pathname: way === 'out' ? '/air/out' : '/air/in',
+      params: { rig: rig.id, ground: outing.groundCode },
+    });
+  const underWay = job?.rig.id === rig.id ? job.airings.find(({ endedAt }) => endedAt === null) : undefined;
+  const gaps = job?.rig.id === rig.id ? roadGaps(job) : undefined;
+  // What holds where the air can't be put back.
+  const limp =
+    gaps?.limpKmh == null
+      ? ''
+      : ` If it can’t be helped: ${gaps.limpKmh} km/h at the most, straight and short, to the next air.`;
   const words: Record<NextStep, StepWords> = {
     start: { sentence: '', numbers: [], button: '' },
     setPressures: result.ok
@@ -149,7 +164,7 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
       : {
           sentence: `Before ${kind === 'farm' ? 'the road' : 'pavement'} put the air back.`,
           numbers: road,
-          button: 'Every wheel is back at road pressure',
+          button: 'Put it back, wheel by wheel',
         },
   };
   const { sentence, numbers, button } = words[step];
@@ -170,7 +185,8 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
           )}
           {step !== 'airUp' && step !== 'backUp' && !onBicycle && outing.state === 'lowered' && (
             <Panel title="Before pavement">
-              <Text>{`Put the air back: ${pressuresText(road, units)}, cold. Soft tires overheat and fail on the road.`}</Text>
+              <Text>{`Put the air back: ${pressuresText(road, units)}, cold. Soft tires overheat and fail on the road.${limp}`}</Text>
+              <Action label="Put it back, wheel by wheel" onPress={() => byWheel('in')} />
               <Action label="Every wheel is back at road pressure" onPress={() => void airIsBack()} />
             </Panel>
           )}
@@ -205,7 +221,34 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
         </Text>
         <Text as="heading">{sentence}</Text>
         {numbers.length > 0 && <Numerals units={units} axles={numbers} />}
-        <Action kind="main" label={button} onPress={go[step]} />
+        {underWay ? (
+          <Action
+            kind="main"
+            label={underWay.way === 'out' ? 'Go on letting out' : 'Go on putting in'}
+            onPress={() => byWheel(underWay.way)}
+          />
+        ) : step === 'setPressures' && result.ok && outing.groundCode !== 'pavement' ? (
+          <>
+            <Action
+              kind="main"
+              label={onBicycle ? 'Set it, wheel by wheel' : 'Let it out, wheel by wheel'}
+              onPress={() => byWheel('out')}
+            />
+            <Action label={button} onPress={go[step]} />
+          </>
+        ) : (
+          <Action kind="main" label={button} onPress={go[step]} />
+        )}
+        {step === 'airUp' && !onBicycle && (
+          <>
+            {limp !== '' && (
+              <Text as="small" tone="rust">
+                {limp.trim()}
+              </Text>
+            )}
+            <Action label="Every wheel is back at road pressure" onPress={() => void airIsBack()} />
+          </>
+        )}
       </Panel>
     </Page>
   );

@@ -1,0 +1,1 @@
+export { CentralPlace as default } from '../../places/air/CentralPlace';

@@ -1,0 +1,1 @@
+export { AirInPlace as default } from '../../places/air/AiringPlace';

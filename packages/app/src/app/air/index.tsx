@@ -1,0 +1,1 @@
+export { AirPlace as default } from '../../places/air/AirPlace';

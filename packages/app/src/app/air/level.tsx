@@ -1,0 +1,1 @@
+export { LevelPlace as default } from '../../places/air/LevelPlace';

@@ -1,0 +1,1 @@
+export { LogPlace as default } from '../../places/air/LogPlace';

@@ -1,0 +1,1 @@
+export { AirOutPlace as default } from '../../places/air/AiringPlace';

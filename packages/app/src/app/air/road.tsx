@@ -1,0 +1,1 @@
+export { RoadPlace as default } from '../../places/air/RoadPlace';

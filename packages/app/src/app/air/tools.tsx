@@ -1,0 +1,1 @@
+export { ToolsComparedPlace as default } from '../../places/air/ToolsComparedPlace';

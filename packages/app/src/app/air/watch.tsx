@@ -1,0 +1,1 @@
+export { WatchPlace as default } from '../../places/air/WatchPlace';

@@ -1,0 +1,49 @@
+import { limpSpeedKmh, type WheelPlace } from '@dunlinmoss/core';
+
+import { planAxles } from '../../data/planInput';
+import { gaugeStepKpa } from '../../words/format';
+import type { AirJob } from './useAirJob';
+
+/** A wheel that is below its road pressure. Cold. */
+export interface RoadGap extends WheelPlace {
+  readonly nowKpa: number;
+  readonly roadKpa: number;
+}
+
+export interface RoadGaps {
+  readonly gaps: readonly RoadGap[];
+  /** Wheels nobody knows anything of. */
+  readonly unread: readonly WheelPlace[];
+  /** The fastest on pavement with what is in the tires; null where nothing holds it back, or the load is not known. */
+  readonly limpKmh: number | null;
+}
+
+/** Which wheels are below road pressure at today's load, and how fast that may go on pavement. */
+export function roadGaps({ rig, wheels, known, units, question, outing }: AirJob): RoadGaps {
+  const stepKpa = gaugeStepKpa(units);
+  const gaps = wheels.flatMap((wheel): RoadGap[] => {
+    const { roadKpa } = wheel.axle;
+    const now = known(wheel);
+    if (!roadKpa || !now || now.coldKpa >= roadKpa - stepKpa / 2) return [];
+    return [{ position: wheel.position, wheel: wheel.wheel, nowKpa: now.coldKpa, roadKpa }];
+  });
+  const axles = planAxles(rig, question.tests, outing?.loadCaseId ?? question.asked.loadCaseId);
+  const softest = (position: string): number =>
+    Math.min(
+      ...wheels.flatMap((wheel) =>
+        wheel.position === position ? [known(wheel)?.coldKpa ?? Number.POSITIVE_INFINITY] : [],
+      ),
+    );
+  return {
+    gaps,
+    unread: wheels.filter((wheel) => known(wheel) === undefined),
+    limpKmh:
+      gaps.length > 0 && axles.ok
+        ? limpSpeedKmh(
+            axles.value,
+            axles.value.map(({ position }) => softest(position)),
+            stepKpa,
+          )
+        : null,
+  };
+}

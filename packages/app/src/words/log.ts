@@ -1,0 +1,51 @@
+import type { LogEvent, LogLineProblem } from '@dunlinmoss/contract';
+
+import { dayAndTime } from './format';
+
+const LINE_WORDS: Record<LogLineProblem, string> = {
+  time: 'expected a time with its zone, as 2026-11-20T06:40:00Z',
+  axle: 'expected an axle: front, rear, rear2, trailer, trailer2, trailer3',
+  wheel: 'expected a wheel: single, left, right, leftOuter, leftInner, rightInner, rightOuter',
+  pressure: 'expected a pressure from 0 to 2000 kPa',
+  temp: 'expected a temperature from −60 to 150 °C, or nothing',
+  columns: 'expected as many columns as the first line has',
+};
+
+const count = (value: number): string => value.toLocaleString('en');
+
+/** What an import of a log came to. */
+export function logEndText(event: LogEvent | undefined): {
+  readonly text: string;
+  readonly lines: readonly string[];
+  readonly good: boolean;
+} {
+  const bad = (text: string, lines: readonly string[] = []) => ({
+    text: `${text} Nothing of it was taken in.`,
+    lines,
+    good: false,
+  });
+  if (!event || 'progress' in event) return bad('It broke off before its end.');
+  if ('done' in event) {
+    const { added, alreadyThere, from, to } = event.done;
+    const there = alreadyThere === 0 ? '' : ` ${count(alreadyThere)} were there already and are counted once.`;
+    const span = from && to ? ` From ${dayAndTime(from)} to ${dayAndTime(to)}.` : '';
+    return { text: `${count(added)} readings taken in.${there}${span}`, lines: [], good: true };
+  }
+  const { code, refused = 0, lines = [] } = event.problem;
+  switch (code) {
+    case 'linesRefused':
+      return bad(
+        `${refused === 1 ? 'One line' : `${count(refused)} lines`} can’t be read.`,
+        lines.map(({ line, problem, text }) => `Line ${line}: ${LINE_WORDS[problem]}. It says “${text}”.`),
+      );
+    case 'headerUnread':
+      return bad(
+        'Its first line does not name the columns time, axle, wheel and pressure_kpa, pressure_psi or pressure_bar.',
+      );
+    case 'noLines':
+      return bad('There is no reading in it.');
+    case 'databaseAway':
+    case 'internal':
+      return bad("The store can't be reached just now.");
+  }
+}
