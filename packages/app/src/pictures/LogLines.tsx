@@ -26,6 +26,8 @@ const HEIGHT = 250;
 const PLOT = { left: 34, right: 258, top: 26, bottom: 212 };
 /** A gap longer than so many usual steps is drawn as one. */
 const GAP_STEPS = 6;
+const TWO_DAYS_MS = 2 * 86_400_000;
+const SEASON_MS = 120 * 86_400_000;
 const DASHES = ['', '6 3', '2 3', '10 3 2 3', '1 2', '8 2 2 2 2 2'];
 
 /** Pressures of every wheel over time: bands from least to most, told apart by dash and by name, not by colour. */
@@ -48,7 +50,7 @@ export function LogLines({ wheels, units, palette }: LogLinesProps) {
     .domain([inUnit(least) - 1, inUnit(most) + 1])
     .nice(5)
     .range([PLOT.bottom, PLOT.top]);
-  const format = x.tickFormat(4);
+  const format = x.tickFormat(3, last - first < TWO_DAYS_MS ? '%H:%M' : last - first < SEASON_MS ? '%-d %b' : '%b %Y');
   const ends = drawn.map(({ points }) => y(inUnit(points.at(-1)!.mostKpa)));
   const places = spread(ends, 17, PLOT.top, PLOT.bottom);
   const label = drawn.map(({ name, points }) => `${name} ${pressure(points.at(-1)!.mostKpa, units)}`).join(', ');

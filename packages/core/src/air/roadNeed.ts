@@ -6,6 +6,7 @@ import { equalDeflectionKpa } from '../schools/equalDeflection';
 import { REFERENCE_ROAD_KPA } from '../schools/referenceRig';
 import { commonPractice, type Source } from '../source';
 import { carcassFactor } from '../tires/loadRange';
+import type { TireUse } from '../tires/tire';
 import { psi } from '../units/units';
 
 /**
@@ -26,6 +27,13 @@ export const SPEED_BY_PRESSURE: readonly (readonly [kmh: number, kpa: number])[]
 ];
 export const ROAD_NEED_SOURCE: Source = commonPractice;
 
+/**
+ * Up to this speed the tires of cars, trucks and motorcycles may carry more than their curve says, and the bend of the
+ * sidewall is what counts; those of farm and quad may not. Assumption, as off the road (see `loadAtSpeed`).
+ */
+const SLOW_KMH = 40;
+const HOLDS_SLOW: ReadonlySet<TireUse> = new Set(['farm', 'quad']);
+
 /** The pressure of the trade for a speed, on the reference rig, kPa. */
 function referenceForSpeedKpa(speedKmh: number): number {
   const after = SPEED_BY_PRESSURE.findIndex(([kmh]) => kmh >= speedKmh);
@@ -41,7 +49,7 @@ type RoadAxle = Pick<
 >;
 
 /**
- * What a wheel needs on pavement at a speed, kPa cold: so much that it carries its load by its curve and its sidewall
+ * What a wheel needs on pavement at a speed, kPa cold: so much that it carries its load by its curve, and that its sidewall
  * bends no further than that of the reference rig does at the trade's pressure for this speed. Never more than its road pressure, which is trusted. Null where there is no
  * road pressure to go by.
  */
@@ -56,7 +64,7 @@ export function roadNeedKpa(axle: RoadAxle, speedKmh: number): number | null {
     ...(axle.widthMm !== null && { widthMm: axle.widthMm }),
   };
   const byCurve =
-    curve === null
+    curve === null || (speedKmh <= SLOW_KMH && !HOLDS_SLOW.has(tire.use))
       ? 0
       : (pressureForLoadKpa(curve, loadKg, { speedKmh, dual: axle.wheels === 4 }) ?? Number.POSITIVE_INFINITY);
   const byBend =

@@ -151,13 +151,13 @@ function Central({ job, choice }: { readonly job: AirJob; readonly choice: React
                     <Text as="label" tone="muted">
                       Down
                     </Text>
-                    <Text as="numeral">{duration(times.downS)}</Text>
+                    <Text as="title">{duration(times.downS)}</Text>
                   </View>
                   <View style={styles.half}>
                     <Text as="label" tone="muted">
                       Back up
                     </Text>
-                    <Text as="numeral">{times.upS === null ? '—' : duration(times.upS)}</Text>
+                    <Text as="title">{times.upS === null ? '—' : duration(times.upS)}</Text>
                   </View>
                 </View>
                 {times.upS === null && (

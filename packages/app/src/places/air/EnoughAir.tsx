@@ -36,7 +36,13 @@ export function EnoughAir({ job, fill, used, wheels }: EnoughAirProps) {
         <View key={wheelName(wheel)} style={styles.row}>
           <Text style={styles.name}>{wheelName(wheel)}</Text>
           <View style={styles.value}>
-            <Text as="figure">{wheel.enough ? duration(wheel.runS) : `only ${pressure(wheel.reachedKpa, units)}`}</Text>
+            <Text as="figure">
+              {wheel.enough
+                ? wheel.runS === 0
+                  ? 'has it'
+                  : duration(wheel.runS)
+                : `only ${pressure(wheel.reachedKpa, units)}`}
+            </Text>
             {(wheel.restS > 0 || wheel.leftLiters !== null) && (
               <Text as="small" tone="muted">
                 {[

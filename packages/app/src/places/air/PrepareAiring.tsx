@@ -154,28 +154,14 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
               }${drain && drain.relativeError > 0.08 && timed > 0 ? ` Within ${percent(drain.relativeError)}.` : ''}`}
             </Text>
           </Panel>
-          {way === 'in' ? (
-            <Panel title="Mind">
-              {MIND_IN.map((text) => (
-                <Text key={text} as="small">
-                  {text}
-                </Text>
-              ))}
-              {used.kind === 'carbonDioxideBottle' && (
-                <Text as="small" tone="rust">
-                  CO2 freezes skin: gloves on, and never point it at anyone.
-                </Text>
-              )}
-            </Panel>
-          ) : (
-            <Panel title="Mind">
-              {MIND_OUT.map((text) => (
-                <Text key={text} as="small">
-                  {text}
-                </Text>
-              ))}
-            </Panel>
-          )}
+          <Panel title="Mind">
+            <Text as="small">{way === 'out' ? MIND_OUT[1] : MIND_IN[1]}</Text>
+            {used.kind === 'carbonDioxideBottle' && (
+              <Text as="small" tone="rust">
+                CO2 freezes skin: gloves on, and never point it at anyone.
+              </Text>
+            )}
+          </Panel>
         </>
       }
     >
@@ -184,6 +170,9 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
         {way === 'out'
           ? `${rig.name} for ${groundName(job.question.asked.ground).toLowerCase()}, as the gauge should read now.`
           : `${rig.name} back to road pressure, as the gauge should read now.`}
+      </Text>
+      <Text as="small" tone="rust">
+        {way === 'out' ? MIND_OUT[0] : MIND_IN[0]}
       </Text>
       {unplanned ? (
         <Panel>
@@ -257,7 +246,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
 
 /** Safety, common practice. */
 const MIND_OUT = [
-  'Let air out before the soft ground, not in it. Never out of a hot road tire to reach a cold figure.',
+  'Before the soft ground, not in it. Never out of a hot road tire to reach a cold figure.',
   'From now on drive slower, turn wider, brake earlier. Sidewall, placard and local law overrule these numbers.',
 ];
 const MIND_IN = [

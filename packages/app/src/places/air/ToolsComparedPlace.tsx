@@ -81,6 +81,17 @@ function Compared({ job, choice }: { readonly job: AirJob; readonly choice: Reac
               </Panel>
             ))
           )}
+          <Panel title="The air in them">
+            {[...new Map(wheels.map((wheel) => [wheel.axle.tireMarking, wheel])).values()].map((wheel) => (
+              <View key={wheelKey(wheel)} style={styles.head}>
+                <Text style={styles.name}>{wheel.axle.tireMarking}</Text>
+                <Text as="figure">{`${Math.round(wheel.volumeL)}\u00a0L a tire`}</Text>
+              </View>
+            ))}
+            <Text as="small" tone="muted">
+              From the size on the sidewall, our assumption. A timed wheel makes up for what is wrong with it.
+            </Text>
+          </Panel>
           <Unfold label="Set preset deflators to another pressure">
             {SET_DEFLATORS.map((text, index) => (
               <Text key={text}>{`${index + 1}. ${text}`}</Text>
@@ -97,17 +108,6 @@ function Compared({ job, choice }: { readonly job: AirJob; readonly choice: Reac
           ].join(', ')}, walking and reading included.`}
         </Text>
       )}
-      <Panel title="The air in them">
-        {[...new Map(wheels.map((wheel) => [wheel.position, wheel])).values()].map((wheel) => (
-          <View key={wheelKey(wheel)} style={styles.head}>
-            <Text style={styles.name}>{wheel.axle.tireMarking}</Text>
-            <Text as="figure">{`${Math.round(wheel.volumeL)}\u00a0L a tire`}</Text>
-          </View>
-        ))}
-        <Text as="small" tone="muted">
-          From the size on the sidewall, our assumption. A timed wheel makes up for what is wrong with it.
-        </Text>
-      </Panel>
     </Page>
   );
 }

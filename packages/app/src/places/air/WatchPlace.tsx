@@ -22,8 +22,9 @@ import { Unfold } from '../../pieces/Unfold';
 import { LogLines } from '../../pictures/LogLines';
 import { TriangleAlert } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
+import { AXLE_WORDS } from '../../words/axles';
 import { timeOfDay, wheelName } from '../../words/air';
-import { gaugeStepKpa, onGauge, pressure } from '../../words/format';
+import { gaugeStepKpa, onGauge, pressure, pressureRange } from '../../words/format';
 import { ADVICE_WORDS, URGENT, watchText } from '../../words/watch';
 import { AirQuestion } from './AirQuestion';
 import { GaugeConditions } from './GaugeConditions';
@@ -161,15 +162,17 @@ function Alarms({ job, wheels }: { readonly job: AirJob; readonly wheels: readon
     <Unfold
       label="Alarms for this pressure"
       value={axles
-        .map(({ target }) => alarmLevels(target, gaugeStepKpa(units)))
-        .map(({ lowKpa, highKpa }) => `${pressure(onGauge(lowKpa, units, 'up'), units)} to ${pressure(highKpa, units)}`)
-        .join(' · ')}
+        .map(({ wheel, target }) => {
+          const { lowKpa, highKpa } = alarmLevels(target, gaugeStepKpa(units));
+          return `${AXLE_WORDS[wheel.position]} ${pressureRange(onGauge(lowKpa, units, 'up'), highKpa, units)}`;
+        })
+        .join(', ')}
     >
       {axles.map(({ wheel, target }) => {
         const { lowKpa, highKpa } = alarmLevels(target, gaugeStepKpa(units));
         return (
           <Text key={wheelKey(wheel)}>
-            {`${wheelName(wheel).split(' ')[0]}: low at ${pressure(onGauge(lowKpa, units, 'up'), units)} cold (${pressure(gaugeNowKpa(lowKpa, conditions), units)} now), high at ${pressure(highKpa, units)}.`}
+            {`${AXLE_WORDS[wheel.position]}: low at ${pressure(onGauge(lowKpa, units, 'up'), units)} cold (${pressure(gaugeNowKpa(lowKpa, conditions), units)} now), high at ${pressure(highKpa, units)}.`}
           </Text>
         );
       })}

@@ -37,6 +37,9 @@ interface WheelNowProps {
   readonly onSettle: (settled: 'accepted' | 'skipped') => void;
 }
 
+/** Waits longer than this have a time of day, s. */
+const UNTIL_S = 300;
+
 /** The wheel one stands at: what it has, what it is to have, and the one button that comes next. */
 export function WheelNow(props: WheelNowProps) {
   const { airing, progress, prediction, job, now, shows, group, onStart, onStop, onRead, onReadAlone, onSettle } =
@@ -117,7 +120,7 @@ export function WheelNow(props: WheelNowProps) {
   }));
   const verb = out ? 'Let out' : 'Pump';
 
-  const number = running ? expectedKpa! : state === 'waiting' ? guess() : (readKpa ?? guess());
+  const number = running ? expectedKpa! : state === 'waiting' || state === 'toRead' ? guess() : (readKpa ?? guess());
   return (
     <Panel title={wheelName(wheel)}>
       <View style={styles.columns}>
@@ -144,7 +147,7 @@ export function WheelNow(props: WheelNowProps) {
                 {leftText(wholeS! - seconds)}
               </Text>
               <Text as="small" tone="muted">
-                {`of ${duration(wholeS!)}, at ${timeOfDay((running.startedS + wholeS!) * 1000)}`}
+                {`of ${duration(wholeS!)}${wholeS! > UNTIL_S ? `, until ${timeOfDay((running.startedS + wholeS!) * 1000)}` : ''}`}
               </Text>
             </>
           )}

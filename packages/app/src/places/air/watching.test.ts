@@ -1,0 +1,63 @@
+import type { MonitorPacket } from '@dunlinmoss/contract';
+import { psi } from '@dunlinmoss/core';
+
+import { rigWheels } from '../../data/wheels';
+import { sampleRig } from '../../testing/sampleRig';
+import type { AirJob } from './useAirJob';
+import { readingsOf, watchRig } from './watching';
+
+const rig = sampleRig();
+const wheels = rigWheels(rig);
+const job = {
+  rig,
+  wheels,
+  rounds: [],
+  conditions: { coldTempC: 15, tireTempC: 15, altitudeM: 0 },
+  units: { pressure: 'psi', mass: 'kg', length: 'mm' },
+  known: () => ({ coldKpa: psi(36) }),
+  planned: () => undefined,
+} as unknown as AirJob;
+
+const NOW = Date.parse('2026-11-20T10:00:00.000Z');
+/** Two hours of packets a minute; the first wheel loses a psi an hour. */
+const packets: MonitorPacket[] = Array.from({ length: 121 }, (_, minute) =>
+  wheels.map(({ position, wheel }, index): MonitorPacket => {
+    const at = NOW - (120 - minute) * 60_000;
+    const kpa = psi(36) - (index === 0 ? psi(minute / 60) : 0);
+    return { position, wheel, sequence: at / 1000, sensedAt: new Date(at).toISOString(), pressureKpa: kpa, tempC: 15 };
+  }),
+).flat();
+
+describe('watchRig', () => {
+  it('finds the wheel that leaks, and leaves the others', () => {
+    const [first, ...others] = watchRig(job, packets, NOW, false);
+    expect(first!.watched).toMatchObject({ advice: 'pumpUp', reason: { code: 'leak' } });
+    expect(first!.leak.lossKpaPerH / psi(1)).toBeCloseTo(1, 1);
+    expect(others.map(({ watched }) => watched.reason.code)).toEqual(['steady', 'steady', 'steady']);
+  });
+
+  it('asks for a reading by hand where nothing is heard', () => {
+    expect(watchRig(job, [], NOW, false).map(({ watched }) => watched.reason.code)).toEqual(
+      wheels.map(() => 'noReading'),
+    );
+    const later = NOW + 3_600_000;
+    expect(watchRig(job, packets, later, false)[1]!.watched.reason.code).toBe('silent');
+  });
+});
+
+describe('readingsOf', () => {
+  it('goes by the rounds where there is no monitor', () => {
+    const round = {
+      occasion: 'watch',
+      readAt: '2026-11-20T09:00:00.000Z',
+      tireTempC: null,
+      gauge: { gaugeId: 'g', offsetKpa: 5 },
+      wheels: [{ position: wheels[0]!.position, wheel: wheels[0]!.wheel, shownKpa: 205 }],
+    } as never;
+    expect(readingsOf(wheels[0]!, [], [round])).toMatchObject({
+      by: 'hand',
+      readings: [{ pressureKpa: 200, tempC: null }],
+    });
+    expect(readingsOf(wheels[1]!, [], [round]).readings).toEqual([]);
+  });
+});
