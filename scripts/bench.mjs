@@ -69,6 +69,26 @@ async function loads() {
   );
 }
 
+async function air() {
+  const { startProduct } = await import('./product.mjs');
+  const folder = temporary('air');
+  const product = await startProduct({ folder, demo: false });
+  const { log, stream, airUpUs } = figures(
+    'air.ts',
+    [product.address, String(product.server.child.pid)],
+    product.database.env,
+  );
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  say(
+    `a log of 1,000,000 readings through the API against LOAD DATA of the same rows: ${log.ratio.toFixed(1)} × (${(log.apiMs / 1000).toFixed(1)} s against ${(log.loadDataMs / 1000).toFixed(1)} s); the server's memory ${log.restMb.toFixed(0)} MB before, ${log.peakMb.toFixed(0)} MB at its peak`,
+  );
+  say(
+    `200 phones on one rig's live stream: lag p95 ${stream.lagP95Ms.toFixed(0)} ms, ${(100 * stream.cpuShare).toFixed(1)} % of a core, ${stream.dropped} dropped, each heard at least ${stream.leastHeard} of ${stream.expected} slots`,
+  );
+  say(`a whole air-up of four wheels simulated: ${airUpUs.toFixed(1)} µs`);
+}
+
 function markings() {
   const { readPerSecond, timeOfBothOverRead } = figures('markings.ts');
   say(
@@ -99,7 +119,7 @@ async function inBrowser() {
   await ensureWeb();
   const folder = temporary('browser');
   const product = await startProduct({ folder });
-  const { drag, draws: sure, card } = await browserFigures(product.address);
+  const { drag, draws: sure, card, year } = await browserFigures(product.address);
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
   say(
@@ -107,6 +127,9 @@ async function inBrowser() {
   );
   say(
     `how sure, 2 × 20,000 draws in a worker, tap to answer: ${sure.ms.toFixed(0)} ms; longest task of the page meanwhile ${sure.longestTaskMs === null ? 'under 50 ms' : `${sure.longestTaskMs.toFixed(0)} ms`}`,
+  );
+  say(
+    `a year of one rig's log, ${year.readings.toLocaleString('en')} readings, from the address to the picture: ${year.ms.toFixed(0)} ms; longest task of the page ${year.longestTaskMs === null ? 'under 50 ms' : `${year.longestTaskMs.toFixed(0)} ms`}`,
   );
   say(
     `pressure card as PDF: first ${card.firstMs.toFixed(0)} ms, next ${card.nextMs.toFixed(0)} ms, ${Math.round(card.bytes / 1000)} kB`,
@@ -156,6 +179,7 @@ run(async () => {
   draws();
   markings();
   await loads();
+  await air();
   await reads();
   await inBrowser();
   await javascript();

@@ -48,6 +48,12 @@ describe('inTire', () => {
     expect(warm.coldKpa).toBeCloseTo(((131 + 101.325) * 283.15) / 311.15 - 101.325, 6);
   });
 
+  it('is road pressure again once an outing was closed since', () => {
+    const closed = { ...none, airings: [airing], closedAt: '2026-11-20T12:00:00.000Z' };
+    expect(inTire(closed, place)).toMatchObject({ from: 'road', coldKpa: psi(36) });
+    expect(inTire({ ...closed, closedAt: '2026-11-19T12:00:00.000Z' }, place)).toMatchObject({ from: 'airing' });
+  });
+
   it('falls back on what was set, on what the rig has, and on the road', () => {
     expect(inTire({ ...none, outing }, place)).toMatchObject({ from: 'outing', coldKpa: 103 });
     const present = sampleRig({

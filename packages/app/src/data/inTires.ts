@@ -15,13 +15,15 @@ interface Known {
   readonly airings: readonly AiringRow[];
   readonly rounds: readonly ReadingRoundRow[];
   readonly outing: OutingRow | undefined;
+  /** When an outing with this rig was closed last, all wheels back at road pressure; older readings tell no more. */
+  readonly closedAt?: string | undefined;
 }
 
 /** At which cold pressures are meant where nobody measured the air, °C. Assumption. */
 const MILD_C = 20;
 
 /** The newest that is known of a wheel: read while airing, read on a round, set on the outing, or as the rig has it. */
-export function inTire({ rig, airings, rounds, outing }: Known, place: WheelPlace): InTire | undefined {
+export function inTire({ rig, airings, rounds, outing, closedAt }: Known, place: WheelPlace): InTire | undefined {
   const axle = rig.axles.find(({ position }) => position === place.position);
   const found: InTire[] = [];
   for (const airing of airings) {
@@ -48,7 +50,8 @@ export function inTire({ rig, airings, rounds, outing }: Known, place: WheelPlac
   const set = outing?.pressures.find(({ position }) => position === place.position);
   if (set) found.push({ ...place, coldKpa: set.pressureKpa, from: 'outing', at: outing!.startedAt });
   const [newest] = found.sort((a, b) => b.at!.localeCompare(a.at!));
-  if (newest) return newest;
+  if (newest && (closedAt === undefined || newest.at! > closedAt)) return newest;
+  if (newest && axle?.roadKpa) return { ...place, coldKpa: axle.roadKpa, from: 'road', at: null };
   if (axle?.present) return { ...place, coldKpa: readKpa(axle.present), from: 'present', at: null };
   return axle?.roadKpa ? { ...place, coldKpa: axle.roadKpa, from: 'road', at: null } : undefined;
 }

@@ -30,6 +30,17 @@ describe('moveAir', () => {
     expect(transfers[0]).toMatchObject({ donorAfterKpa: 230, softAfterKpa: 150, closedEarly: true });
   });
 
+  it('takes as few joinings as will do: the softest donor that reaches it alone', () => {
+    const donors = [
+      { code: 'front', volumeL: 60, pressureKpa: 110, keepKpa: 99 },
+      { code: 'rear', volumeL: 60, pressureKpa: 290, keepKpa: 260 },
+      { code: 'spare', volumeL: 60, pressureKpa: 300, keepKpa: 0 },
+    ];
+    expect(moveAir(soft, donors, 105).transfers.map(({ code }) => code)).toEqual(['rear']);
+    expect(moveAir(soft, donors, 150).transfers.map(({ code }) => code)).toEqual(['spare']);
+    expect(moveAir(soft, donors, 200).transfers.map(({ code }) => code)).toEqual(['rear', 'spare']);
+  });
+
   it('goes from the softest donor to the firmest, and reaches more that way than the other way round', () => {
     const donors = [
       { code: 'spare', volumeL: 60, pressureKpa: 300, keepKpa: 0 },

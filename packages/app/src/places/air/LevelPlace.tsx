@@ -48,7 +48,7 @@ function Level({ job, choice }: { readonly job: AirJob; readonly choice: React.R
             // Levelled to what is planned where they stand at about that, else to the softer of them.
             const planned = job.planned(own[0]!)?.startKpa;
             const softest = Math.min(...read.map(({ pressureKpa }) => pressureKpa));
-            const onPlan = planned !== undefined && Math.abs(softest - planned) <= 2 * stepKpa;
+            const onPlan = planned !== undefined && Math.abs(softest - planned) <= 4 * stepKpa;
             const targetKpa = onPlan ? planned : softest;
             const level = levelling(read, targetKpa, stepKpa);
             return (

@@ -41,8 +41,6 @@ function Compared({ job, choice }: { readonly job: AirJob; readonly choice: Reac
       const atOnce = Math.min(used.tool?.wheelsAtOnce ?? tool.wheelsAtOnce, Math.max(1, drains.length));
       return { code, used, rate, atOnce, plan: drainPlan(tool, rate, drains, outsideKpaAbs, atOnce) };
     })
-    // One's own stands for its kind.
-    .filter(({ used }, _, all) => used.tool || !all.some((other) => other.used.tool && other.used.kind === used.kind))
     .sort((a, b) => a.plan.totalS - b.plan.totalS);
   const longest = Math.max(1, ...compared.map(({ plan }) => plan.totalS));
   const [first] = drains;

@@ -16,14 +16,16 @@ const USUAL: Record<'out' | 'in', Record<Kind, AirToolCode>> = {
   },
 };
 
-/** Every tool for a way: the person's own first, then each kind. Its code is an id, or a kind. */
+/** Every tool for a way: the person's own first, then each kind they have none of. Its code is an id, or a kind. */
 export function toolsFor(way: 'out' | 'in', own: readonly AirToolRow[]): readonly { code: string; used: ToolUsed }[] {
   const kinds = (way === 'out' ? OUT_TOOLS : IN_TOOLS).map(({ code }): AirToolCode => code);
   return [
     ...own
       .filter(({ kind }) => kinds.includes(kind))
       .map((tool) => ({ code: tool.id, used: { kind: tool.kind, tool } })),
-    ...kinds.map((kind) => ({ code: kind as string, used: { kind, tool: undefined } })),
+    ...kinds
+      .filter((kind) => !own.some((tool) => tool.kind === kind))
+      .map((kind) => ({ code: kind as string, used: { kind, tool: undefined } })),
   ];
 }
 

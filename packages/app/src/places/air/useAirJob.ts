@@ -59,6 +59,7 @@ export function useAirJob(): {
   );
   const { rows: tools } = useRows('tools');
   const gauges = useGauges();
+  const { rows: outings } = useRows('outings');
   if (!question) return { job: undefined, rigs, loading };
   const { rig, family, units, outing, tests, asked } = question;
   const input = planInput(rig, tests, asked);
@@ -66,9 +67,18 @@ export function useAirJob(): {
   const plan = result?.ok ? result.value : undefined;
   const conditions = conditionsOf(typed) ?? COLD;
   const wheels = rigWheels(rig);
+  // A ride ends with its air still in: nothing was put back.
+  const closedAt =
+    family.kind === 'bicycle'
+      ? undefined
+      : outings
+          .filter(({ rigId, state }) => rigId === rig.id && state === 'closed')
+          .map(({ updatedAt }) => updatedAt)
+          .sort()
+          .at(-1);
   const known = new Map(
     wheels.flatMap((wheel) => {
-      const found = inTire({ rig, airings, rounds, outing }, wheel);
+      const found = inTire({ rig, airings, rounds, outing, closedAt }, wheel);
       return found ? [[wheelKey(wheel), found] as const] : [];
     }),
   );

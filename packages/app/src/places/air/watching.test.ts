@@ -54,10 +54,11 @@ describe('readingsOf', () => {
       gauge: { gaugeId: 'g', offsetKpa: 5 },
       wheels: [{ position: wheels[0]!.position, wheel: wheels[0]!.wheel, shownKpa: 205 }],
     } as never;
-    expect(readingsOf(wheels[0]!, [], [round])).toMatchObject({
+    expect(readingsOf(wheels[0]!, [], [round], NOW)).toMatchObject({
       by: 'hand',
       readings: [{ pressureKpa: 200, tempC: null }],
     });
-    expect(readingsOf(wheels[1]!, [], [round]).readings).toEqual([]);
+    expect(readingsOf(wheels[0]!, [], [round], NOW + 86_400_000).readings).toEqual([]);
+    expect(readingsOf(wheels[1]!, [], [round], NOW).readings).toEqual([]);
   });
 });

@@ -34,11 +34,15 @@ export interface WatchedWheel {
 
 const hours = (iso: string): number => Date.parse(iso) / 3_600_000;
 
-/** What monitors, or else rounds by hand, said of a wheel, in order of time. */
+/** A reading by hand tells something of today, not of last month, h. Assumption. */
+const TODAY_H = 18;
+
+/** What monitors, or else today's rounds by hand, said of a wheel, in order of time. */
 export function readingsOf(
   wheel: RigWheel,
   packets: readonly MonitorPacket[],
   rounds: readonly ReadingRoundRow[],
+  nowMs: number,
 ): { readonly readings: WatchedReading[]; readonly by: 'monitor' | 'hand' } {
   const own = packets.filter((packet) => sameWheel(packet, wheel));
   if (own.length > 0) {
@@ -49,7 +53,8 @@ export function readingsOf(
     };
   }
   const read = rounds.flatMap(({ wheels, readAt, tireTempC, gauge, occasion }): WatchedReading[] => {
-    const found = occasion === 'watch' ? wheels.find((each) => sameWheel(each, wheel)) : undefined;
+    const today = Date.parse(readAt) > nowMs - TODAY_H * 3_600_000;
+    const found = occasion === 'watch' && today ? wheels.find((each) => sameWheel(each, wheel)) : undefined;
     return found
       ? [{ atH: hours(readAt), pressureKpa: correctedKpa(found.shownKpa, gauge?.offsetKpa ?? 0), tempC: tireTempC }]
       : [];
@@ -84,7 +89,7 @@ export function watchRig(
   const { wheels, rounds, conditions, units, known } = job;
   const nowH = nowMs / 3_600_000;
   const stepKpa = gaugeStepKpa(units);
-  const read = wheels.map((wheel) => ({ wheel, ...readingsOf(wheel, packets, rounds) }));
+  const read = wheels.map((wheel) => ({ wheel, ...readingsOf(wheel, packets, rounds, nowMs) }));
   return read.map(({ wheel, readings, by }, index) => {
     const planned = job.planned(wheel);
     const setKpa = known(wheel)?.coldKpa ?? wheel.axle.roadKpa ?? planned?.startKpa ?? 0;
