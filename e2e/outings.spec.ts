@@ -11,6 +11,7 @@ test('a ride: set the pressure, say how it went, end it; no tape, no pavement', 
   // What is under way with the wagon is put aside first.
   await page.goto('/book/0192f000-0000-7000-8000-000000000204');
   await action(page, 'Put this outing aside').click();
+  await expect(page.getByRole('heading', { name: 'Book', level: 1 })).toBeVisible();
   await goTo(page, 'Today');
   await page.getByRole('radio', { name: 'Knot, hill rounds' }).click();
   await chooseGround(page, 'Rock');

@@ -87,6 +87,10 @@ function* chunks(head: string, parts: Iterable<string>): Generator<Buffer> {
   yield Buffer.from(text);
 }
 
+function* slices(whole: Buffer): Generator<Buffer> {
+  for (let from = 0; from < whole.length; from += 65_536) yield whole.subarray(from, from + 65_536);
+}
+
 const status = (field: string): number =>
   Number(new RegExp(`${field}:\\s+(\\d+)`).exec(readFileSync(`/proc/${serverPid}/status`, 'utf8'))![1]);
 /** Seconds of processor the server has used so far. */
@@ -139,7 +143,8 @@ async function logImport() {
         connection.query({
           sql: `LOAD DATA LOCAL INFILE 'log' INTO TABLE monitor_log FIELDS TERMINATED BY ','
                 (owner_id, rig_id, position, wheel, read_at, pressure_kpa, temp_c, source)`,
-          infileStreamFactory: () => Readable.from([table]),
+          // No packet may be larger than the database takes.
+          infileStreamFactory: () => Readable.from(slices(table)),
         }),
       ),
     );

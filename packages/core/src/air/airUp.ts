@@ -69,7 +69,6 @@ export function fillPlan({ wheels, pump, outsideKpaAbs, setUpS, rate = 1 }: Fill
   let ran = 0;
   const filled = wheels.map((wheel): FilledWheel => {
     const { position, wheel: code, volumeL, fromKpa, toKpa, walkS } = wheel;
-    const told = { position, wheel: code, fromKpa, toKpa };
     const needed = litersToFill(volumeL, fromKpa, toKpa);
     const affordedKpa = needed <= left ? toKpa : fromKpa + (left * ATMOSPHERE_KPA) / volumeL;
     const runS = fillSeconds(flow, volumeL, fromKpa, affordedKpa, outsideKpaAbs);
@@ -77,36 +76,27 @@ export function fillPlan({ wheels, pump, outsideKpaAbs, setUpS, rate = 1 }: Fill
     const startS = clock + pause;
     // Cooled down while nobody pumped, if only in part.
     if (duty) ran = Math.max(0, ran - (pause * duty.onS) / duty.restS);
-    if (!Number.isFinite(runS)) {
-      clock = startS;
-      return {
-        ...told,
-        reachedKpa: fromKpa,
-        enough: false,
-        startS,
-        endS: startS,
-        runS: 0,
-        restS: 0,
-        liters: 0,
-        leftLiters: finite(left),
-      };
-    }
+    const stalls = !Number.isFinite(runS);
+    const reachedKpa = stalls ? fromKpa : affordedKpa;
     let restS = 0;
-    if (duty && runS > 0) {
+    if (duty && !stalls && runS > 0) {
       const rests = Math.max(0, Math.ceil((ran + runS) / duty.onS - 1e-9) - 1);
       restS = rests * duty.restS;
       ran = ran + runS - rests * duty.onS;
     }
-    const liters = litersToFill(volumeL, fromKpa, affordedKpa);
+    const liters = litersToFill(volumeL, fromKpa, reachedKpa);
     left -= liters;
-    clock = startS + runS + restS;
+    clock = startS + (stalls ? 0 : runS + restS);
     return {
-      ...told,
-      reachedKpa: affordedKpa,
-      enough: affordedKpa >= toKpa - 1e-9,
+      position,
+      wheel: code,
+      fromKpa,
+      toKpa,
+      reachedKpa,
+      enough: reachedKpa >= toKpa - 1e-9,
       startS,
       endS: clock,
-      runS,
+      runS: stalls ? 0 : runS,
       restS,
       liters,
       leftLiters: finite(left),

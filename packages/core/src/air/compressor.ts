@@ -35,34 +35,27 @@ export const budgetLiters = (budget: Budget): number =>
 
 /** What a pump delivers against a pressure, L/min of the air outside. */
 export function flowAtLPerMin(flow: Pump['flow'], kpa: number): number {
-  const after = flow.findIndex(({ pressureKpa }) => pressureKpa > kpa);
+  let after = 0;
+  while (after < flow.length && flow[after]!.pressureKpa <= kpa) after += 1;
   if (after === 0) return flow[0].litersPerMin;
-  if (after === -1) return flow.at(-1)!.litersPerMin;
-  const [a, b] = [flow[after - 1]!, flow[after]!];
+  if (after === flow.length) return flow[after - 1]!.litersPerMin;
+  const a = flow[after - 1]!;
+  const b = flow[after]!;
   const share = (kpa - a.pressureKpa) / (b.pressureKpa - a.pressureKpa);
   return a.litersPerMin + share * (b.litersPerMin - a.litersPerMin);
 }
 
-/** One stretch of a flow curve: from a pressure to the next, in a straight line. */
-interface Stretch {
-  readonly fromKpa: number;
-  readonly toKpa: number;
-  readonly fromLPerMin: number;
-  readonly toLPerMin: number;
-}
+/** ∫ dp/Q over a straight stretch of a flow curve. Exact. */
+const overFlow = (riseKpa: number, fromLPerMin: number, toLPerMin: number): number =>
+  Math.abs(toLPerMin - fromLPerMin) < 1e-9 * fromLPerMin
+    ? riseKpa / fromLPerMin
+    : (riseKpa * Math.log(toLPerMin / fromLPerMin)) / (toLPerMin - fromLPerMin);
 
-/** Curves are walked from point to point, so that each stretch has its closed form. */
-function* stretches(flow: Pump['flow'], fromKpa: number, toKpa: number): Generator<Stretch> {
-  const marks = [fromKpa, ...flow.map(({ pressureKpa }) => pressureKpa).filter((p) => p > fromKpa && p < toKpa), toKpa];
-  for (let index = 1; index < marks.length; index += 1) {
-    const [a, b] = [marks[index - 1]!, marks[index]!];
-    yield { fromKpa: a, toKpa: b, fromLPerMin: flowAtLPerMin(flow, a), toLPerMin: flowAtLPerMin(flow, b) };
-  }
+/** The next point of a curve above a pressure, no further than the end that is asked for. */
+function nextMark(flow: Pump['flow'], kpa: number, endKpa: number): number {
+  for (const { pressureKpa } of flow) if (pressureKpa > kpa) return Math.min(pressureKpa, endKpa);
+  return endKpa;
 }
-
-/** ∫ dp/Q over a straight stretch. Exact. */
-const overFlow = ({ fromKpa, toKpa, fromLPerMin: a, toLPerMin: b }: Stretch): number =>
-  Math.abs(b - a) < 1e-9 * a ? (toKpa - fromKpa) / a : ((toKpa - fromKpa) * Math.log(b / a)) / (b - a);
 
 /**
  * How long a pump runs to fill a tire, s: t = ∫ V dp/(pa·Q(p)). Exact on a curve of straight lines; without end where
@@ -80,9 +73,16 @@ export function fillSeconds(
 ): number {
   if (toKpa <= fromKpa) return 0;
   let sum = 0;
-  for (const stretch of stretches(flow, fromKpa, toKpa)) {
-    if (stretch.toLPerMin <= 0 || stretch.fromLPerMin <= 0) return Number.POSITIVE_INFINITY;
-    sum += overFlow(stretch);
+  let at = fromKpa;
+  let here = flowAtLPerMin(flow, at);
+  // From point to point, so that each stretch has its closed form.
+  while (at < toKpa) {
+    const next = nextMark(flow, at, toKpa);
+    const there = flowAtLPerMin(flow, next);
+    if (here <= 0 || there <= 0) return Number.POSITIVE_INFINITY;
+    sum += overFlow(next - at, here, there);
+    at = next;
+    here = there;
   }
   return (60 * volumeL * sum) / outsideKpaAbs;
 }
@@ -98,16 +98,18 @@ export function pressureAfterSeconds(
   // In the integral's own measure, kPa over L/min.
   let left = (seconds * outsideKpaAbs) / (60 * volumeL);
   const end = Math.max(fromKpa, flow.at(-1)!.pressureKpa);
-  for (const stretch of stretches(flow, fromKpa, end)) {
-    if (stretch.fromLPerMin <= 0) return stretch.fromKpa;
-    const whole = stretch.toLPerMin <= 0 ? Number.POSITIVE_INFINITY : overFlow(stretch);
+  let at = fromKpa;
+  while (at < end) {
+    const next = nextMark(flow, at, end);
+    const [here, there] = [flowAtLPerMin(flow, at), flowAtLPerMin(flow, next)];
+    if (here <= 0) return at;
+    const whole = there <= 0 ? Number.POSITIVE_INFINITY : overFlow(next - at, here, there);
     if (left < whole) {
-      const slope = (stretch.toLPerMin - stretch.fromLPerMin) / (stretch.toKpa - stretch.fromKpa);
-      return Math.abs(slope) < 1e-12
-        ? stretch.fromKpa + left * stretch.fromLPerMin
-        : stretch.fromKpa + (stretch.fromLPerMin * Math.expm1(left * slope)) / slope;
+      const slope = (there - here) / (next - at);
+      return Math.abs(slope) < 1e-12 ? at + left * here : at + (here * Math.expm1(left * slope)) / slope;
     }
     left -= whole;
+    at = next;
   }
   return end + left * Math.max(0, flow.at(-1)!.litersPerMin);
 }
