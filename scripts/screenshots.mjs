@@ -20,7 +20,6 @@ const VIEWS = [
   { name: 'rig-phone', path: `/rigs/${SNIPE}`, size: PHONE },
   { name: 'rig-wide', path: `/rigs/${LAPWING}`, size: WIDE },
   { name: 'load-phone', path: LIME, size: PHONE, before: (page) => scrollTo(page, '2. Tank') },
-  { name: 'load-wide', path: LIME, size: WIDE },
   { name: 'marking-phone', path: '/rigs/marking', size: PHONE, before: readMarking },
   { name: 'ground-phone', path: '/ground', size: PHONE },
   { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'The staff') },
@@ -41,9 +40,11 @@ const VIEWS = [
     size: PHONE,
     before: (page) => scrollTo(page, 'What it says'),
   },
-  { name: 'tape-wide', path: '/proof/tape/0192f000-0000-7000-8000-000000000301', size: WIDE },
   { name: 'book-phone', path: '/book', size: PHONE },
-  { name: 'book-wide', path: '/book', size: WIDE },
+  { name: 'watch-phone', path: `/air/watch?rig=${CURLEW}`, size: PHONE, before: leak },
+  // These two begin something: last.
+  { name: 'airing-phone', path: '/air/out?ground=softSand', size: PHONE, before: letOut },
+  { name: 'airing-wide', path: '/air/out?ground=softSand', size: WIDE, before: goOn },
 ];
 
 const scrollTo = (page, heading) =>
@@ -52,6 +53,33 @@ const scrollTo = (page, heading) =>
 async function readMarking(page) {
   await page.getByRole('radio', { name: 'Farm' }).click();
   await page.getByLabel('What the sidewall says').fill('VF380/90R46 173D');
+}
+
+/** Monitors with a slow leak at one wheel. */
+async function leak(page) {
+  await page.getByRole('button', { name: /Monitors/ }).click();
+  await page.getByRole('button', { name: 'Switch them on' }).click();
+  await page.getByRole('radio', { name: 'Rear right' }).click();
+  await page.getByRole('switch', { name: 'Slow leak' }).click();
+  await page.reload();
+  await page.getByText('find the leak').first().waitFor();
+  await page.waitForTimeout(4_500); // until the notice of a moment has gone
+}
+
+/** Air on its way out of the first wheel. */
+async function letOut(page) {
+  await page.getByRole('button', { name: /^Begin at/ }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForTimeout(14_000);
+}
+
+/** The first wheel read, the next one under way. */
+async function goOn(page) {
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await page.getByLabel(/ reads in psi$/).fill('15');
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForTimeout(7_000);
 }
 
 async function openWorking(page) {

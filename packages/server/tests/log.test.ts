@@ -4,7 +4,7 @@ import type { LogEvent, LogRow, ThinLog } from '@dunlinmoss/contract';
 import { psi } from '@dunlinmoss/core';
 import request from 'supertest';
 
-import { aRig, testServer, type TestServer } from './testServer';
+import { anAiring, aRig, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -97,6 +97,20 @@ describe('a log as a table', () => {
     ]);
     const again = await send(rigId, table.text);
     expect(again.at(-1)).toMatchObject({ done: { added: 0, alreadyThere: 2 } });
+  });
+
+  it('carries what was read by hand as it truly was, and leaves it alone on the way in', async () => {
+    const rigId = await newRig();
+    const airing = anAiring(rigId);
+    await request(server.app).put(`/api/v1/airings/${airing.id}`).send(airing).expect(200);
+    const table = (await request(server.app).get(`/api/v1/export/log/${rigId}`).expect(200)).text;
+    expect(table.trim().split('\r\n').slice(1)).toEqual([
+      '2026-11-20T07:00:10.000Z,front,left,244.5,11,gauge',
+      '2026-11-20T07:00:55.000Z,front,left,108.5,11,gauge',
+      '2026-11-20T07:01:30.000Z,front,right,242.5,11,gauge',
+    ]);
+    expect((await send(rigId, table)).at(-1)).toMatchObject({ problem: { code: 'noLines' } });
+    expect((await logOf(rigId)).readings).toBe(0);
   });
 
   it('with lines that can’t be read is told line by line, and nothing of it is taken in', async () => {

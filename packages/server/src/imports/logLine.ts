@@ -10,6 +10,8 @@ export interface LogColumns {
   readonly wheel: number;
   readonly pressure: number;
   readonly temp: number | null;
+  /** Who read it; lines of a gauge travel with their airings and rounds, not here. */
+  readonly from: number | null;
   /** kPa in one unit of the pressure column. */
   readonly kpaPerUnit: number;
 }
@@ -27,12 +29,14 @@ export function logColumns(header: readonly string[]): LogColumns | null {
   const [time, axle, wheel] = ['time', 'axle', 'wheel'].map((name) => names.indexOf(name)) as [number, number, number];
   if (pressureName === undefined || time < 0 || axle < 0 || wheel < 0) return null;
   const temp = names.indexOf('temp_c');
+  const from = names.indexOf('from');
   return {
     time,
     axle,
     wheel,
     pressure: names.indexOf(pressureName),
     temp: temp < 0 ? null : temp,
+    from: from < 0 ? null : from,
     kpaPerUnit: PRESSURE_COLUMNS[pressureName]!,
   };
 }
@@ -43,9 +47,10 @@ const HIGHEST_KPA = 2_000;
 /** A time without a zone would be guessed at: it must say Z or its offset. */
 const ZONED = /^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)$/;
 
-/** One line of a log, or what is wrong with it. */
-export function readLogLine(cells: readonly string[], columns: LogColumns): LogTuple | LogLineProblem {
-  const { time, axle, wheel, pressure, temp, kpaPerUnit } = columns;
+/** One line of a log, or what is wrong with it; null for one that is read with a gauge and so left alone. */
+export function readLogLine(cells: readonly string[], columns: LogColumns): LogTuple | LogLineProblem | null {
+  const { time, axle, wheel, pressure, temp, from, kpaPerUnit } = columns;
+  if (from !== null && cells[from] === 'gauge') return null;
   const timeText = cells[time];
   const pressureText = cells[pressure];
   if (timeText === undefined || pressureText === undefined) return 'columns';

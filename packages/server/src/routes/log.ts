@@ -1,7 +1,8 @@
 import { Readable } from 'node:stream';
 
-import type { LogEvent, LogLineProblem } from '@dunlinmoss/contract';
+import type { AiringRow, LogEvent, LogLineProblem, ReadingRoundRow } from '@dunlinmoss/contract';
 import { LOG_COLUMNS, logBatch, logQuery } from '@dunlinmoss/contract/api';
+import { correctedKpa } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
@@ -12,6 +13,7 @@ import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
 import { Refusal } from '../problems';
 import { addToLog, LOG_ROWS_AT_ONCE, logOf, thinnedLog, type LogTuple } from '../repositories/monitorLog';
 import type { Repositories } from '../repositories/repositories';
+import type { PageQuery, Repository } from '../repositories/versioned';
 import { Cancelled, speaker } from './speaker';
 
 const rigParameter = z.object({ id: z.uuid() });
@@ -103,6 +105,7 @@ function readLog(request: Request, ofBytes: number | null, tell: (event: LogEven
         return;
       }
       const read = readLogLine(cells, columns);
+      if (read === null) return;
       if (typeof read !== 'string') {
         batch.push(read);
         return;
@@ -188,10 +191,51 @@ export function logRoutes(pool: Pool, repositories: Repositories): Router {
       if (!response.write(`${text.join('\r\n')}\r\n`)) await new Promise((resolve) => response.once('drain', resolve));
       if (response.destroyed) return;
     }
+    // What was read by hand stands in the table too, as it truly was.
+    const byHand = [
+      ...(await everyRow(repositories.airings, request.ownerId, rigId)).flatMap(linesOfAiring),
+      ...(await everyRow(repositories.readings, request.ownerId, rigId)).flatMap(linesOfRound),
+    ];
+    if (byHand.length > 0) response.write(`${byHand.join('\r\n')}\r\n`);
     response.end();
   });
 
   return router;
 }
+
+/** Every row of a rig, page by page. */
+async function everyRow<Row>(
+  repository: Repository<never, Row, PageQuery & { readonly rigId?: string | undefined }>,
+  ownerId: string,
+  rigId: string,
+): Promise<Row[]> {
+  const rows: Row[] = [];
+  let after: string | undefined;
+  do {
+    const page = await repository.list(ownerId, { limit: 100, after, aside: false, rigId });
+    rows.push(...page.items);
+    after = page.next ?? undefined;
+  } while (after !== undefined);
+  return rows;
+}
+
+const gaugeLine = (at: string, position: string, wheel: string, kpa: number, tempC: number | null): string =>
+  [at, position, wheel, kpa, tempC ?? '', 'gauge'].join(',');
+
+const linesOfAiring = ({ runs, gauge, tireTempC }: AiringRow): string[] =>
+  runs.flatMap(({ position, wheel, startedAt, endedAt, beforeKpa, afterKpa }) => {
+    const offset = gauge?.offsetKpa ?? 0;
+    return [
+      gaugeLine(startedAt, position, wheel, correctedKpa(beforeKpa, offset), tireTempC),
+      ...(afterKpa === null || endedAt === null
+        ? []
+        : [gaugeLine(endedAt, position, wheel, correctedKpa(afterKpa, offset), tireTempC)]),
+    ];
+  });
+
+const linesOfRound = ({ wheels, gauge, readAt, tireTempC }: ReadingRoundRow): string[] =>
+  wheels.map(({ position, wheel, shownKpa }) =>
+    gaugeLine(readAt, position, wheel, correctedKpa(shownKpa, gauge?.offsetKpa ?? 0), tireTempC),
+  );
 
 const EPOCH = new Date(0).toISOString();

@@ -102,30 +102,37 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   };
 
   const read = (wheel: WheelPlace, afterKpa: number): void => {
-    const last = airing.runs.findLastIndex((run) => sameWheel(run, wheel));
-    const runs = airing.runs.with(last, { ...airing.runs[last]!, afterKpa });
+    // Hoses join the wheels they are on: one reading is that of all.
+    const joined = together ? progress.flatMap((each) => (each.state === 'toRead' ? [each.wheel] : [])) : [];
+    let runs = airing.runs;
+    for (const each of [wheel, ...joined]) {
+      const last = runs.findLastIndex((run) => sameWheel(run, each));
+      runs = runs.with(last, { ...runs[last]!, afterKpa });
+    }
     const next = { ...airing, runs };
     void keep({ runs });
     const state = progressOf(next, stepKpa).find((each) => sameWheel(each.wheel, wheel))!.state;
     setPicked(state === 'done' ? undefined : wheel);
   };
 
-  const readAlone = (wheel: WheelPlace, afterKpa: number): void => {
+  /** A reading with nothing opened. */
+  const readingAlone = ({ position, wheel }: WheelPlace, afterKpa: number): AiringRunBody => {
     const at = new Date().toISOString();
-    const last = airing.runs.findLast((run) => sameWheel(run, wheel))!;
+    const last = airing.runs.findLast((run) => sameWheel(run, { position, wheel }));
+    const beforeKpa = last ? (last.afterKpa ?? last.beforeKpa) : afterKpa;
+    return { position, wheel, startedAt: at, endedAt: at, beforeKpa, afterKpa, timed: false };
+  };
+
+  const readAlone = (wheel: WheelPlace, afterKpa: number): void => {
+    void keep({ runs: [...airing.runs, readingAlone(wheel, afterKpa)] });
+    setPicked(undefined);
+  };
+
+  /** It has its number, or is well as it is, with nothing to do: what it reads is kept. */
+  const accept = (wheel: WheelPlace, readsKpa: number): void => {
     void keep({
-      runs: [
-        ...airing.runs,
-        {
-          position: wheel.position,
-          wheel: wheel.wheel,
-          startedAt: at,
-          endedAt: at,
-          beforeKpa: last.afterKpa ?? last.beforeKpa,
-          afterKpa,
-          timed: false,
-        },
-      ],
+      runs: [...airing.runs, readingAlone(wheel, readsKpa)],
+      wheels: airing.wheels.map((each) => (sameWheel(each, wheel) ? { ...each, settled: 'accepted' } : each)),
     });
     setPicked(undefined);
   };
@@ -227,13 +234,22 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
           job={job}
           now={now}
           shows={shows}
-          group={together ? progress.filter(({ state }) => state === 'waiting' || state === 'more') : []}
+          group={
+            together
+              ? progress.filter(
+                  ({ state, wheel }) =>
+                    (state === 'waiting' || state === 'more') &&
+                    Math.abs(wheel.targetKpa - current.wheel.targetKpa) < stepKpa / 2,
+                )
+              : []
+          }
           onStart={start}
           onStop={() =>
             stop(together ? progress.flatMap(({ running: run, wheel }) => (run ? [wheel] : [])) : [current.wheel])
           }
           onRead={(kpa) => read(current.wheel, kpa)}
           onReadAlone={(kpa) => readAlone(current.wheel, kpa)}
+          onAccept={(kpa) => accept(current.wheel, kpa)}
           onSettle={(settled) => settle(current.wheel, settled)}
         />
       ) : (

@@ -14,7 +14,6 @@ import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { newAiring, outRate, pumpOf, pumpRate, saveAiring } from '../../data/airings';
-import { gaugeOffsets } from '../../data/gauges';
 import { readStored, writeStored } from '../../data/storage';
 import { inOrder, walksOf, type RigWheel } from '../../data/wheels';
 import { Action } from '../../pieces/Action';
@@ -32,6 +31,7 @@ import { onGauge, percent, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { TOOL_WORDS } from '../../words/tools';
 import { GaugeConditions } from './GaugeConditions';
+import { GaugePick, useGaugeInHand } from './GaugePick';
 import { EnoughAir } from './EnoughAir';
 import { lastTool, rememberTool, toolsFor } from './toolChoice';
 import type { AirJob } from './useAirJob';
@@ -43,19 +43,16 @@ interface PrepareAiringProps {
   readonly choice: ReactNode;
 }
 
-const TRUSTED = 'trusted';
-
 /** Before the first valve: from what to what, with which tool, in which order, and how long it will take. */
 export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
   const router = useRouter();
   const { rig, family, units, outing, conditions, outsideKpaAbs, airings, tools, gauges } = job;
   const [toolCode, setToolCode] = useState(() => lastTool(way, rig.id, family.kind, tools));
-  const [gaugeId, setGaugeId] = useState(() => readStored<string>('gauge') ?? TRUSTED);
+  const inHand = useGaugeInHand(gauges);
   const orderKey = `order:${rig.id}`;
   const [order, setOrder] = useState(() => readStored<string[]>(orderKey));
   const options = toolsFor(way, tools);
   const { used } = options.find(({ code }) => code === toolCode) ?? options[0]!;
-  const gauge = gauges.find(({ id }) => id === gaugeId);
 
   const onGaugeNow = (coldKpa: number): number => onGauge(gaugeNowKpa(coldKpa, conditions), units);
   const ordered = inOrder(job.wheels, order);
@@ -106,7 +103,6 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
 
   const begin = async (): Promise<void> => {
     rememberTool(way, rig.id, toolCode);
-    writeStored('gauge', gaugeId);
     const wheels: Airing['wheels'] = rows.map(({ wheel, coldKpa, targetKpa }) => ({
       position: wheel.position,
       wheel: wheel.wheel,
@@ -122,7 +118,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
         way,
         toolId: used.tool?.id ?? null,
         toolKind: used.kind,
-        gauge: gauge ? { gaugeId: gauge.id, offsetKpa: gaugeOffsets(gauges).get(gauge.id) ?? 0 } : null,
+        gauge: inHand.used,
         ...conditions,
         wheels,
       }),
@@ -222,23 +218,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
           />
         )}
       </Unfold>
-      <Unfold label="Read with" value={gauge?.name ?? 'A gauge taken as true'}>
-        {(close) => (
-          <Choice
-            label="Gauge"
-            layout="list"
-            value={gauge?.id ?? TRUSTED}
-            options={[
-              { code: TRUSTED, name: 'A gauge taken as true' },
-              ...gauges.map(({ id, name }) => ({ code: id, name })),
-            ]}
-            onChange={(code) => {
-              setGaugeId(code);
-              close();
-            }}
-          />
-        )}
-      </Unfold>
+      <GaugePick gauges={gauges} />
       <GaugeConditions />
     </Page>
   );

@@ -20,6 +20,7 @@ import { Unfold } from '../../pieces/Unfold';
 import { wheelName } from '../../words/air';
 import { onGauge, parseNumber, pressure, pressureFine } from '../../words/format';
 import { AirQuestion } from './AirQuestion';
+import { GaugePick, useGaugeInHand } from './GaugePick';
 import { gaugeRangeProblem } from './gaugeRange';
 import { useWheelReadings } from './readings';
 import { roadGaps } from './roadGaps';
@@ -103,7 +104,8 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
 
 /** After an hour on the road: the rise tells whether the cold figure was right. */
 function HourLater({ job }: { readonly job: AirJob }) {
-  const { rig, outing, units, wheels, rounds } = job;
+  const { rig, outing, units, wheels, rounds, gauges } = job;
+  const inHand = useGaugeInHand(gauges);
   const typed = conditionsStore.use();
   const conditions = conditionsOf({ ...typed, tire: typed.tire || typed.cold });
   const cold = rounds.find(({ occasion }) => occasion === 'coldStart');
@@ -126,7 +128,7 @@ function HourLater({ job }: { readonly job: AirJob }) {
       outingId: outing?.id ?? null,
       readAt: new Date().toISOString(),
       occasion,
-      gauge: null,
+      gauge: inHand.used,
       airTempC: airTempC ?? null,
       // Cold tires are as warm as the air; how warm hot ones are nobody measured.
       tireTempC: occasion === 'coldStart' ? (airTempC ?? null) : null,
@@ -143,7 +145,7 @@ function HourLater({ job }: { readonly job: AirJob }) {
     notify(occasion === 'coldStart' ? 'Kept. Read them again after an hour on the road.' : 'Kept.');
   };
   const wrong =
-    airTempC === undefined || wheels.some((wheel) => gaugeRangeProblem(readings.kpaOf(wheel), undefined, units));
+    airTempC === undefined || wheels.some((wheel) => gaugeRangeProblem(readings.kpaOf(wheel), inHand.gauge, units));
   return (
     <Unfold
       label="Was the cold figure right?"
@@ -168,7 +170,7 @@ function HourLater({ job }: { readonly job: AirJob }) {
               value={readings.textOf(wheel)}
               onChange={(value) => readings.type(wheel, value)}
               stepsFrom={wheel.axle.roadKpa ?? 100}
-              problem={gaugeRangeProblem(kpa, undefined, units)}
+              problem={gaugeRangeProblem(kpa, inHand.gauge, units)}
               hint={
                 verdict &&
                 `Rose ${pressureFine(verdict.riseKpa, units)} beyond the day’s own warmth: ${RISE_WORDS[verdict.verdict]}.`
@@ -177,6 +179,7 @@ function HourLater({ job }: { readonly job: AirJob }) {
           </View>
         );
       })}
+      <GaugePick gauges={gauges} />
       <NumberField
         label="Air now"
         unit="°C"

@@ -28,6 +28,7 @@ import { gaugeStepKpa, onGauge, pressure, pressureRange } from '../../words/form
 import { ADVICE_WORDS, URGENT, watchText } from '../../words/watch';
 import { AirQuestion } from './AirQuestion';
 import { GaugeConditions } from './GaugeConditions';
+import { GaugePick, useGaugeInHand } from './GaugePick';
 import { gaugeRangeProblem } from './gaugeRange';
 import { useWheelReadings } from './readings';
 import { setupOf } from './setup';
@@ -186,14 +187,15 @@ function Alarms({ job, wheels }: { readonly job: AirJob; readonly wheels: readon
 
 /** A round with the gauge. */
 function ByHand({ job }: { readonly job: AirJob }) {
-  const { rig, outing, units, wheels, conditions, known } = job;
+  const { rig, outing, units, wheels, conditions, known, gauges } = job;
+  const inHand = useGaugeInHand(gauges);
   const typedConditions = conditionsStore.use();
   const readings = useWheelReadings(`watch:${rig.id}`, (place) => {
     const wheel = wheels.find((each) => wheelKey(each) === wheelKey(place))!;
     const cold = known(wheel)?.coldKpa ?? wheel.axle.roadKpa ?? 100;
     return quantityText('pressure', units.pressure, onGauge(gaugeNowKpa(cold, conditions), units));
   });
-  const wrong = wheels.some((wheel) => gaugeRangeProblem(readings.kpaOf(wheel), undefined, units) !== undefined);
+  const wrong = wheels.some((wheel) => gaugeRangeProblem(readings.kpaOf(wheel), inHand.gauge, units) !== undefined);
   const keep = async (): Promise<void> => {
     const measured = conditionsOf(typedConditions);
     const round: ReadingRound = {
@@ -203,7 +205,7 @@ function ByHand({ job }: { readonly job: AirJob }) {
       outingId: outing?.id ?? null,
       readAt: new Date().toISOString(),
       occasion: 'watch',
-      gauge: null,
+      gauge: inHand.used,
       airTempC: measured?.coldTempC ?? null,
       tireTempC: measured?.tireTempC ?? null,
       altitudeM: conditions.altitudeM,
@@ -229,9 +231,10 @@ function ByHand({ job }: { readonly job: AirJob }) {
           value={readings.textOf(wheel)}
           onChange={(value) => readings.type(wheel, value)}
           stepsFrom={wheel.axle.roadKpa ?? 100}
-          problem={gaugeRangeProblem(readings.kpaOf(wheel), undefined, units)}
+          problem={gaugeRangeProblem(readings.kpaOf(wheel), inHand.gauge, units)}
         />
       ))}
+      <GaugePick gauges={gauges} />
       <GaugeConditions />
       <Action kind="main" label="Keep this round" disabled={wrong} onPress={() => void keep()} />
     </Unfold>

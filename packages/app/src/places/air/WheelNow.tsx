@@ -12,7 +12,7 @@ import { Text } from '../../pieces/Text';
 import { Staff } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
 import { duration, timeOfDay, wheelName } from '../../words/air';
-import { onGauge, pressure, pressureNumber } from '../../words/format';
+import { gaugeStepKpa, onGauge, pressure, pressureNumber } from '../../words/format';
 import { gaugeRangeProblem } from './gaugeRange';
 import type { Prediction, WheelProgress } from './predict';
 import type { AirJob } from './useAirJob';
@@ -34,6 +34,8 @@ interface WheelNowProps {
   readonly onRead: (afterKpa: number) => void;
   /** Read once more, after it was put right by hand. */
   readonly onReadAlone: (afterKpa: number) => void;
+  /** Nothing to do here: it reads so much, and stays. */
+  readonly onAccept: (readsKpa: number) => void;
   readonly onSettle: (settled: 'accepted' | 'skipped') => void;
 }
 
@@ -42,8 +44,21 @@ const UNTIL_S = 300;
 
 /** The wheel one stands at: what it has, what it is to have, and the one button that comes next. */
 export function WheelNow(props: WheelNowProps) {
-  const { airing, progress, prediction, job, now, shows, group, onStart, onStop, onRead, onReadAlone, onSettle } =
-    props;
+  const {
+    airing,
+    progress,
+    prediction,
+    job,
+    now,
+    shows,
+    group,
+    onStart,
+    onStop,
+    onRead,
+    onReadAlone,
+    onAccept,
+    onSettle,
+  } = props;
   const palette = usePalette();
   const { units, gauges } = job;
   const { wheel, state, running, readKpa } = progress;
@@ -56,6 +71,7 @@ export function WheelNow(props: WheelNowProps) {
   const wholeS = running ? prediction.seconds(wheel, running.beforeKpa, wheel.targetKpa) : undefined;
 
   const place = job.wheels.find((each) => sameWheel(each, wheel));
+  const maximumKpa = place?.axle.maxKpa ?? null;
   const guess = (): number => {
     if (state === 'toRead') {
       const last = progress.runs.at(-1)!;
@@ -104,7 +120,9 @@ export function WheelNow(props: WheelNowProps) {
           ? out
             ? 'More than before, though air was let out. Read it again; kept like this it is not counted.'
             : 'Less than before, though air went in. Read it again; kept like this it is not counted.'
-          : undefined)
+          : maximumKpa !== null && trueKpa !== undefined && trueKpa > maximumKpa + 1e-6
+            ? `Above the sidewall’s ${pressure(maximumKpa, units)}: let air out before anything else.`
+            : undefined)
       }
       hint={
         offsetKpa !== 0
@@ -114,10 +132,8 @@ export function WheelNow(props: WheelNowProps) {
     />
   );
   const readGauge = shows.on && <Action label="Press the simulated gauge on" onPress={() => void showGauge()} />;
-  const starts = (group.length > 0 ? group : [progress]).map((each) => ({
-    wheel: each.wheel,
-    beforeKpa: sameWheel(each.wheel, wheel) ? shownKpa! : (each.readKpa ?? trueKpa!) + offsetKpa,
-  }));
+  // Hoses join the wheels they are on: what is read on one is in all of them.
+  const starts = (group.length > 0 ? group : [progress]).map((each) => ({ wheel: each.wheel, beforeKpa: shownKpa! }));
   const verb = out ? 'Let out' : 'Pump';
 
   const number = running ? expectedKpa! : state === 'waiting' || state === 'toRead' ? guess() : (readKpa ?? guess());
@@ -212,8 +228,23 @@ export function WheelNow(props: WheelNowProps) {
         <>
           {field}
           {readGauge}
+          {past && Math.abs(trueKpa - wheel.targetKpa) > gaugeStepKpa(units) / 2 + 1e-6 && (
+            <Text>
+              {out
+                ? `It has ${pressure(wheel.targetKpa - trueKpa, units)} less than that already: pump it up, or leave it if it is above the floor.`
+                : `It has ${pressure(trueKpa - wheel.targetKpa, units)} more than that already: let some out while it is cold, or leave it.`}
+            </Text>
+          )}
           {past ? (
-            <Action kind="main" label="There already: next wheel" onPress={() => onSettle('accepted')} />
+            <Action
+              kind="main"
+              label={
+                Math.abs(trueKpa - wheel.targetKpa) > gaugeStepKpa(units) / 2 + 1e-6
+                  ? 'Leave it as it is: next wheel'
+                  : 'There already: next wheel'
+              }
+              onPress={() => onAccept(shownKpa!)}
+            />
           ) : (
             <Action
               kind="main"
