@@ -6,8 +6,9 @@ test('the keys lead along the path and are listed', async ({ page }) => {
   for (const [key, path] of [
     ['2', '/rigs'],
     ['3', '/ground'],
-    ['4', '/proof'],
-    ['5', '/book'],
+    ['4', '/air'],
+    ['5', '/proof'],
+    ['6', '/book'],
     ['1', '/'],
   ] as const) {
     await page.keyboard.press(key);

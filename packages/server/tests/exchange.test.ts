@@ -124,7 +124,7 @@ describe('export and import', () => {
   it('takes the demo data that ships', async () => {
     const demo = JSON.parse(readFileSync(path.resolve(__dirname, '../../../demo/ravelsey.json'), 'utf8'));
     const { body } = await importing(demo).expect(200);
-    const kinds = ['rigs', 'gauges', 'tools', 'outings', 'tests'];
+    const kinds = ['rigs', 'gauges', 'tools', 'outings', 'tests', 'airings', 'readings'];
     expect(body.added).toBe(kinds.reduce((sum, kind) => sum + demo[kind].length, 0));
   });
 });
