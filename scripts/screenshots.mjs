@@ -62,7 +62,10 @@ async function leak(page) {
   await page.getByRole('radio', { name: 'Rear right' }).click();
   await page.getByRole('switch', { name: 'Slow leak' }).click();
   await page.reload();
-  await page.getByText('find the leak').first().waitFor();
+  await page
+    .getByText(/find the leak/)
+    .first()
+    .waitFor();
   await page.waitForTimeout(4_500); // until the notice of a moment has gone
 }
 

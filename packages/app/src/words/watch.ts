@@ -7,7 +7,7 @@ import { pressure, pressureFine } from './format';
 export const ADVICE_WORDS: Record<Advice, string> = {
   stopNow: 'Stop now',
   slowDown: 'Slow down',
-  pumpUp: 'Pump it up, find the leak',
+  pumpUp: 'Pump it up',
   lowerAgain: 'Lower it again',
   leaveIt: 'Leave it',
   readByHand: 'Read it by hand',
@@ -23,13 +23,15 @@ export function watchText(reason: WatchReason, units: Units, nowMs: number): str
       return `It fell from ${pressure(reason.fromKpa, units)} to ${pressure(reason.toKpa, units)} at once. Straight, off the gas, no hard brake. A tire that ran flat is not pumped up again: a fitter looks at it.`;
     case 'belowFloor':
       return `Cold it has ${pressure(reason.coldKpa, units)}, below ${pressure(reason.floorKpa, units)}. The bead can let go and the sidewall cooks.`;
+    case 'belowSet':
+      return `Cold it has ${pressure(reason.coldKpa, units)}, less than the ${pressure(reason.targetKpa, units)} it was set to: set while it was warm, or air got lost. Above its floor it can wait for the next stop.`;
     case 'tooHot':
       return `The tire has ${Math.round(reason.tempC)} °C. Let it cool, and let no air out of it while it is hot.`;
     case 'aboveMaximum':
       return `Cold it has ${pressure(reason.pressureKpa, units)}, above the sidewall’s ${pressure(reason.maximumKpa, units)}.`;
     case 'leak': {
       const { lossKpaPerH, floor } = reason;
-      const rate = `It loses ${pressureFine(lossKpaPerH, units)} an hour beyond what cooling explains.`;
+      const rate = `It loses ${pressureFine(lossKpaPerH, units)} an hour beyond what cooling explains: find the leak.`;
       const soonest = nowMs + floor.soonestHours * 3_600_000;
       return floor.hours <= 0
         ? `${rate} It is at its floor.`

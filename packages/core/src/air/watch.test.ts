@@ -51,7 +51,8 @@ describe('watchWheel', () => {
     ['by hand, half an hour ago', watch([reading(110, 20, 0.5)], { expectedEveryH: null }), 'leaveIt', 'steady'],
     ['a sensor’s clock ahead', watch([reading(110, 20, 2)]), 'readByHand', 'clockWrong'],
     ['no reading', watch([]), 'readByHand', 'noReading'],
-    ['softer than it was set', watch([reading(98)]), 'pumpUp', 'belowFloor'],
+    ['softer than it was set', watch([reading(98)]), 'pumpUp', 'belowSet'],
+    ['set while it was warm', watch([reading(110, 38)]), 'pumpUp', 'belowSet'],
     ['past the sidewall’s maximum', watch([reading(360)]), 'lowerAgain', 'aboveMaximum'],
   ] as const)('%s: %s', (_, { advice, reason }, wanted, code) => {
     expect(reason.code).toBe(code);

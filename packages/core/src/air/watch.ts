@@ -51,6 +51,7 @@ export type Advice = 'stopNow' | 'slowDown' | 'pumpUp' | 'lowerAgain' | 'leaveIt
 export type WatchReason =
   | { readonly code: 'burst'; readonly fromKpa: number; readonly toKpa: number }
   | { readonly code: 'belowFloor'; readonly coldKpa: number; readonly floorKpa: number }
+  | { readonly code: 'belowSet'; readonly coldKpa: number; readonly targetKpa: number }
   | { readonly code: 'tooHot'; readonly tempC: number }
   | { readonly code: 'aboveMaximum'; readonly pressureKpa: number; readonly maximumKpa: number }
   | { readonly code: 'leak'; readonly lossKpaPerH: number; readonly floor: TimeToFloor }
@@ -146,7 +147,7 @@ export function watchWheel(input: WatchInput): Watched {
     return say('lowerAgain', { code: 'aboveWindow', coldKpa: cold, highKpa: target.highKpa });
   }
   if (cold < target.targetKpa - stepKpa) {
-    return say('pumpUp', { code: 'belowFloor', coldKpa: cold, floorKpa: target.targetKpa });
+    return say('pumpUp', { code: 'belowSet', coldKpa: cold, targetKpa: target.targetKpa });
   }
   if (warm) return say('leaveIt', { code: 'warmUp', riseKpa, coldKpa: cold });
   if (byWarmthKpa < -stepKpa / 2) return say('leaveIt', { code: 'cooled', fallKpa: -riseKpa, coldKpa: cold });

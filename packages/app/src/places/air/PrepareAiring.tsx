@@ -35,6 +35,7 @@ import { GaugePick, useGaugeInHand } from './GaugePick';
 import { EnoughAir } from './EnoughAir';
 import { lastTool, rememberTool, toolsFor } from './toolChoice';
 import type { AirJob } from './useAirJob';
+import { WarmTires } from './WarmTires';
 
 interface PrepareAiringProps {
   readonly job: AirJob;
@@ -170,6 +171,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
       <Text as="small" tone="rust">
         {way === 'out' ? MIND_OUT[0] : MIND_IN[0]}
       </Text>
+      <WarmTires job={job} />
       {unplanned ? (
         <Panel>
           <Text role="alert">

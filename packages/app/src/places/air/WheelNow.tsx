@@ -102,8 +102,8 @@ export function WheelNow(props: WheelNowProps) {
     (out ? trueKpa >= progress.runs.at(-1)!.beforeKpa : trueKpa <= progress.runs.at(-1)!.beforeKpa);
 
   const showGauge = async (): Promise<void> => {
-    const kpa = await shows.gauge(wheel);
-    if (kpa !== undefined) type(quantityText('pressure', units.pressure, kpa + offsetKpa));
+    const told = await shows.gauge(wheel);
+    if (told) type(quantityText('pressure', units.pressure, told.pressureKpa + offsetKpa));
   };
 
   const field = (

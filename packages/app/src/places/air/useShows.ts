@@ -1,4 +1,4 @@
-import { gaugeShows } from '@dunlinmoss/contract';
+import { gaugeShows, type GaugeShows } from '@dunlinmoss/contract';
 import { outToolOf, type WheelPlace } from '@dunlinmoss/core';
 
 import { pumpOf, type ToolUsed } from '../../data/airings';
@@ -8,8 +8,8 @@ import { useDevices } from '../../data/monitors';
 /** The simulated gauge and compressor of a rig, where they are switched on. */
 export interface Shows {
   readonly on: boolean;
-  /** What the gauge shows on a wheel, kPa; undefined where it can't be reached. */
-  readonly gauge: (wheel: WheelPlace) => Promise<number | undefined>;
+  /** What the gauge shows on a wheel, and how warm it is; undefined where it can't be reached. */
+  readonly gauge: (wheel: WheelPlace) => Promise<GaugeShows | undefined>;
   readonly flow: (wheels: readonly WheelPlace[], flow: 'out' | 'in' | 'none', used: ToolUsed) => Promise<void>;
 }
 
@@ -22,7 +22,7 @@ export function useShows(rigId: string): Shows {
     async gauge({ position, wheel }) {
       try {
         const told = await request('GET', `/devices/rigs/${rigId}/gauge/${position}/${wheel}`);
-        return gaugeShows.parse(told).pressureKpa;
+        return gaugeShows.parse(told);
       } catch {
         return undefined;
       }

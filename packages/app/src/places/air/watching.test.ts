@@ -12,6 +12,7 @@ const job = {
   rig,
   wheels,
   rounds: [],
+  airings: [],
   conditions: { coldTempC: 15, tireTempC: 15, altitudeM: 0 },
   units: { pressure: 'psi', mass: 'kg', length: 'mm' },
   known: () => ({ coldKpa: psi(36) }),
@@ -34,6 +35,21 @@ describe('watchRig', () => {
     expect(first!.watched).toMatchObject({ advice: 'pumpUp', reason: { code: 'leak' } });
     expect(first!.leak.lossKpaPerH / psi(1)).toBeCloseTo(1, 1);
     expect(others.map(({ watched }) => watched.reason.code)).toEqual(['steady', 'steady', 'steady']);
+  });
+
+  it('takes no airing for a leak: it begins anew after it', () => {
+    const { position, wheel } = wheels[1]!;
+    const ended = new Date(NOW - 40 * 60_000).toISOString();
+    const let_ = { runs: [{ position, wheel, startedAt: ended, endedAt: ended }] };
+    const lowered = packets.map((packet) =>
+      packet.position === position && packet.wheel === wheel && packet.sensedAt > ended
+        ? { ...packet, pressureKpa: packet.pressureKpa - psi(3) }
+        : packet,
+    );
+    const lossOf = (airings: object[]) =>
+      watchRig({ ...job, airings } as unknown as AirJob, lowered, NOW, false)[1]!.leak.lossKpaPerH;
+    expect(lossOf([])).toBeGreaterThan(psi(1));
+    expect(Math.abs(lossOf([let_]))).toBeLessThan(0.1);
   });
 
   it('asks for a reading by hand where nothing is heard', () => {

@@ -1,4 +1,4 @@
-import type { MonitorPacket, ReadingRoundRow } from '@dunlinmoss/contract';
+import type { AiringRow, MonitorPacket, ReadingRoundRow } from '@dunlinmoss/contract';
 import {
   correctedKpa,
   leakTest,
@@ -79,6 +79,20 @@ function movedKpa(readings: readonly WatchedReading[], nowH: number): number {
   return recent.length < 2 ? 0 : Math.max(...recent) - Math.min(...recent);
 }
 
+/** A sensor takes so long to tell of a change, h. Assumption: the lag of monitors is minutes. */
+const SETTLING_H = 3 / 60;
+
+/** From when on a wheel has been left alone, h. */
+const changedAtH = (wheel: RigWheel, airings: readonly AiringRow[]): number =>
+  Math.max(
+    Number.NEGATIVE_INFINITY,
+    ...airings.flatMap(({ runs }) =>
+      runs
+        .filter((run) => sameWheel(run, wheel))
+        .map(({ endedAt, startedAt }) => hours(endedAt ?? startedAt) + SETTLING_H),
+    ),
+  );
+
 /** Every wheel of a rig as it is watched, with what to do and why. */
 export function watchRig(
   job: AirJob,
@@ -86,7 +100,7 @@ export function watchRig(
   nowMs: number,
   offRoad: boolean,
 ): WatchedWheel[] {
-  const { wheels, rounds, conditions, units, known } = job;
+  const { wheels, rounds, conditions, units, known, airings } = job;
   const nowH = nowMs / 3_600_000;
   const stepKpa = gaugeStepKpa(units);
   const read = wheels.map((wheel) => ({ wheel, ...readingsOf(wheel, packets, rounds, nowMs) }));
@@ -102,7 +116,8 @@ export function watchRig(
       maximumKpa: wheel.axle.maxKpa,
     };
     const leak = leakTest({
-      readings: thinned(readings.filter(({ atH }) => atH <= nowH + 1 / 60)),
+      // What was let out or put in is no leak: the test begins anew after it.
+      readings: thinned(readings.filter(({ atH }) => atH <= nowH + 1 / 60 && atH > changedAtH(wheel, airings))),
       altitudeM: conditions.altitudeM,
       coldTempC: conditions.coldTempC,
       noiseKpa: NOISE_KPA[by],
