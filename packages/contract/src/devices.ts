@@ -20,6 +20,9 @@ export const deviceFault = z.strictObject({
   since: timestamp,
 });
 
+export const deviceFaults = z.strictObject({ faults: z.array(deviceFault).max(60) });
+export const deviceDriving = z.strictObject({ driving: z.boolean() });
+
 const deviceWheel = z.strictObject({
   ...wheelPlace,
   volumeL: z.number().positive().max(10_000),

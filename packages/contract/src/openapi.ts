@@ -1,8 +1,21 @@
 import { z } from 'zod';
 
 import { CALCULATORS } from './calculators/registry';
+import {
+  centralState,
+  centralTarget,
+  deviceDriving,
+  deviceFaults,
+  deviceFlow,
+  deviceSetup,
+  deviceState,
+  gaugeShows,
+  monitorPackets,
+  sentPackets,
+} from './devices';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
+import { logAdded, logBatch, logEvent, logQuery, thinLog } from './log';
 import { problem } from './problem';
 import { RESOURCES } from './resources/registry';
 
@@ -67,6 +80,100 @@ function resourcePaths(name: string, { path, query }: { path: string; query: z.Z
   };
 }
 
+const body = (schema: z.ZodType): Json => ({ requestBody: { required: true, ...json(schemaOf(schema, 'input')) } });
+const csv = { content: { 'text/csv': { schema: { type: 'string' } } } };
+const NOT_THERE = { 404: refusal('No such rig, or nothing switched on') };
+
+/** The log of a rig: handed over in batches, thinned, and as a table. */
+const logPaths = (): Json => ({
+  '/rigs/{id}/log': {
+    parameters: [idParameter],
+    get: {
+      summary: 'The log of a rig, thinned: each stretch of time with its least and most',
+      parameters: queryParameters(logQuery),
+      responses: { 200: answer('The log', schemaOf(thinLog)), ...NOT_THERE, ...REFUSED },
+    },
+    post: {
+      summary: 'Adds readings of monitors; one wheel at one time is one row, however often it arrives',
+      ...body(logBatch),
+      responses: { 200: answer('How many were new', schemaOf(logAdded)), ...NOT_THERE, ...REFUSED },
+    },
+  },
+  '/export/log/{id}': {
+    parameters: [idParameter],
+    get: {
+      summary: 'The log of a rig as a table, with what was read by hand',
+      responses: { 200: { description: 'The table', ...csv }, ...NOT_THERE },
+    },
+  },
+  '/import/log/{id}': {
+    parameters: [idParameter],
+    post: {
+      summary: 'Reads a table of readings in, of any length: all of it or nothing',
+      requestBody: { required: true, ...csv },
+      responses: {
+        200: { description: 'One value a line', content: { 'application/x-ndjson': { schema: schemaOf(logEvent) } } },
+        ...NOT_THERE,
+      },
+    },
+  },
+});
+
+/** The simulated stand-ins of a rig. */
+function devicePaths(): Json {
+  const base = '/devices/rigs/{id}';
+  const wheel = ['position', 'wheel'].map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
+  const parameters = [idParameter];
+  const state = { responses: { 200: answer('How they stand', schemaOf(deviceState)), ...NOT_THERE, ...REFUSED } };
+  const told = (description: string, schema: z.ZodType): Json => ({
+    responses: { 200: answer(description, schemaOf(schema)), ...NOT_THERE, ...REFUSED },
+  });
+  return {
+    [base]: {
+      parameters,
+      get: { summary: 'How the simulated devices of a rig stand', ...state },
+      put: { summary: 'Switches them on', ...body(deviceSetup), ...state },
+      delete: { summary: 'Switches them off', responses: { 204: { description: 'Off' } } },
+    },
+    [`${base}/faults`]: {
+      parameters,
+      put: { summary: 'Has these faults and no others', ...body(deviceFaults), ...state },
+    },
+    [`${base}/driving`]: { parameters, put: { summary: 'Drives off, or stops', ...body(deviceDriving), ...state } },
+    [`${base}/monitors`]: {
+      parameters,
+      get: {
+        summary: 'What the monitors remember, a packet a minute',
+        parameters: [{ name: 'minutes', in: 'query', schema: { type: 'integer', minimum: 1, maximum: 1440 } }],
+        ...told('The packets', monitorPackets),
+      },
+    },
+    [`${base}/monitors/stream`]: {
+      parameters,
+      get: {
+        summary: 'What the monitors say, live: server-sent events `packets` and `off`',
+        responses: {
+          200: { description: 'Each event', content: { 'text/event-stream': { schema: schemaOf(sentPackets) } } },
+          ...NOT_THERE,
+        },
+      },
+    },
+    [`${base}/gauge/{position}/{wheel}`]: {
+      parameters: [...parameters, ...wheel],
+      get: { summary: 'What the gauge shows on a valve', ...told('What it shows', gaugeShows) },
+    },
+    [`${base}/wheels/{position}/{wheel}/flow`]: {
+      parameters: [...parameters, ...wheel],
+      put: { summary: 'Lets air out, puts it in, or stops', ...body(deviceFlow), ...told('What it has', gaugeShows) },
+    },
+    [`${base}/central`]: {
+      parameters,
+      get: { summary: 'What the central-inflation controller does', ...told('Each axle', centralState) },
+      put: { summary: 'Sends it to other pressures', ...body(centralTarget), ...told('Each axle', centralState) },
+    },
+  };
+}
+
 /** The description of the whole API, made from the schemas that guard it. */
 export function openApi(): Json {
   const schemas: Json = { Problem: schemaOf(problem), ExchangeFile: schemaOf(exchangeFile, 'input') };
@@ -122,6 +229,7 @@ export function openApi(): Json {
       },
     },
   };
+  paths = { ...paths, ...logPaths(), ...devicePaths() };
   for (const [name, resource] of Object.entries(RESOURCES)) {
     schemas[capital(name)] = schemaOf(resource.body, 'input');
     schemas[`${capital(name)}Row`] = schemaOf(resource.row);

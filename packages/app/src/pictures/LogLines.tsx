@@ -8,6 +8,7 @@ import { FACES } from '../theme/type';
 import { pressure } from '../words/format';
 import { Frame } from './Frame';
 import { spread } from './spread';
+import { Ticks } from './Ticks';
 
 /** One wheel over time: the least and the most of each stretch, the same where there is one reading. */
 export interface LogLine {
@@ -56,37 +57,12 @@ export function LogLines({ wheels, units, palette }: LogLinesProps) {
   const label = drawn.map(({ name, points }) => `${name} ${pressure(points.at(-1)!.mostKpa, units)}`).join(', ');
   return (
     <Frame width={WIDTH} height={HEIGHT} label={`Pressures over time. Last ${label}`}>
-      {y.ticks(5).map((tick) => (
-        <G key={tick}>
-          <Line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke={palette.line} />
-          <SvgText
-            x={PLOT.left - 5}
-            y={y(tick) + 4}
-            textAnchor="end"
-            fontFamily={FACES.number}
-            fontSize={13}
-            fill={palette.ink}
-          >
-            {String(tick)}
-          </SvgText>
-        </G>
-      ))}
-      {x.ticks(3).map((tick) => (
-        <G key={tick.getTime()}>
-          <Line x1={x(tick)} x2={x(tick)} y1={PLOT.bottom} y2={PLOT.bottom + 5} stroke={palette.ink} />
-          <SvgText
-            x={x(tick)}
-            y={PLOT.bottom + 19}
-            textAnchor="middle"
-            fontFamily={FACES.number}
-            fontSize={12}
-            fill={palette.ink}
-          >
-            {format(tick)}
-          </SvgText>
-        </G>
-      ))}
-      <Line x1={PLOT.left} x2={PLOT.right} y1={PLOT.bottom} y2={PLOT.bottom} stroke={palette.ink} strokeWidth={1.5} />
+      <Ticks
+        plot={PLOT}
+        up={y.ticks(5).map((tick) => ({ at: y(tick), text: String(tick) }))}
+        along={x.ticks(3).map((tick) => ({ at: x(tick), text: format(tick) }))}
+        palette={palette}
+      />
       {drawn.map(({ name, points }, index) => (
         <G key={name}>
           {pathsOf(points, x, (kpa) => y(inUnit(kpa))).map((d) => (

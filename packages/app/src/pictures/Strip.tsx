@@ -1,6 +1,6 @@
 import { fromCanonical } from '@dunlinmoss/core';
 import { scaleLinear } from 'd3-scale';
-import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { Circle, Path, Text as SvgText } from 'react-native-svg';
 
 import type { Units } from '../data/preferences';
 import type { Palette } from '../theme/palette';
@@ -8,6 +8,7 @@ import { FACES } from '../theme/type';
 import { length, pressure } from '../words/format';
 import { Frame } from './Frame';
 import { polyline } from './polyline';
+import { Ticks } from './Ticks';
 
 export interface StripPoint {
   readonly pressureKpa: number;
@@ -49,37 +50,12 @@ export function Strip({ measured, predicted, fitted, units, palette }: StripProp
 
   return (
     <Frame width={WIDTH} height={HEIGHT} label={`Contact length over pressure. Measured ${label}`}>
-      {y.ticks(4).map((tick) => (
-        <G key={tick}>
-          <Line x1={PLOT.left} x2={PLOT.right} y1={y(tick)} y2={y(tick)} stroke={palette.line} />
-          <SvgText
-            x={PLOT.left - 6}
-            y={y(tick) + 4}
-            textAnchor="end"
-            fontFamily={FACES.number}
-            fontSize={13}
-            fill={palette.ink}
-          >
-            {String(tick)}
-          </SvgText>
-        </G>
-      ))}
-      {x.ticks(6).map((tick) => (
-        <G key={tick}>
-          <Line x1={x(tick)} x2={x(tick)} y1={PLOT.bottom} y2={PLOT.bottom + 5} stroke={palette.ink} />
-          <SvgText
-            x={x(tick)}
-            y={PLOT.bottom + 19}
-            textAnchor="middle"
-            fontFamily={FACES.number}
-            fontSize={13}
-            fill={palette.ink}
-          >
-            {String(tick)}
-          </SvgText>
-        </G>
-      ))}
-      <Line x1={PLOT.left} x2={PLOT.right} y1={PLOT.bottom} y2={PLOT.bottom} stroke={palette.ink} strokeWidth={1.5} />
+      <Ticks
+        plot={PLOT}
+        up={y.ticks(4).map((tick) => ({ at: y(tick), text: String(tick) }))}
+        along={x.ticks(6).map((tick) => ({ at: x(tick), text: String(tick) }))}
+        palette={palette}
+      />
       <Path d={path(predicted)} stroke={palette.ink} strokeWidth={1.5} strokeDasharray="5 4" fill="none" />
       <Path d={path(fitted)} stroke={palette.moss} strokeWidth={2.5} fill="none" />
       {measured.map(({ pressureKpa, lengthMm }, index) => (

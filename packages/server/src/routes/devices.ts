@@ -1,5 +1,5 @@
 import type { CentralState, GaugeShows } from '@dunlinmoss/contract';
-import { centralTarget, deviceFault, deviceFlow, deviceSetup } from '@dunlinmoss/contract/api';
+import { centralTarget, deviceDriving, deviceFaults, deviceFlow, deviceSetup } from '@dunlinmoss/contract/api';
 import { AXLE_POSITIONS, WHEEL_CODES } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
 import type { Pool } from 'mysql2/promise';
@@ -21,8 +21,6 @@ import { changeWheels, setDriving, setFaults, simulatedRig, switchOff, switchOn 
 
 const rigParameter = z.object({ id: z.uuid() });
 const wheelParameters = z.object({ position: z.enum(AXLE_POSITIONS), wheel: z.enum(WHEEL_CODES) });
-const faultsBody = z.strictObject({ faults: z.array(deviceFault).max(60) });
-const drivingBody = z.strictObject({ driving: z.boolean() });
 const historyQuery = z.strictObject({ minutes: z.coerce.number().int().min(1).max(1_440).default(180) });
 /** A packet a minute is enough to look back on. */
 const HISTORY_MS = 60_000;
@@ -80,14 +78,14 @@ export function deviceRoutes(pool: Pool, repositories: Repositories, hub: Monito
   });
 
   router.put('/faults', async (request, response) => {
-    const { faults } = faultsBody.parse(request.body);
+    const { faults } = deviceFaults.parse(request.body);
     await switchedOn(request);
     await setFaults(pool, request.ownerId, rigIdOf(request), faults);
     response.json(await stateOf(request));
   });
 
   router.put('/driving', async (request, response) => {
-    const { driving } = drivingBody.parse(request.body);
+    const { driving } = deviceDriving.parse(request.body);
     await switchedOn(request);
     await setDriving(pool, request.ownerId, rigIdOf(request), driving);
     response.json(await stateOf(request));
