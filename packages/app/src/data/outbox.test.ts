@@ -38,6 +38,20 @@ beforeEach(() => {
 afterEach(() => stop());
 
 describe('save', () => {
+  it('sends a second save of a row once the first has arrived, on top of it, and never loses sight of it', async () => {
+    answers = [
+      () => ({ status: 200, body: { ...rig({ name: 'First' }), revision: 1 } }),
+      () => ({ status: 200, body: { ...rig({ name: 'Second' }), revision: 2 } }),
+    ];
+    const first = save('rigs', rig({ name: 'First' }));
+    const second = save('rigs', rig({ name: 'Second' }));
+    await first;
+    expect(outboxStore.get()[`rigs/${rig().id}`]!.body).toMatchObject({ name: 'Second', revision: 1 });
+    expect(await second).toMatchObject({ kind: 'saved', row: { revision: 2 } });
+    expect(sent).toEqual(['PUT First 0', 'PUT Second 1']);
+    expect(outboxStore.get()).toEqual({});
+  });
+
   it('hands on the row that arrived and forgets the entry', async () => {
     expect(await save('rigs', rig())).toMatchObject({ kind: 'saved', row: { revision: 1 } });
     expect(arrived).toHaveLength(1);

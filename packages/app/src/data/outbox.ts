@@ -47,11 +47,33 @@ export async function save<Name extends ResourceName>(name: Name, body: BodyOf<N
   return send(key);
 }
 
+/** What is on its way just now, by row: a second save of the same row waits for the first. */
+const underWay = new Map<string, Promise<unknown>>();
+
 async function send<Name extends ResourceName>(key: string): Promise<SaveResult<Name>> {
+  while (underWay.has(key)) await underWay.get(key);
+  // What was saved meanwhile may have gone out with it.
+  if (!outboxStore.get()[key]) return { kind: 'waiting' };
+  const sent = sendNow<Name>(key).finally(() => underWay.delete(key));
+  underWay.set(
+    key,
+    sent.catch(() => undefined),
+  );
+  return sent;
+}
+
+async function sendNow<Name extends ResourceName>(key: string): Promise<SaveResult<Name>> {
   const { name, body } = outboxStore.get()[key]!;
   try {
     const row = (await request('PUT', `/${RESOURCES[name].path}/${body.id}`, body)) as RowOf<Name>;
-    forget(key);
+    const newer = outboxStore.get()[key];
+    // Saved again here while this was on its way: it stays in view, and goes out on top of what has arrived.
+    if (newer && newer.body !== body && newer.body.revision === body.revision) {
+      outboxStore.set({
+        ...outboxStore.get(),
+        [key]: { ...newer, body: { ...newer.body, revision: row.revision } as typeof body },
+      });
+    } else forget(key);
     onArrived(name, row);
     return { kind: 'saved', row };
   } catch (error) {
