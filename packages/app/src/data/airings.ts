@@ -176,8 +176,10 @@ export async function saveAiring(airing: Airing): Promise<SaveResult<'airings'> 
   let body = airing;
   for (let round = 0; ; round += 1) {
     const saved = await save('airings', body);
-    const present = outboxStore.get()[`airings/${airing.id}`]?.present as AiringRow | null | undefined;
+    const entry = outboxStore.get()[`airings/${airing.id}`];
+    const present = entry?.present as AiringRow | null | undefined;
     if (saved.kind !== 'stale' || !present || round === ROUNDS) return round > 0 ? { ...saved, merged: true } : saved;
-    body = mergeAirings(body, present);
+    // What was tapped since stands on top of this: it is the one to put together with the other phone's.
+    body = mergeAirings(entry!.body as Airing, present);
   }
 }

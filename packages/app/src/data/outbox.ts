@@ -84,7 +84,9 @@ async function sendNow<Name extends ResourceName>(key: string): Promise<SaveResu
     if (!(error instanceof Refused)) throw error;
     if (error.problem.code === 'staleRevision') {
       const present = (error.problem.present ?? null) as RowOf<Name> | null;
-      outboxStore.set({ ...outboxStore.get(), [key]: { name, body, present } });
+      // What was saved again here meanwhile is what the person means.
+      const newest = outboxStore.get()[key] ?? { name, body };
+      outboxStore.set({ ...outboxStore.get(), [key]: { ...newest, present } });
       return { kind: 'stale' };
     }
     forget(key);

@@ -65,6 +65,15 @@ describe('saveAiring', () => {
     expect(server.present().runs).toHaveLength(1);
   });
 
+  it('loses no tap that comes while an older save is still being put together', async () => {
+    const server = serverWith({ ...airing, ...stamps, revision: 3, runs: [run(1)] });
+    const first = saveAiring({ ...airing, revision: 2, runs: [run(5)] });
+    const second = saveAiring({ ...airing, revision: 2, runs: [run(5), run(9)] });
+    await Promise.all([first, second]);
+    expect(server.present().runs.map(({ startedAt }) => startedAt)).toEqual([1, 5, 9].map((at) => run(at).startedAt));
+    expect(outboxStore.get()).toEqual({});
+  });
+
   it('puts two phones together, loses nothing, and says so', async () => {
     const server = serverWith({ ...airing, ...stamps, revision: 3, runs: [run(1)] });
     const saved = await saveAiring({ ...airing, revision: 2, runs: [run(5)] });
