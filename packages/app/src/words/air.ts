@@ -87,3 +87,13 @@ export const OCCASION_WORDS: Record<Occasion, string> = {
   afterAnHour: 'after an hour on the road',
   storage: 'in storage',
 };
+
+/** Safety, common practice. */
+export const MIND_OUT = [
+  'Before the soft ground, not in it. Never out of a hot road tire to reach a cold figure.',
+  'From now on drive slower, turn wider, brake earlier. Sidewall, placard and local law overrule these numbers.',
+];
+export const MIND_IN = [
+  'Never past the sidewall maximum, never a tire that ran flat, never from in front of it.',
+  'Sidewall, placard, local law and a qualified tire fitter overrule these numbers.',
+];

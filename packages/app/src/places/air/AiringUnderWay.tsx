@@ -12,7 +12,7 @@ import { notify } from '../../pieces/Notice';
 import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
 import { Text } from '../../pieces/Text';
-import { duration, runProblemText, wheelName } from '../../words/air';
+import { duration, MIND_IN, runProblemText, wheelName } from '../../words/air';
 import { gaugeStepKpa, onGauge, pressure } from '../../words/format';
 import { TOOL_WORDS } from '../../words/tools';
 import { allSettled, nextWheel, predictionOf, progressOf, type WheelProgress } from './predict';
@@ -225,6 +225,11 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
       }
     >
       <Text tone="muted">{`${rig.name} · ${done} of ${progress.length} wheels done`}</Text>
+      {airing.way === 'in' && (
+        <Text as="small" tone="rust">
+          {MIND_IN[0]}
+        </Text>
+      )}
       {current && !finished ? (
         <WheelNow
           key={`${wheelKey(current.wheel)} ${current.runs.length} ${current.state}`}

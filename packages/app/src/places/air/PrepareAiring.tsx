@@ -26,7 +26,7 @@ import { Text } from '../../pieces/Text';
 import { Unfold } from '../../pieces/Unfold';
 import { ChevronDown, ChevronUp } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
-import { duration, wheelName } from '../../words/air';
+import { duration, MIND_IN, MIND_OUT, wheelName } from '../../words/air';
 import { onGauge, percent, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { TOOL_WORDS } from '../../words/tools';
@@ -225,16 +225,6 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
     </Page>
   );
 }
-
-/** Safety, common practice. */
-const MIND_OUT = [
-  'Before the soft ground, not in it. Never out of a hot road tire to reach a cold figure.',
-  'From now on drive slower, turn wider, brake earlier. Sidewall, placard and local law overrule these numbers.',
-];
-const MIND_IN = [
-  'Never past the sidewall maximum, never a tire that ran flat, never from in front of it.',
-  'Sidewall, placard, local law and a qualified tire fitter overrule these numbers.',
-];
 
 interface OrderRowProps {
   readonly wheel: RigWheel;
