@@ -87,6 +87,13 @@ test('two phones on one wheel: both are kept, the first one counts', async ({ pa
 test('putting in says beforehand what will not be enough, with the best use and its speed, and the road check insists', async ({
   page,
 }) => {
+  // A slow line: whoever taps faster than it answers loses nothing.
+  await page.route(/v1\/airings\//, async (route) => {
+    await page.waitForTimeout(150);
+    const response = await route.fetch();
+    await page.waitForTimeout(250);
+    await route.fulfill({ response });
+  });
   await page.goto(`/air/out?rig=${CURLEW}&ground=softSand`);
   await action(page, 'Begin at front left').click();
   for (const reads of ['15', '20', '20', '15']) await letOut(page, reads);

@@ -76,6 +76,16 @@ describe('save', () => {
     expect(outboxStore.get()).toEqual({});
   });
 
+  it('sends what is saved while older rows are on their way, each in its turn', async () => {
+    answers = [() => 'away'];
+    await save('rigs', rig());
+    const third = rig({ id: '0192f000-0000-7000-8000-000000000003', name: 'Dunlin' });
+    const results = await Promise.all([save('rigs', other), save('rigs', third)]);
+    expect(results.map(({ kind }) => kind)).not.toContain('refused');
+    expect(sent).toEqual(['PUT Knot 0', 'PUT Knot 0', 'PUT Ruff 0', 'PUT Dunlin 0']);
+    expect(outboxStore.get()).toEqual({});
+  });
+
   it('keeps only the newest of several saves of one row', async () => {
     answers = [() => 'away', () => 'away'];
     await save('rigs', rig());

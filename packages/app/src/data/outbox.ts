@@ -27,7 +27,7 @@ export const outboxStore = createStore<Readonly<Record<string, Pending>>>({}, sh
 type Arrived = (name: ResourceName, row: RowOf<ResourceName>) => void;
 let onArrived: Arrived = () => undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
-let flushing = false;
+let flushing: Promise<boolean> | undefined;
 
 const keyOf = (name: ResourceName, id: string): string => `${name}/${id}`;
 
@@ -96,17 +96,18 @@ async function sendNow<Name extends ResourceName>(key: string): Promise<SaveResu
 
 /** Sends what waits, in order, up to a row; stops where the server is away. True when nothing of it waits any more. */
 async function flush(before?: string): Promise<boolean> {
-  if (flushing) return false;
-  flushing = true;
-  try {
-    for (const [key, { present }] of Object.entries(outboxStore.get())) {
-      if (key === before) break;
-      if (present === undefined && (await send(key)).kind === 'waiting') return false;
-    }
-    return true;
-  } finally {
-    flushing = false;
+  // One at a time; what was saved while another was under way has its own turn after it.
+  while (flushing) await flushing;
+  flushing = sendAll(before).finally(() => (flushing = undefined));
+  return flushing;
+}
+
+async function sendAll(before: string | undefined): Promise<boolean> {
+  for (const [key, { present }] of Object.entries(outboxStore.get())) {
+    if (key === before) break;
+    if (present === undefined && (await send(key)).kind === 'waiting' && outboxStore.get()[key]) return false;
   }
+  return true;
 }
 
 function retryLater(): void {

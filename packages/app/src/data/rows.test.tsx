@@ -63,6 +63,16 @@ describe('useRows', () => {
   });
 });
 
+describe('useRow', () => {
+  it('shows a row that waits with nothing that its next save would be refused for', () => {
+    const { createdAt: _, updatedAt: __, ...fresh } = row(3, { revision: 0 });
+    act(() => outboxStore.set({ [`rigs/${fresh.id}`]: { name: 'rigs', body: fresh } }));
+    const { result } = renderHook(() => useRow('rigs', fresh.id), { wrapper });
+    const { createdAt: ___, updatedAt: ____, ...seen } = result.current.row!;
+    expect(seen).toEqual(fresh);
+  });
+});
+
 describe('putAside and bringBack', () => {
   it('takes a row out of its list and back', async () => {
     there = [row(4), row(5)];

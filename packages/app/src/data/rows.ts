@@ -79,7 +79,9 @@ function latest<Name extends ResourceName>(
   const known = answered && answered.revision >= (told?.revision ?? 0) ? answered : told;
   if (!pending) return known;
   const now = new Date().toISOString();
-  return { createdAt: now, updatedAt: now, rigName: '', ...known, ...pending.body } as unknown as RowOf<Name>;
+  // What only the server tells stands empty until it has; no other row has such a field, or a later save would carry it.
+  const toldOnly = name === 'outings' ? { rigName: '' } : {};
+  return { createdAt: now, updatedAt: now, ...toldOnly, ...known, ...pending.body } as unknown as RowOf<Name>;
 }
 
 /** Has a component drawn anew when anything is saved here. Gives back how many changes arrived so far. */
