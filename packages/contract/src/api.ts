@@ -10,5 +10,13 @@ export {
   type LoadsLine,
 } from './exchange/loadsCsv';
 export { openApi } from './openapi';
-export { centralTarget, deviceDriving, deviceFaults, deviceFlow, deviceSetup } from './devices';
+export {
+  centralTarget,
+  deviceDriving,
+  deviceFaults,
+  deviceFlow,
+  deviceSetup,
+  probeProfile,
+  probeQuery,
+} from './devices';
 export { LOG_COLUMNS, logAdded, logBatch, logEvent, logQuery } from './log';

@@ -96,3 +96,16 @@ export type GaugeShows = z.infer<typeof gaugeShows>;
 export type DeviceFlow = z.infer<typeof deviceFlow>;
 export type CentralTarget = z.infer<typeof centralTarget>;
 export type CentralState = z.infer<typeof centralState>;
+
+/** What the simulated soil probe is asked: what the two tracks were driven at. */
+export const probeQuery = z.strictObject({
+  trackAKpa: z.coerce.number().min(0).max(2_000),
+  trackBKpa: z.coerce.number().min(0).max(2_000),
+});
+
+/** One push of the simulated probe into each of three places, depth by depth. */
+export const probeProfile = z.strictObject({
+  readings: z.array(
+    z.strictObject({ track: z.enum(['untouched', 'trackA', 'trackB']), depthMm: z.number(), coneKpa: z.number() }),
+  ),
+});

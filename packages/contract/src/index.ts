@@ -34,6 +34,7 @@ export {
   type FaultKind,
   type GaugeShows,
   type MonitorPacket,
+  probeProfile,
 } from './devices';
 export { thinLog, type LogEvent, type LogLineProblem, type LogRow, type ThinLog } from './log';
 export { fieldProblems, problem, PROBLEM_CODES, type FieldProblem, type Problem, type ProblemCode } from './problem';
@@ -50,13 +51,21 @@ export {
   type OutingRow,
   type OutingState,
 } from './resources/outing';
+export { PHOTO_LIMIT, PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
 export {
+  detailsOf,
   proofTest,
+  routineDetails,
+  routineFields,
   tapeDetails,
   WHEELS,
   type ProofTest,
   type ProofTestRow,
+  type RoutineDetails,
+  type RoutineTestBody,
+  type RoutineTestRow,
   type TapeDetails,
+  type TapeTestRow,
   type Wheel,
 } from './resources/proofTest';
 export {

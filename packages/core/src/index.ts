@@ -73,17 +73,12 @@ export { dualFactor, FARM_DUAL_FACTOR } from './capacity/duals';
 export { FARM_SPEED_TABLE, farmSpeedFactor } from './capacity/farmSpeed';
 export { flexionLoadKg, flexionPressureKpa } from './capacity/flexion';
 export { topSpeedKmh } from './capacity/speedFactor';
-export { measuredContactFor, type DoneTapeTest } from './calibrate/measuredContact';
+export type { Evidence, Observation } from './calibrate/observation';
+export { ownTire, PRIOR, type OwnEstimate } from './calibrate/ownTire';
 export { fitLine, type LineFit, type Point } from './calibrate/fitLine';
 export { CAUTION_CODES, cautionSeverity, type CautionCode } from './cautions/registry';
 export { chordMm } from './contact/chord';
-export {
-  contactPatch,
-  DEFAULT_CONTACT_CONSTANT,
-  TREAD_WIDTH_SHARE,
-  type ContactPatch,
-  type MeasuredContact,
-} from './contact/contactPatch';
+export { contactPatch, DEFAULT_CONTACT_CONSTANT, TREAD_WIDTH_SHARE, type ContactPatch } from './contact/contactPatch';
 export { dropShare, pressureForDropKpa } from './contact/bicycleDrop';
 export {
   deflectionMm,
@@ -94,6 +89,7 @@ export {
   standingHeightMm,
 } from './contact/deflection';
 export { FAMILIAR, type FamiliarCode } from './contact/familiar';
+export type { OwnFactor, OwnTire } from './contact/ownTire';
 export { pressureForStiffnessKpa, stiffnessKgPerMm, type TireBuild } from './contact/stiffness';
 export {
   KINDS,
@@ -166,6 +162,47 @@ export { stuckLadder, type Rung, type StuckLadder } from './plan/stuckLadder';
 export { whatIf, type WhatIf } from './plan/whatIf';
 export type { ValueName, WorkingCode, WorkingStep } from './plan/working';
 export {
+  bracket,
+  CRITERIA,
+  pressureAt,
+  scoreOf,
+  trialAdvice,
+  type BracketRun,
+  type BracketSetup,
+  type Criterion,
+} from './proof/bracket';
+export { chalk, readChalk, type ChalkWord } from './proof/chalk';
+export { climb, predictedClimbs } from './proof/climb';
+export { coach, REACH, type TrialAdvice, type TrialRun } from './proof/coach';
+export { INCH_OF_WATER_ML, infiltrationMmPerH, waterDepthMm } from './proof/infiltration';
+export { compareLevels, levelsOf, spreadOf, type Level } from './proof/levels';
+export { nextTime, type NextTime, type Proved } from './proof/nextTime';
+export { coneProfile, ROOT_LIMIT_KPA, TRACKS, type ConeProfile, type ConeReading } from './proof/penetrometer';
+export { print, printFigures, type PrintFigures } from './proof/print';
+export {
+  judgeRoutine,
+  ROUTINE_CODES,
+  routineEvidence,
+  routineOf,
+  ROUTINES,
+  routinesFor,
+  type RoutineCode,
+  type RoutineTest,
+} from './proof/registry';
+export type {
+  Field,
+  Fields,
+  FieldUnit,
+  Judgement,
+  Move,
+  OutlineMm,
+  Routine,
+  RoutineValue,
+  RoutineValues,
+  TestedOn,
+} from './proof/routine';
+export { studentCdf } from './proof/student';
+export {
   judgeTape,
   tapeLengthMm,
   type TapeMethod,
@@ -174,6 +211,8 @@ export {
   type TapeSurface,
   type TapeTest,
   type TapeVerdict,
+  tapeEvidence,
+  type TapeContact,
 } from './proof/tape';
 export { failure, success, type Result } from './result';
 export {
@@ -234,3 +273,16 @@ export {
   type Quantity,
   type UnitOf,
 } from './units/units';
+export type { PrintMeasure, PrintProblem, PrintQuestion, PrintStage } from './print/measurePrint';
+export { outlineFigures, simplified, type OutlineFigures, type Rolls } from './print/outline';
+export type { Photo } from './print/flatten';
+export { planeOf, type Plane, type PlaneProblem, type PointPx, type Reference } from './print/plane';
+export { SOIL_CODES, soilOf, SOILS, type Soil, type SoilCode } from './soil/soils';
+export {
+  compactionResistanceKn,
+  groundAnswerKpa,
+  sinkageM,
+  thrustKn,
+  wheelOnSoil,
+  type WheelOnSoil,
+} from './soil/wheelOnSoil';

@@ -12,10 +12,11 @@ import { requireOwner } from './owner';
 import { errorHandler, noSuchRoute } from './problems';
 import { createRepositories } from './repositories/repositories';
 import { calculatorRoutes } from './routes/calculators';
-import { deviceRoutes } from './routes/devices';
+import { deviceRoutes, probeRoutes } from './routes/devices';
 import { exchangeRoutes } from './routes/exchange';
 import { loadsExchangeRoutes } from './routes/loadsExchange';
 import { logImportRoute, logRoutes } from './routes/log';
+import { photoRoutes } from './routes/photos';
 import { resourceRoutes } from './routes/resources';
 
 /** The largest body a route takes. An import carries everything a person has; all else is one row, or a batch of a log. */
@@ -95,10 +96,12 @@ function apiRoutes(pool: Pool, ownerId: string): Router {
   // These read their own bodies, which are tables.
   api.use(loadsExchangeRoutes(pool, repositories));
   api.use(logImportRoute(pool, repositories));
+  api.use(photoRoutes(pool));
   // Any media type is read as JSON: a form or a text that is none is refused as unreadable instead of as empty.
   api.use('/import', express.json({ limit: IMPORT_LIMIT, type: () => true }));
   api.use(express.json({ limit: BODY_LIMIT, type: () => true }));
   api.use('/calc', calculatorRoutes());
+  api.use('/devices/probe', probeRoutes());
   api.use('/devices/rigs/:id', deviceRoutes(pool, repositories, new MonitorHub()));
   api.use(exchangeRoutes(pool, repositories));
   api.use(logRoutes(pool, repositories));

@@ -98,25 +98,27 @@ export const anOuting = (rigId: string, change: Partial<Outing> = {}): Outing =>
   ...change,
 });
 
-export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest => ({
-  id: randomUUID(),
-  revision: 0,
-  rigId,
-  outingId: null,
-  performedAt: '2026-05-02T08:00:00.000Z',
-  kind: 'tape',
-  details: {
-    wheel: 'frontLeft',
-    tireMarking: '265/65R17 112T',
-    loadRange: 'standard',
-    wheelLoadKg: 580,
-    surface: 'firm',
-    method: 'marks',
-    gauge: null,
-    readings: [{ pressureKpa: 240, lengthMm: 165 }],
-  },
-  ...change,
-});
+export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest =>
+  ({
+    id: randomUUID(),
+    revision: 0,
+    rigId,
+    outingId: null,
+    performedAt: '2026-05-02T08:00:00.000Z',
+    counts: true,
+    kind: 'tape',
+    details: {
+      wheel: 'frontLeft',
+      tireMarking: '265/65R17 112T',
+      loadRange: 'standard',
+      wheelLoadKg: 580,
+      surface: 'firm',
+      method: 'marks',
+      gauge: null,
+      readings: [{ pressureKpa: 240, lengthMm: 165 }],
+    },
+    ...change,
+  }) as ProofTest;
 
 /** Air let out of two wheels: one done, one under way. */
 export const anAiring = (rigId: string, change: Partial<Airing> = {}): Airing => ({

@@ -1,8 +1,7 @@
-import type { ProofTestRow } from '@dunlinmoss/contract';
 import { psi } from '@dunlinmoss/core';
 
 import { SAMPLE_RIGS, sampleAxle, sampleBicycle, sampleCase, sampleRig } from '../testing/sampleRig';
-import { askedOf, measuredOn, planAxles, planInput, tapeOf } from './planInput';
+import { askedOf, planAxles, planInput } from './planInput';
 
 const planned = (...args: Parameters<typeof planAxles>) => {
   const result = planAxles(...args);
@@ -102,37 +101,5 @@ describe('planInput', () => {
       speedKmh: 25,
       loadCaseId: 'x',
     });
-  });
-});
-
-describe('tapeOf', () => {
-  const test = (gauge: ProofTestRow['details']['gauge'], marking = '265/65R17 112T') =>
-    ({
-      id: 't',
-      performedAt: '2026-05-02T08:00:00.000Z',
-      details: {
-        wheel: 'frontLeft',
-        tireMarking: marking,
-        loadRange: 'standard',
-        wheelLoadKg: 600,
-        surface: 'firm',
-        method: 'marks',
-        gauge,
-        readings: [
-          { pressureKpa: psi(36), lengthMm: 160 },
-          { pressureKpa: psi(15), lengthMm: 228 },
-        ],
-      },
-    }) as unknown as ProofTestRow;
-
-  it('takes off what the gauge reads too much', () => {
-    expect(tapeOf(test({ gaugeId: 'g', offsetKpa: psi(1) })).readings[0]!.pressureKpa).toBeCloseTo(psi(35), 9);
-    expect(tapeOf(test(null)).readings[0]!.pressureKpa).toBe(psi(36));
-  });
-
-  it('is found for the same size in another notation of the same sidewall', () => {
-    const axle = { tireMarking: 'P265/65R17', loadRange: 'standard' } as const;
-    expect(measuredOn(axle, [test(null)])).toMatchObject({ contactConstant: expect.any(Number) });
-    expect(measuredOn(axle, [test(null, '245/75R16')])).toBeUndefined();
   });
 });

@@ -1,5 +1,4 @@
 import {
-  buildOf,
   curveOf,
   doubtfulLoads,
   loadCaseOf,
@@ -7,14 +6,11 @@ import {
   tireOf,
   type OutingRow,
   type ProofTestRow,
-  type RigAxle,
   type RigRow,
 } from '@dunlinmoss/contract';
 import {
-  correctedKpa,
   failure,
   familyOf,
-  measuredContactFor,
   sideOf,
   success,
   type AxleLoad,
@@ -28,23 +24,7 @@ import {
   type Result,
 } from '@dunlinmoss/core';
 
-/** A saved test as the core judges it: readings corrected for their gauge. */
-export const tapeOf = ({ details, performedAt, id }: ProofTestRow) => ({
-  id,
-  performedAt,
-  build: buildOf(details),
-  wheelLoadKg: details.wheelLoadKg,
-  method: details.method,
-  surface: details.surface,
-  readings: details.readings.map(({ pressureKpa, lengthMm }) => ({
-    pressureKpa: correctedKpa(pressureKpa, details.gauge?.offsetKpa ?? 0),
-    lengthMm,
-  })),
-});
-
-/** What the newest fitting tape test measured for an axle's tire. */
-export const measuredOn = (axle: Pick<RigAxle, 'tireMarking' | 'loadRange'>, tests: readonly ProofTestRow[]) =>
-  measuredContactFor(tests.map(tapeOf), buildOf(axle));
+import { ownTireOf } from './proof';
 
 /** Why no pressure can be planned for a rig before anything else is known. */
 export type NoPlan =
@@ -76,7 +56,7 @@ export function planAxles(
   return success(
     rig.axles.map((axle, index): PlanAxle => {
       const load = loads.value.axles[index]!;
-      const contact = measuredOn(axle, tests);
+      const own = ownTireOf(axle, tests, rig.family);
       const curve = curveOf(axle);
       return {
         position: axle.position,
@@ -95,9 +75,7 @@ export function planAxles(
         minKpa: axle.minKpa,
         maxKpa: axle.maxKpa,
         curve: curve.ok ? curve.value : null,
-        ...(contact && {
-          measuredContact: { contactConstant: contact.contactConstant, standardError: contact.standardError },
-        }),
+        ...(own && { own: own.estimate.tire }),
       };
     }),
   );

@@ -6,12 +6,14 @@ import { Text } from './Text';
 interface ToggleProps {
   readonly label: string;
   readonly note?: string;
+  /** What the screen reader says where the label alone would be ambiguous. */
+  readonly spokenLabel?: string;
   readonly value: boolean;
   readonly onChange: (value: boolean) => void;
 }
 
 /** Yes or no, with what it means. */
-export function Toggle({ label, note, value, onChange }: ToggleProps) {
+export function Toggle({ label, note, spokenLabel = label, value, onChange }: ToggleProps) {
   return (
     <View style={styles.toggle}>
       <View style={styles.words}>
@@ -22,7 +24,7 @@ export function Toggle({ label, note, value, onChange }: ToggleProps) {
           </Text>
         )}
       </View>
-      <Switch value={value} onValueChange={onChange} aria-label={label} style={styles.switch} />
+      <Switch value={value} onValueChange={onChange} aria-label={spokenLabel} style={styles.switch} />
     </View>
   );
 }

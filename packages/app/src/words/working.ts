@@ -19,10 +19,11 @@ const SYMBOLS: Record<ValueName, string> = {
   chordMm: 'chord',
   classKpa: 'class, low end',
   contactConstant: 'k',
-  contactConstantError: 'spread of k',
+  contactFactor: 'yours',
   contactLengthMm: 'length',
   deflectionMm: 'δ',
   deflectionShare: 'share',
+  dropFactor: 'yours',
   dropShare: 'drop',
   exponent: 'n',
   firmerKpa: 'firmer p',
@@ -68,6 +69,7 @@ const SYMBOLS: Record<ValueName, string> = {
   wantedKpa: 'wanted',
   wheelLoadKg: 'load',
   windowHighKpa: 'high end',
+  widthShare: 'k',
   windowLowKpa: 'low end',
 };
 
@@ -96,7 +98,7 @@ const PLAIN: ReadonlySet<string> = new Set([
 const figures = (name: string, value: number): string => {
   if (name === 'deflectionMm' || name === 'stiffnessKgPerMm') return value.toFixed(2);
   if (name === 'deflectionShare' || name === 'dropShare' || name === 'exponent') return value.toFixed(4);
-  if (name.startsWith('contactConstant')) return value.toFixed(3);
+  if (['contactConstant', 'contactFactor', 'dropFactor', 'widthShare'].includes(name)) return value.toFixed(3);
   if (name.endsWith('Factor')) return String(Number(value.toFixed(3)));
   if (PLAIN.has(name)) return String(Number(value.toFixed(2)));
   return value.toFixed(1);
@@ -180,6 +182,7 @@ const STEPS: Record<WorkingStep['code'], readonly [title: string, formula: strin
   deflectionAtStart: ['How far the wheel settles', 'δ = load / Kz'],
   chord: ['The flat it makes', 'chord = 2·√(OD·δ − δ²)'],
   contactLength: ['Contact length', 'length = k · chord'],
+  treadWidth: ['Tread width, measured', 'width = k · SN'],
   groundPressure: ['Pressure on the ground', 'load · 9.80665 / (length · width)'],
   dropAtStart: [
     'How far it drops at the start pressure',

@@ -1,4 +1,4 @@
-import { contactPatch } from '@dunlinmoss/core';
+import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { loadKg, pressureKpa } from '../quantities';
@@ -16,6 +16,14 @@ export const contactCalculator = defineCalculator({
   }),
   output: z.strictObject({ contact: contactPatchShape.nullable() }),
   run: (input) => ({
-    contact: contactPatch(buildOf(input), input.wheelLoadKg, input.pressureKpa, input.contactConstant) ?? null,
+    contact:
+      contactPatch(
+        {
+          ...buildOf(input),
+          contactFactor: (input.contactConstant ?? DEFAULT_CONTACT_CONSTANT) / DEFAULT_CONTACT_CONSTANT,
+        },
+        input.wheelLoadKg,
+        input.pressureKpa,
+      ) ?? null,
   }),
 });

@@ -16,7 +16,7 @@ import { loadKg, pressureKpa, speedKmh, widthMm } from '../quantities';
 import { axlePosition } from '../resources/loadCase';
 import { loadLine, loadRow } from '../resources/rig';
 import { curveOf } from '../rig/rigInput';
-import { contactPatchShape, measuredContactShape, tireInput, tireOf } from './shapes';
+import { contactPatchShape, ownTireShape, tireInput, tireOf } from './shapes';
 
 /** One axle as the planning calculators take it. */
 export const planAxleInput = z.strictObject({
@@ -39,7 +39,7 @@ export const planAxleInput = z.strictObject({
   lines: z.array(loadLine).max(6).default([]),
   rows: z.array(loadRow).max(80).default([]),
   rowsOf: z.enum(['thisTire', 'standardTire']).default('thisTire'),
-  measuredContact: measuredContactShape.optional(),
+  own: ownTireShape.optional(),
 });
 
 /** What every planning calculator asks for. */
@@ -107,7 +107,7 @@ const axlePlanShape = z.strictObject({
   atStart: contactPatchShape,
   carriesKg: z.number().nullable(),
   clearanceLostMm: z.number().nullable(),
-  measuredContact: measuredContactShape.nullable(),
+  own: ownTireShape.nullable(),
   working: z.array(
     z.strictObject({
       code: z.string(),

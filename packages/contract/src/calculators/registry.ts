@@ -10,15 +10,18 @@ import { letOutCalculator } from './letOut';
 import { marginCalculator } from './margin';
 import { moveAirCalculator } from './moveAir';
 import { onePressureCalculator } from './onePressure';
+import { ownTireCalculator } from './ownTire';
 import { putInCalculator } from './putIn';
 import { rigFindingsCalculator } from './rigFindings';
 import { rigLoadsCalculator } from './rigLoads';
 import { roadCheckCalculator } from './roadCheck';
+import { routineCalculators } from './routines';
 import { storageCalculator } from './storage';
 import { stuckLadderCalculator } from './stuckLadder';
 import { tapeCalculator } from './tape';
 import { tireCapacityCalculator } from './tireCapacity';
 import { tireMarkingCalculator } from './tireMarking';
+import { wheelOnSoilCalculator } from './wheelOnSoil';
 import { whatIfCalculator } from './whatIf';
 
 export const CALCULATORS = [
@@ -36,6 +39,9 @@ export const CALCULATORS = [
   onePressureCalculator,
   stuckLadderCalculator,
   tapeCalculator,
+  ...routineCalculators,
+  ownTireCalculator,
+  wheelOnSoilCalculator,
   letOutCalculator,
   putInCalculator,
   moveAirCalculator,

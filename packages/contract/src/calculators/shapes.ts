@@ -34,7 +34,23 @@ export const contactPatchShape = z.strictObject({
   groundPressureKpa: z.number(),
 });
 
-export const measuredContactShape = z.strictObject({
+/** A contact constant that one test gives by itself. */
+export const tapeContactShape = z.strictObject({
   contactConstant,
   standardError: z.number().min(0).nullable(),
+});
+
+const ownFactor = z.strictObject({
+  factor: z.number().min(0.1).max(10),
+  low: z.number().min(0),
+  high: z.number().min(0),
+  readings: z.int().min(0),
+});
+
+/** What a tire's own tests gave, as times the handbook's values. */
+export const ownTireShape = z.strictObject({
+  contact: ownFactor,
+  width: ownFactor,
+  carcass: ownFactor,
+  drop: ownFactor,
 });

@@ -3,7 +3,7 @@ import { z } from 'zod';
 
 import { contactLengthMm, pressureKpa, wheelLoadKg } from '../quantities';
 import { defineCalculator } from './calculator';
-import { buildOf, measuredContactShape, tireInput } from './shapes';
+import { buildOf, tapeContactShape, tireInput } from './shapes';
 
 export const tapeCalculator = defineCalculator({
   name: 'tape',
@@ -21,7 +21,7 @@ export const tapeCalculator = defineCalculator({
       z.strictObject({ pressureKpa: z.number(), lengthMm: z.number(), predictedMm: z.number().nullable() }),
     ),
     growth: z.strictObject({ measuredMm: z.number(), predictedMm: z.number(), ratio: z.number() }).nullable(),
-    contact: measuredContactShape.nullable(),
+    contact: tapeContactShape.nullable(),
     offsetMm: z.number(),
   }),
   run: (input) => {

@@ -13,6 +13,7 @@ export const PLAIN_AXLE = {
   casing: null,
   rimInnerMm: null,
   measuredWidthMm: null,
+  fittedAt: null,
   treadWidthMm: null,
   minKpa: null,
   maxKpa: null,

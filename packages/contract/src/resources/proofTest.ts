@@ -1,8 +1,17 @@
-import { LOAD_RANGE_CODES } from '@dunlinmoss/core';
+import {
+  LOAD_RANGE_CODES,
+  ROUTINE_CODES,
+  routineOf,
+  type Field,
+  type Fields,
+  type RoutineCode,
+  type RoutineValue,
+  type RoutineValues,
+} from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
-import { contactLengthMm, id, pressureKpa, revision, timestamp, wheelLoadKg } from '../quantities';
+import { contactLengthMm, id, pressureKpa, revision, timestamp, wheelLoadKg, widthMm } from '../quantities';
 import { stamps } from './row';
 
 export const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
@@ -23,20 +32,92 @@ export const tapeDetails = z.strictObject({
     .max(40),
 });
 
-/** A test as a person saves it. A new kind of test adds its details to this union. */
-export const proofTest = z.strictObject({
+/** What every test has, of whatever kind. */
+const common = {
   id,
   revision,
   rigId: id,
   outingId: id.nullable(),
   performedAt: timestamp,
-  kind: z.literal('tape'),
-  details: tapeDetails,
-});
+  /** False for one that was set aside: it is kept and shown, and nothing is learned from it. */
+  counts: z.boolean().default(true),
+};
 
-export const proofTestRow = proofTest.extend(stamps);
+const tapeTest = z.strictObject({ ...common, kind: z.literal('tape'), details: tapeDetails });
+
+/** The schema of one field of a routine, from what the core says of it. */
+function fieldSchema(field: Field): z.ZodType<RoutineValue> {
+  const schema = presentSchema(field);
+  return field.optional ? schema.nullable().default(null) : schema;
+}
+
+function presentSchema(field: Field): z.ZodType<RoutineValue> {
+  switch (field.type) {
+    case 'number': {
+      const number = field.whole ? z.int() : z.number();
+      return number.min(field.min).max(field.max);
+    }
+    case 'choice':
+      return z.enum(field.options as [string, ...string[]]);
+    case 'wheel':
+      return z.string().regex(/^[a-z]+[0-9]* [a-zA-Z]+$/);
+    case 'outline':
+      return z
+        .array(z.tuple([z.number().min(-20_000).max(20_000), z.number().min(-20_000).max(20_000)]))
+        .min(3)
+        .max(400);
+    case 'id':
+      return id;
+  }
+}
+
+const fieldsSchema = (fields: Fields): z.ZodType<RoutineValues> =>
+  z.strictObject(Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, fieldSchema(field)])));
+
+/** What is written down of one kind of test: setup once, the rest at every run. */
+export const routineFields = (code: RoutineCode) => {
+  const { setup, run } = routineOf(code);
+  return { setup: fieldsSchema(setup), runs: z.array(fieldsSchema(run)).max(400) };
+};
+
+/** The part of its own of a test that is no tape. Tire and load are kept as they were on the day. */
+export const routineDetails = (code: RoutineCode) => {
+  const { setup, runs } = routineFields(code);
+  return z.strictObject({
+    /** Of the wheel it was made on, or of the heaviest where it is of the whole rig; `wheelKey` writes it so. */
+    wheel: z.string().regex(/^[a-z]+[0-9]* [a-zA-Z]+$/),
+    tireMarking,
+    loadRange: z.enum(LOAD_RANGE_CODES),
+    /** Null where nobody knows it: what needs it is then withheld. */
+    wheelLoadKg: z.number().min(1).max(20_000).nullable(),
+    /** On the rim, where it was measured. */
+    widthMm: widthMm.nullable().default(null),
+    gauge: z.strictObject({ gaugeId: id, offsetKpa: z.number().min(-500).max(500) }).nullable(),
+    setup,
+    runs: runs.min(1),
+    note: z.string().trim().max(500).default(''),
+  });
+};
+
+const routineTest = (code: RoutineCode) =>
+  z.strictObject({ ...common, kind: z.literal(code), details: routineDetails(code) });
+
+/** A test as a person saves it: the tape's, or any of the registry's. */
+export const proofTest = z.discriminatedUnion('kind', [tapeTest, ...ROUTINE_CODES.map(routineTest)]);
+export const proofTestRow = z.discriminatedUnion('kind', [
+  tapeTest.extend(stamps),
+  ...ROUTINE_CODES.map((code) => routineTest(code).extend(stamps)),
+]);
+
+/** Guards a test's own part by its kind. */
+export const detailsOf = (kind: ProofTest['kind'], details: unknown): ProofTest['details'] =>
+  kind === 'tape' ? tapeDetails.parse(details) : routineDetails(kind).parse(details);
 
 export type ProofTest = z.infer<typeof proofTest>;
 export type ProofTestRow = z.infer<typeof proofTestRow>;
+export type TapeTestRow = Extract<ProofTestRow, { kind: 'tape' }>;
+export type RoutineTestRow = Exclude<ProofTestRow, { kind: 'tape' }>;
+export type RoutineTestBody = Exclude<ProofTest, { kind: 'tape' }>;
+export type RoutineDetails = RoutineTestBody['details'];
 export type TapeDetails = z.infer<typeof tapeDetails>;
 export type Wheel = (typeof WHEELS)[number];

@@ -10,7 +10,7 @@ import {
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
-import { id, lengthMm, loadKg, name, pressureKpa, revision, speedKmh, widthMm } from '../quantities';
+import { id, lengthMm, loadKg, name, pressureKpa, revision, speedKmh, timestamp, widthMm } from '../quantities';
 import { axlePosition, loadCase } from './loadCase';
 import { stamps } from './row';
 
@@ -44,6 +44,8 @@ export const rigAxle = z.strictObject({
   rimInnerMm: widthMm.nullable(),
   /** How wide the tire really is on its rim, where no marking tells. */
   measuredWidthMm: widthMm.nullable(),
+  /** Since when these tires and rims are on it; tests made before speak of others. Null for as long as anybody knows. */
+  fittedAt: timestamp.nullable().default(null),
   treadWidthMm: widthMm.nullable(),
   /** Lowest and highest pressure that the sidewall allows. */
   minKpa: pressureKpa.nullable(),

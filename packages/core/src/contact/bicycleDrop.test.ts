@@ -72,11 +72,12 @@ describe('a bicycle tire on the ground', () => {
     );
   });
 
-  it('keeps its area and takes its length from a measured constant', () => {
-    const measured = contactPatch(build, 50, 160, 0.6)!;
+  it('takes length and drop from what was measured', () => {
+    const own = contactPatch({ ...build, contactFactor: 1.1 }, 50, 160)!;
     const free = contactPatch(build, 50, 160)!;
-    expect(measured.lengthMm).toBeCloseTo(0.6 * free.chordMm, 9);
-    expect(measured.grossAreaMm2).toBeCloseTo(free.grossAreaMm2, 9);
+    expect(own.lengthMm).toBeCloseTo(1.1 * free.lengthMm, 9);
+    expect(own.groundPressureKpa).toBeCloseTo(free.groundPressureKpa / 1.1, 9);
+    expect(contactPatch({ ...build, dropFactor: 1.1 }, 50, 160)!.deflectionMm).toBeCloseTo(1.1 * free.deflectionMm, 9);
   });
 
   it('has no print where it would drop to the rim', () => {

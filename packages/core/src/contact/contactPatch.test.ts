@@ -97,8 +97,8 @@ describe('contactPatch', () => {
   });
 
   it('scales with the contact constant', () => {
-    const one = contactPatch(build('265/65R17'), 600, 110, 0.5)!;
-    const two = contactPatch(build('265/65R17'), 600, 110, 0.6)!;
+    const one = contactPatch(build('265/65R17'), 600, 110)!;
+    const two = contactPatch({ ...build('265/65R17'), contactFactor: 1.2 }, 600, 110)!;
     expect(two.lengthMm / one.lengthMm).toBeCloseTo(1.2, 12);
     expect(two.groundPressureKpa / one.groundPressureKpa).toBeCloseTo(1 / 1.2, 12);
   });

@@ -16,12 +16,6 @@ export const TREAD_WIDTH_SHARE = 0.75;
 
 export const CONTACT_SOURCE: Source = assumption;
 
-/** A contact constant that a person's own tape test gave, with the standard error of the estimate where there is one. */
-export interface MeasuredContact {
-  readonly contactConstant: number;
-  readonly standardError: number | null;
-}
-
 export interface ContactPatch {
   readonly pressureKpa: number;
   readonly stiffnessKgPerMm: number;
@@ -42,26 +36,20 @@ export interface ContactPatch {
  * Answers undefined where the sidewall would be squeezed to nothing: the tire does not carry this load at this pressure.
  *
  * A bicycle tire is a thin skin round its air: it presses with its pressure and what the casing adds, in an ellipse as
- * long to wide as the chords along and across its round (assumption).
+ * long to wide as the chords along and across its round (assumption). What a rig's own tests gave is counted in.
  *
  * @param loadKg load on this wheel, above 0
  * @param pressureKpa gauge pressure, 0 or more
- * @param contactConstant contact length over chord, where it was measured
  * @example a standard 245/75R16, 500 kg, 310 kPa: 140 mm long, 184 mm wide, 190 kPa on the ground
  */
-export function contactPatch(
-  build: TireBuild,
-  loadKg: number,
-  pressureKpa: number,
-  contactConstant?: number,
-): ContactPatch | undefined {
+export function contactPatch(build: TireBuild, loadKg: number, pressureKpa: number): ContactPatch | undefined {
   const share = deflectionShare(build, loadKg, pressureKpa);
   if (share >= 1) return undefined;
   const depth = deflectionMm(build, loadKg, pressureKpa);
   const chord = chordMm(standingDiameterMm(build), depth);
   const { lengthMm, widthMm, grossAreaMm2 } = isBicycleTire(build)
-    ? ellipse(build, loadKg, pressureKpa, chord, depth, contactConstant)
-    : rectangle(build, chord, contactConstant ?? DEFAULT_CONTACT_CONSTANT);
+    ? ellipse(build, loadKg, pressureKpa, chord, depth)
+    : rectangle(build, chord);
   return {
     pressureKpa,
     stiffnessKgPerMm: loadKg / depth,
@@ -78,25 +66,18 @@ export function contactPatch(
 
 type Outline = Pick<ContactPatch, 'lengthMm' | 'widthMm' | 'grossAreaMm2'>;
 
-function rectangle({ tire }: TireBuild, chord: number, contactConstant: number): Outline {
-  const lengthMm = contactConstant * chord;
-  const widthMm = TREAD_WIDTH_SHARE * tire.sectionWidthMm;
+function rectangle({ tire, contactFactor = 1, widthFactor = 1 }: TireBuild, chord: number): Outline {
+  const lengthMm = contactFactor * DEFAULT_CONTACT_CONSTANT * chord;
+  const widthMm = widthFactor * TREAD_WIDTH_SHARE * tire.sectionWidthMm;
   return { lengthMm, widthMm, grossAreaMm2: lengthMm * widthMm };
 }
 
-function ellipse(
-  build: TireBuild,
-  loadKg: number,
-  pressureKpa: number,
-  chord: number,
-  depth: number,
-  contactConstant: number | undefined,
-): Outline {
-  const grossAreaMm2 = ((loadKg * STANDARD_GRAVITY) / (pressureKpa + CASING_KPA)) * 1000;
+function ellipse(build: TireBuild, loadKg: number, pressureKpa: number, chord: number, depth: number): Outline {
+  const { contactFactor = 1, widthFactor = 1 } = build;
+  const skinAreaMm2 = ((loadKg * STANDARD_GRAVITY) / (pressureKpa + CASING_KPA)) * 1000;
   const across = chordMm(widthOnRimMm(build), depth);
-  const lengthMm =
-    contactConstant === undefined
-      ? Math.sqrt(((4 * grossAreaMm2) / Math.PI) * (chord / across))
-      : contactConstant * chord;
-  return { lengthMm, widthMm: (4 * grossAreaMm2) / (Math.PI * lengthMm), grossAreaMm2 };
+  const unitMm = Math.sqrt((4 * skinAreaMm2) / Math.PI);
+  const lengthMm = contactFactor * unitMm * Math.sqrt(chord / across);
+  const widthMm = widthFactor * unitMm * Math.sqrt(across / chord);
+  return { lengthMm, widthMm, grossAreaMm2: (Math.PI / 4) * lengthMm * widthMm };
 }

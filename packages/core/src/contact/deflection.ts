@@ -25,7 +25,7 @@ export const standingDiameterMm = (build: TireBuild): number =>
  */
 export const deflectionMm = (build: TireBuild, loadKg: number, pressureKpa: number): number =>
   isBicycleTire(build)
-    ? dropShare(widthOnRimMm(build), loadKg, pressureKpa) * widthOnRimMm(build)
+    ? (build.dropFactor ?? 1) * dropShare(widthOnRimMm(build), loadKg, pressureKpa) * widthOnRimMm(build)
     : loadKg / stiffnessKgPerMm(build, pressureKpa);
 
 /** The same as a share of the sidewall's height: what carries a rule of thumb from one rig to another. */
@@ -38,5 +38,5 @@ export const deflectionShare = (build: TireBuild, loadKg: number, pressureKpa: n
  */
 export const pressureForShareKpa = (build: TireBuild, loadKg: number, share: number): number =>
   isBicycleTire(build)
-    ? pressureForDropKpa(widthOnRimMm(build), loadKg, share)
+    ? pressureForDropKpa(widthOnRimMm(build), loadKg, share / (build.dropFactor ?? 1))
     : pressureForStiffnessKpa(build, loadKg / (share * standingHeightMm(build)));

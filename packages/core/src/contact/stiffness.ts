@@ -9,6 +9,10 @@ export interface TireBuild {
   readonly carcass: number;
   /** Measured on the rim, mm, where it was: no marking of a bicycle tire tells it. */
   readonly widthMm?: number;
+  /** What a rig's own tests gave, as times the value that holds without any: contact length, tread width, drop of a bicycle tire. */
+  readonly contactFactor?: number;
+  readonly widthFactor?: number;
+  readonly dropFactor?: number;
 }
 
 /** Stiffness that a standard carcass gives without any air, kg/mm. Published with the formula. */

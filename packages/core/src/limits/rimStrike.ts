@@ -1,5 +1,5 @@
-import { DROP_SOURCE, pressureForDropKpa } from '../contact/bicycleDrop';
-import { isBicycleTire, widthOnRimMm } from '../contact/deflection';
+import { DROP_SOURCE } from '../contact/bicycleDrop';
+import { isBicycleTire, pressureForShareKpa, widthOnRimMm } from '../contact/deflection';
 import type { AxleContext } from '../plan/axleContext';
 import { tradeDropShare } from '../schools/bicyclePoints';
 import { assumption } from '../source';
@@ -28,7 +28,7 @@ export const rimStrike = {
   source: assumption,
   pressureKpa: (context) =>
     isBicycleTire(context.build)
-      ? pressureForDropKpa(widthOnRimMm(context.build), context.heaviestWheelKg, strikeShareOf(context))
+      ? pressureForShareKpa(context.build, context.heaviestWheelKg, strikeShareOf(context))
       : null,
   steps: (context, pressureKpa) => [
     {

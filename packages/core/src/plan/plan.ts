@@ -1,6 +1,7 @@
 import type { LoadCurve } from '../capacity/loadCurve';
 import type { CautionCode } from '../cautions/registry';
-import type { ContactPatch, MeasuredContact } from '../contact/contactPatch';
+import type { ContactPatch } from '../contact/contactPatch';
+import type { OwnTire } from '../contact/ownTire';
 import type { FamilyCode } from '../families/registry';
 import type { GroundCode } from '../grounds/registry';
 import type { BindingCeiling, CeilingCode } from '../limits/ceilings';
@@ -37,7 +38,8 @@ export interface PlanAxle {
   readonly maxKpa: number | null;
   /** What the tire carries; null where nothing tells. */
   readonly curve: LoadCurve | null;
-  readonly measuredContact?: MeasuredContact;
+  /** What its own tests gave; without it the handbook's values hold. */
+  readonly own?: OwnTire;
 }
 
 export interface PlanInput {
@@ -102,7 +104,7 @@ export interface AxlePlan {
   readonly carriesKg: number | null;
   /** How much lower the axle stands than at road pressure, mm; null without one. */
   readonly clearanceLostMm: number | null;
-  readonly measuredContact: MeasuredContact | null;
+  readonly own: OwnTire | null;
   readonly working: readonly WorkingStep[];
 }
 

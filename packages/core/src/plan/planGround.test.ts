@@ -76,13 +76,14 @@ describe('planGround', () => {
   });
 
   it('uses a measured contact constant, and marks the step that does', () => {
-    const measuredContact = { contactConstant: 0.6, standardError: 0.02 };
+    const known = (factor: number) => ({ factor, low: 0.9 * factor, high: 1.1 * factor, readings: 3 });
+    const own = { contact: known(0.6 / 0.68), width: known(1), carcass: known(1), drop: known(1) };
     const before = plan('softSand');
-    const after = plan('softSand', sampleAxle({ measuredContact }));
+    const after = plan('softSand', sampleAxle({ own }));
     expect(after.startKpa).toBe(before.startKpa);
     expect(after.atStart.lengthMm / before.atStart.lengthMm).toBeCloseTo(0.6 / 0.68, 9);
     expect(after.working.find(({ code }) => code === 'contactLength')).toMatchObject({
-      inputs: { contactConstant: 0.6, contactConstantError: 0.02 },
+      inputs: { contactConstant: expect.closeTo(0.6, 9) },
       source: { mark: 'measured' },
     });
   });

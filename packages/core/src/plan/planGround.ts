@@ -89,8 +89,13 @@ export function contextsOf(input: PlanInput): AxleContext[] {
       axle,
       build: {
         tire: axle.tire,
-        carcass: carcassFactor(axle.loadRange),
+        carcass: carcassFactor(axle.loadRange) * (axle.own?.carcass.factor ?? 1),
         ...(axle.widthMm !== null && { widthMm: axle.widthMm }),
+        ...(axle.own && {
+          contactFactor: axle.own.contact.factor,
+          widthFactor: axle.own.width.factor,
+          dropFactor: axle.own.drop.factor,
+        }),
       },
       wheelLoadKg: heavierKg(axle),
       heaviestWheelKg,
@@ -192,10 +197,9 @@ function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode |
   const edge = (end: End): number => hold(school === null ? axle.roadKpa! : Number(asks(school, end)));
   const [lowKpa, highKpa] = [edge('low'), edge('high')];
   const roadKpa = axle.roadKpa ?? needsOnRoadKpa(context);
-  const contactConstant = axle.measuredContact?.contactConstant;
-  const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa, contactConstant) ?? null);
+  const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa) ?? null);
   // The floors keep the sidewall from being squeezed flat at any pressure from there up.
-  const atStart = contactPatch(build, wheelLoadKg, startKpa, contactConstant)!;
+  const atStart = contactPatch(build, wheelLoadKg, startKpa)!;
   const figures = figuresFor(context.ground, context.family.kind, wheelOf(axle));
   const windowStep = (code: 'windowLow' | 'windowHigh', value: number): WorkingStep => ({
     code,
@@ -219,14 +223,14 @@ function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode |
     atStart,
     carriesKg: carriedKg(context, startKpa),
     clearanceLostMm: atRoad && atStart.deflectionMm - atRoad.deflectionMm,
-    measuredContact: axle.measuredContact ?? null,
+    own: axle.own ?? null,
     working: [
       ...workingOfLoadAndTire(context),
       ...(school === null || wantedKpa === null ? [] : schoolOf(school).steps(context, startEnd, wantedKpa)),
       ...workingOfLimits(context, floor, ceiling),
       workingOfStart(wantedKpa, startKpa, floor, ceiling),
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
-      ...workingOfContact(build, wheelLoadKg, atStart, axle.measuredContact),
+      ...workingOfContact(build, wheelLoadKg, atStart, axle.own),
     ],
   };
 }

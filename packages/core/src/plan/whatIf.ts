@@ -34,7 +34,7 @@ export interface WhatIf {
  */
 export function whatIf(context: AxleContext, plan: AxlePlan, pressureKpa: number): WhatIf {
   const { build, wheelLoadKg, ground, family } = context;
-  const patch = contactPatch(build, wheelLoadKg, pressureKpa, plan.measuredContact?.contactConstant) ?? null;
+  const patch = contactPatch(build, wheelLoadKg, pressureKpa) ?? null;
   const goesByHeat = plan.floor.all.some(({ code }) => code === 'heatAndSpeed');
   const byHeat = goesByHeat && patch ? speedForShareKmh(patch.deflectionShare) : null;
   const guide = family.speedGuide ? (ground.speedGuideKmh?.high ?? null) : null;

@@ -10,10 +10,11 @@ export type ValueName =
   | 'chordMm'
   | 'classKpa'
   | 'contactConstant'
-  | 'contactConstantError'
+  | 'contactFactor'
   | 'contactLengthMm'
   | 'deflectionMm'
   | 'deflectionShare'
+  | 'dropFactor'
   | 'dropShare'
   | 'exponent'
   | 'firmerKpa'
@@ -58,6 +59,7 @@ export type ValueName =
   | 'treadWidthMm'
   | 'wantedKpa'
   | 'wheelLoadKg'
+  | 'widthShare'
   | 'windowHighKpa'
   | 'windowLowKpa';
 
@@ -106,6 +108,7 @@ export type WorkingCode =
   | 'deflectionAtStart'
   | 'chord'
   | 'contactLength'
+  | 'treadWidth'
   | 'groundPressure'
   | 'dropAtStart'
   | 'skinPressure'

@@ -2,10 +2,11 @@ import { CASING_KPA, DROP_HEIGHT_SOURCE, DROP_SOURCE } from '../contact/bicycleD
 import {
   CONTACT_SOURCE,
   DEFAULT_CONTACT_CONSTANT,
+  TREAD_WIDTH_SHARE,
   type ContactPatch,
-  type MeasuredContact,
 } from '../contact/contactPatch';
 import { isBicycleTire, standingDiameterMm, standingHeightMm, widthOnRimMm } from '../contact/deflection';
+import type { OwnTire } from '../contact/ownTire';
 import { STIFFNESS_SOURCE, type TireBuild } from '../contact/stiffness';
 import { CEILINGS, type BindingCeiling } from '../limits/ceilings';
 import { FLOORS, type BindingFloor } from '../limits/floors';
@@ -93,9 +94,9 @@ export function workingOfContact(
   build: TireBuild,
   wheelLoadKg: number,
   patch: ContactPatch,
-  measuredContact: MeasuredContact | undefined,
+  own: OwnTire | undefined,
 ): WorkingStep[] {
-  if (isBicycleTire(build)) return workingOfBicycleContact(build, wheelLoadKg, patch, measuredContact);
+  if (isBicycleTire(build)) return workingOfBicycleContact(build, wheelLoadKg, patch, own);
   return [
     {
       code: 'stiffnessAtStart',
@@ -110,7 +111,8 @@ export function workingOfContact(
       source: exact,
     },
     chordStep(build, patch),
-    lengthStep(patch, measuredContact),
+    lengthStep(patch, own),
+    ...(own && own.width.readings > 0 ? [widthStep(build, patch, own)] : []),
     {
       code: 'groundPressure',
       inputs: { wheelLoadKg, contactLengthMm: patch.lengthMm, treadWidthMm: patch.widthMm },
@@ -127,32 +129,42 @@ const chordStep = (build: TireBuild, patch: ContactPatch): WorkingStep => ({
   source: exact,
 });
 
-function lengthStep(patch: ContactPatch, measuredContact: MeasuredContact | undefined): WorkingStep {
-  const error = measuredContact?.standardError;
+function lengthStep(patch: ContactPatch, own: OwnTire | undefined): WorkingStep {
   return {
     code: 'contactLength',
     inputs: {
-      contactConstant: measuredContact?.contactConstant ?? DEFAULT_CONTACT_CONSTANT,
+      contactConstant: DEFAULT_CONTACT_CONSTANT * (own?.contact.factor ?? 1),
       chordMm: patch.chordMm,
-      ...(typeof error === 'number' && { contactConstantError: error }),
     },
     result: { name: 'contactLengthMm', value: patch.lengthMm },
-    source: measuredContact ? measured : CONTACT_SOURCE,
+    source: own ? measured : CONTACT_SOURCE,
   };
 }
+
+const widthStep = (build: TireBuild, patch: ContactPatch, own: OwnTire): WorkingStep => ({
+  code: 'treadWidth',
+  inputs: { widthShare: TREAD_WIDTH_SHARE * own.width.factor, sectionWidthMm: build.tire.sectionWidthMm },
+  result: { name: 'treadWidthMm', value: patch.widthMm },
+  source: measured,
+});
 
 function workingOfBicycleContact(
   build: TireBuild,
   wheelLoadKg: number,
   patch: ContactPatch,
-  measuredContact: MeasuredContact | undefined,
+  own: OwnTire | undefined,
 ): WorkingStep[] {
   return [
     {
       code: 'dropAtStart',
-      inputs: { wheelLoadKg, tireWidthMm: widthOnRimMm(build), pressureKpa: patch.pressureKpa },
+      inputs: {
+        wheelLoadKg,
+        tireWidthMm: widthOnRimMm(build),
+        pressureKpa: patch.pressureKpa,
+        ...(own && { dropFactor: own.drop.factor }),
+      },
       result: { name: 'dropShare', value: patch.deflectionShare },
-      source: DROP_SOURCE,
+      source: own ? measured : DROP_SOURCE,
     },
     {
       code: 'targetDeflection',
@@ -164,22 +176,21 @@ function workingOfBicycleContact(
     {
       code: 'skinPressure',
       inputs: { pressureKpa: patch.pressureKpa, casingKpa: CASING_KPA },
-      result: { name: 'groundPressureKpa', value: patch.groundPressureKpa },
+      result: { name: 'groundPressureKpa', value: patch.pressureKpa + CASING_KPA },
       source: CONTACT_SOURCE,
     },
-    measuredContact
-      ? lengthStep(patch, measuredContact)
-      : {
-          code: 'ellipse',
-          inputs: {
-            wheelLoadKg,
-            groundPressureKpa: patch.groundPressureKpa,
-            chordMm: patch.chordMm,
-            tireWidthMm: widthOnRimMm(build),
-            deflectionMm: patch.deflectionMm,
-          },
-          result: { name: 'contactLengthMm', value: patch.lengthMm },
-          source: CONTACT_SOURCE,
-        },
+    {
+      code: 'ellipse',
+      inputs: {
+        wheelLoadKg,
+        groundPressureKpa: patch.pressureKpa + CASING_KPA,
+        chordMm: patch.chordMm,
+        tireWidthMm: widthOnRimMm(build),
+        deflectionMm: patch.deflectionMm,
+        ...(own && { contactFactor: own.contact.factor }),
+      },
+      result: { name: 'contactLengthMm', value: patch.lengthMm },
+      source: own ? measured : CONTACT_SOURCE,
+    },
   ];
 }

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 
 import { contactPatch } from '../contact/contactPatch';
-import { measuredContactFor } from '../calibrate/measuredContact';
 import { REFERENCE_RIG } from '../schools/referenceRig';
 import { psi } from '../units/units';
-import { judgeTape, tapeLengthMm, type TapeTest } from './tape';
+import { judgeTape, tapeEvidence, tapeLengthMm, type TapeTest } from './tape';
 
 const { build } = REFERENCE_RIG;
 const test = (change: Partial<TapeTest>): TapeTest => ({
@@ -19,7 +18,7 @@ const test = (change: Partial<TapeTest>): TapeTest => ({
 const readings = (constant: number, offsetMm: number, ...pressuresPsi: number[]) =>
   pressuresPsi.map((each) => ({
     pressureKpa: psi(each),
-    lengthMm: contactPatch(build, 600, psi(each), constant)!.lengthMm + offsetMm,
+    lengthMm: contactPatch({ ...build, contactFactor: constant / 0.68 }, 600, psi(each))!.lengthMm + offsetMm,
   }));
 
 describe('judgeTape', () => {
@@ -93,24 +92,18 @@ describe('judgeTape', () => {
   });
 });
 
-describe('measuredContactFor', () => {
-  const done = (performedAt: string, constant: number, change: Partial<TapeTest> = {}) => ({
-    ...test({ readings: readings(constant, 0, 36, 26, 16), ...change }),
-    performedAt,
+describe('tapeEvidence', () => {
+  it('reads long with poles and on soft ground, the print itself with marks on firm', () => {
+    const some = readings(0.68, 0, 36, 26, 16);
+    const offsets = (change: Partial<TapeTest>) =>
+      tapeEvidence(test({ readings: some, ...change })).map(({ offset }) => offset);
+    expect(offsets({})).toEqual([null, null, null]);
+    expect(offsets({ method: 'poles' })).toEqual(['readsLong', 'readsLong', 'readsLong']);
+    expect(offsets({ surface: 'soft' })).toEqual(['readsLong', 'readsLong', 'readsLong']);
   });
 
-  it('takes the newest believable test of the same size and carcass', () => {
-    const tests = [
-      done('2026-05-01T08:00:00Z', 0.6),
-      done('2026-06-01T08:00:00Z', 0.62),
-      done('2026-07-01T08:00:00Z', 1.3),
-      done('2026-08-01T08:00:00Z', 0.5, { build: { ...build, carcass: 1.8 } }),
-    ];
-    expect(measuredContactFor(tests, build)?.test.performedAt).toBe('2026-06-01T08:00:00Z');
-    expect(measuredContactFor(tests, build)?.contactConstant).toBeCloseTo(0.62, 9);
-  });
-
-  it('gives nothing without one', () => {
-    expect(measuredContactFor([done('2026-07-01T08:00:00Z', 1.3)], build)).toBeUndefined();
+  it('tells nothing where load or gauge have to be looked at first, or where too little was read', () => {
+    expect(tapeEvidence(test({ readings: readings(1.3, 0, 36, 26, 16) }))).toEqual([]);
+    expect(tapeEvidence(test({ readings: readings(0.68, 0, 36) }))).toEqual([]);
   });
 });

@@ -1,5 +1,6 @@
 import { fitLine } from '../calibrate/fitLine';
-import { contactPatch, DEFAULT_CONTACT_CONSTANT, type MeasuredContact } from '../contact/contactPatch';
+import type { Evidence } from '../calibrate/observation';
+import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
 import type { TireBuild } from '../contact/stiffness';
 
 /**
@@ -34,6 +35,12 @@ export type TapeVerdict =
   /** Check the load and the gauge. */
   | 'moreThanExpected';
 
+/** A contact constant (length over chord) that one test gives by itself, with the standard error where there is one. */
+export interface TapeContact {
+  readonly contactConstant: number;
+  readonly standardError: number | null;
+}
+
 export interface TapeResult {
   readonly verdict: TapeVerdict;
   /** Firmest first. The prediction is the standard one, not the fitted. Null where the tire can't carry the load. */
@@ -41,7 +48,7 @@ export interface TapeResult {
   /** From the firmest to the softest pressure, means of repeated readings; null with too few readings. */
   readonly growth: { readonly measuredMm: number; readonly predictedMm: number; readonly ratio: number } | null;
   /** The rig's own contact constant; null where the readings do not fix a believable one. */
-  readonly contact: MeasuredContact | null;
+  readonly contact: TapeContact | null;
   /** What the tape reads above the print, mm; zero for marks on firm ground. */
   readonly offsetMm: number;
 }
@@ -126,6 +133,26 @@ export function tapeLengthMm(
   contactConstant: number = DEFAULT_CONTACT_CONSTANT,
   offsetMm = 0,
 ): number | undefined {
-  const patch = contactPatch(test.build, test.wheelLoadKg, pressureKpa, contactConstant);
+  const contactFactor = contactConstant / DEFAULT_CONTACT_CONSTANT;
+  const patch = contactPatch({ ...test.build, contactFactor }, test.wheelLoadKg, pressureKpa);
   return patch && patch.lengthMm + offsetMm;
+}
+
+/** How well a length is read between marks and between poles, mm. Assumptions. */
+const DEVIATION_MM = { marks: 4, poles: 6 } as const;
+
+/** What a tape test tells of the tire's own constants: nothing where load or gauge have to be looked at first. */
+export function tapeEvidence(test: TapeTest): Evidence[] {
+  const { verdict } = judgeTape(test);
+  if (verdict === 'tooFewReadings' || verdict === 'moreThanExpected') return [];
+  const readsLong = test.method === 'poles' || test.surface === 'soft';
+  return test.readings.map(({ pressureKpa, lengthMm }, run) => ({
+    of: 'length',
+    pressureKpa,
+    loadKg: test.wheelLoadKg,
+    valueMm: lengthMm,
+    deviationMm: DEVIATION_MM[test.method],
+    offset: readsLong ? 'readsLong' : null,
+    run,
+  }));
 }

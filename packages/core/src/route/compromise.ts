@@ -73,7 +73,7 @@ export function compromise(base: PlanInput, legs: readonly Leg[]): Result<Compro
     axles,
     legs: plans.map((plan, leg) => ({
       plan,
-      axles: contextsOf(inputs[leg]!).map(({ build, wheelLoadKg, axle: { measuredContact } }, index): LegAxle => {
+      axles: contextsOf(inputs[leg]!).map(({ build, wheelLoadKg }, index): LegAxle => {
         const { position, startKpa, atStart } = plan.axles[index]!;
         const oneKpa = axles[index]!.pressureKpa;
         return {
@@ -81,10 +81,7 @@ export function compromise(base: PlanInput, legs: readonly Leg[]): Result<Compro
           ownKpa: startKpa,
           aboveOwnKpa: oneKpa === null ? 0 : oneKpa - startKpa,
           atOwn: atStart,
-          atOne:
-            oneKpa === null
-              ? null
-              : (contactPatch(build, wheelLoadKg, oneKpa, measuredContact?.contactConstant) ?? null),
+          atOne: oneKpa === null ? null : (contactPatch(build, wheelLoadKg, oneKpa) ?? null),
         };
       }),
     })),

@@ -1,5 +1,5 @@
-import { DROP_SOURCE, pressureForDropKpa } from '../contact/bicycleDrop';
-import { widthOnRimMm } from '../contact/deflection';
+import { DROP_SOURCE } from '../contact/bicycleDrop';
+import { pressureForShareKpa, widthOnRimMm } from '../contact/deflection';
 import type { AxleContext } from '../plan/axleContext';
 import { commonPractice } from '../source';
 import { adjusted, adjustedSteps } from './adjustments';
@@ -9,7 +9,7 @@ import type { School } from './school';
 const target = ({ build, axle }: AxleContext): number =>
   tradeDropShare(widthOnRimMm(build), axle.position === 'front' ? 'front' : 'rear');
 const baseKpa = (context: AxleContext): number =>
-  pressureForDropKpa(widthOnRimMm(context.build), context.wheelLoadKg, target(context));
+  pressureForShareKpa(context.build, context.wheelLoadKg, target(context));
 
 /**
  * Equal drop: the trade's starts are told for one rider; another rider, another width, the same drop. What ground,

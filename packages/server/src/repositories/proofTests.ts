@@ -1,17 +1,18 @@
-import { tapeDetails, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
+import { detailsOf, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
 import { ofRig } from './ofRig';
-import { versioned } from './versioned';
+import { versioned, type Stamped } from './versioned';
 
 export const proofTestRepository = (pool: Pool) =>
   versioned<BodyOf<'tests'>, RowOf<'tests'>, QueryOf<'tests'>>(pool, {
     table: 'proof_tests',
     order: { column: 'performed_at', direction: 'DESC' },
-    columns: ({ rigId, outingId, kind, performedAt, details }) => ({
+    columns: ({ rigId, outingId, kind, performedAt, counts, details }) => ({
       rig_id: rigId,
       outing_id: outingId,
       kind,
+      counts,
       performed_at: new Date(performedAt),
       details: JSON.stringify(details),
     }),
@@ -19,13 +20,18 @@ export const proofTestRepository = (pool: Pool) =>
     filter: ofRig,
 
     async read(_connection, _ownerId, rows) {
-      return rows.map((row) => ({
-        rigId: row.rig_id,
-        outingId: row.outing_id,
-        kind: row.kind,
-        performedAt: row.performed_at.toISOString(),
-        // What is in it is guarded on the way out as it was on the way in.
-        details: tapeDetails.parse(row.details),
-      }));
+      return rows.map((row) => {
+        const kind = row.kind as BodyOf<'tests'>['kind'];
+        const rest = {
+          rigId: row.rig_id,
+          outingId: row.outing_id,
+          kind,
+          performedAt: row.performed_at.toISOString(),
+          counts: row.counts === 1,
+          // What is in it is guarded on the way out as it was on the way in.
+          details: detailsOf(kind, row.details),
+        };
+        return rest as Omit<RowOf<'tests'>, keyof Stamped>;
+      });
     },
   });

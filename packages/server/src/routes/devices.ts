@@ -1,11 +1,19 @@
 import type { CentralState, GaugeShows } from '@dunlinmoss/contract';
-import { centralTarget, deviceDriving, deviceFaults, deviceFlow, deviceSetup } from '@dunlinmoss/contract/api';
+import {
+  centralTarget,
+  deviceDriving,
+  deviceFaults,
+  deviceFlow,
+  deviceSetup,
+  probeQuery,
+} from '@dunlinmoss/contract/api';
 import { AXLE_POSITIONS, WHEEL_CODES } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
 import { MonitorHub } from '../devices/hub';
+import { simulatedProbe } from '../devices/simulatedProbe';
 import {
   coldNowKpa,
   packetsBetween,
@@ -199,4 +207,17 @@ function centralOf(rig: SimulatedRig): CentralState {
       };
     }),
   };
+}
+
+/** `/devices/probe/:id`: the simulated soil probe, uneven in the way of this rig's meadow. */
+export function probeRoutes(): Router {
+  const router = Router();
+  router.get('/:id', (request, response) => {
+    const parsed = rigParameter.safeParse(request.params);
+    if (!parsed.success) throw new Refusal('notFound');
+    const { trackAKpa, trackBKpa } = probeQuery.parse(request.query);
+    const seed = Number.parseInt(parsed.data.id.slice(-6), 16);
+    response.json(simulatedProbe(seed, trackAKpa, trackBKpa));
+  });
+  return router;
 }

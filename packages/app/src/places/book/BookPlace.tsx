@@ -1,8 +1,7 @@
 import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
-import { judgeTape, type FamilyCode } from '@dunlinmoss/core';
+import type { FamilyCode } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 
-import { tapeOf } from '../../data/planInput';
 import { unitsFor, unitsStore } from '../../data/preferences';
 import { useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
@@ -14,7 +13,7 @@ import { useWide } from '../../theme/useWide';
 import { day } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
-import { VERDICT_WORDS } from '../../words/tape';
+import { testText } from '../../words/proof/tests';
 import { OutingDetail } from './OutingDetail';
 
 /** What was done and what worked, newest first. */
@@ -87,7 +86,7 @@ function OutingLine({ outing, tests, chosen, family }: OutingLineProps) {
       {pressures.length > 0 && <Text as="small">{`Set: ${pressuresText(pressures, units)}`}</Text>}
       {tests.map((test) => (
         <Text key={test.id} as="small">
-          {`Tape: ${VERDICT_WORDS[judgeTape(tapeOf(test)).verdict].toLowerCase()}`}
+          {testText(test, family ?? 'fourWheel')}
         </Text>
       ))}
       {decision && (

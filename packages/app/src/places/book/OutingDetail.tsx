@@ -1,5 +1,4 @@
 import { DECISIONS, type DecisionCode, type OutingRow } from '@dunlinmoss/contract';
-import { familyOf } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
@@ -22,6 +21,7 @@ import { dayText } from '../../words/modifiers';
 import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
 import { TestList } from '../proof/TestList';
 import { AirOfOuting } from './AirOfOuting';
+import { NextTimeHere } from './NextTimeHere';
 
 interface DecisionValues {
   readonly code: DecisionCode | '';
@@ -76,13 +76,18 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
       <Text as="heading" level={2}>
         Tests
       </Text>
-      {tests.length > 0 ? <TestList tests={tests} /> : <Text tone="muted">None on this outing.</Text>}
-      {outing.state !== 'planned' && !(rig && familyOf(rig.family).kind === 'bicycle') && (
+      {tests.length > 0 ? (
+        <TestList tests={tests} rigs={rig ? [rig] : []} />
+      ) : (
+        <Text tone="muted">None on this outing.</Text>
+      )}
+      {outing.state !== 'planned' && (
         <Action
-          label="Measure with a tape"
-          onPress={() => router.navigate({ pathname: '/proof/tape/[id]', params: { id: 'new', outing: outing.id } })}
+          label="Prove it"
+          onPress={() => router.navigate({ pathname: '/proof', params: { rig: outing.rigId } })}
         />
       )}
+      {rig && <NextTimeHere rig={rig} outing={outing} />}
       <Panel title="Decided">
         <Controller
           control={form.control}

@@ -1,34 +1,30 @@
 import { familyOf, type ContactPatch, type GroundPlan } from '@dunlinmoss/core';
-import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import type { RigRow } from '@dunlinmoss/contract';
 import { Fragment } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { measuredOn } from '../../data/planInput';
 import type { Units } from '../../data/preferences';
 import { Panel } from '../../pieces/Panel';
 import { Text } from '../../pieces/Text';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
-import { axleOnGauge, day, length, mass, percent, pressure } from '../../words/format';
-import { contactText } from '../../words/tape';
+import { axleOnGauge, length, mass, percent, pressure } from '../../words/format';
 
 interface FiguresProps {
   readonly plan: GroundPlan;
   readonly rig: RigRow;
-  readonly tests: readonly ProofTestRow[];
   readonly units: Units;
 }
 
 /** What the tire does at road pressure and at this one, side by side, and whether it was measured or estimated. */
-export function Figures({ plan, rig, tests, units }: FiguresProps) {
+export function Figures({ plan, rig, units }: FiguresProps) {
   const palette = usePalette();
   const { kind } = familyOf(rig.family);
   return (
     <Panel title="What the tire does">
       {plan.axles.map((axle, index) => {
         const { atRoad, atStart } = axle;
-        const measured = measuredOn(rig.axles[index]!, tests);
         const both = (of: (patch: ContactPatch) => string): readonly [string, string] => [
           atRoad ? of(atRoad) : '–',
           of(atStart),
@@ -74,13 +70,11 @@ export function Figures({ plan, rig, tests, units }: FiguresProps) {
                 </View>
               ))}
             </View>
-            <Text as="small" tone={measured ? 'moss' : 'muted'}>
-              {measured
-                ? `Measured by you: contact length is ${contactText(measured)} (tape test, ${day(measured.test.performedAt)}).`
-                : kind === 'bicycle'
-                  ? 'Contact is estimated.'
-                  : 'Contact is estimated. A tape test on this tire replaces the estimate.'}
-            </Text>
+            {!axle.own && (
+              <Text as="small" tone="muted">
+                Contact is estimated. A print, a tape or a standing height of this tire replaces the estimate.
+              </Text>
+            )}
           </Fragment>
         );
       })}

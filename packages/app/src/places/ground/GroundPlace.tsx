@@ -29,7 +29,9 @@ import { Figures } from './Figures';
 import { FloorPicker } from './FloorPicker';
 import { GaugeNow } from './GaugeNow';
 import { HowSure } from './HowSure';
+import { Learned } from './Learned';
 import { Limits } from './Limits';
+import { ProvedBefore } from './ProvedBefore';
 import { Schools } from './Schools';
 import { SetPressures } from './SetPressures';
 import { StuckLadder } from './StuckLadder';
@@ -148,7 +150,7 @@ interface PlanResultProps {
 }
 
 function PlanResult({ plan, question }: PlanResultProps) {
-  const { rig, family, tests, units, asked } = question;
+  const { rig, family, units, asked } = question;
   const palette = usePalette();
   const wide = useWide();
   const onPlacard = plan.school === null;
@@ -169,6 +171,7 @@ function PlanResult({ plan, question }: PlanResultProps) {
         beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
       />
       <Cautions plan={plan} severity="danger" />
+      <ProvedBefore question={question} plan={plan} />
       <GaugeNow plan={plan} units={units} />
       <View style={wide ? styles.pictures : styles.stack}>
         <Panel title="The staff" style={wide && styles.picture}>
@@ -203,7 +206,8 @@ function PlanResult({ plan, question }: PlanResultProps) {
       {!onPlacard && <Schools plan={plan} rig={rig} units={units} />}
       <Limits plan={plan} units={units} />
       <HowSure question={question} plan={plan} />
-      <Figures plan={plan} rig={rig} tests={tests} units={units} />
+      <Learned question={question} plan={plan} />
+      <Figures plan={plan} rig={rig} units={units} />
       <Cautions plan={plan} severity="care" />
       {plan.axles.map(({ position, working }) => (
         <Unfold key={position} label={`Working, ${AXLE_WORDS[position].toLowerCase()} axle`}>

@@ -111,7 +111,7 @@ describe('Limits', () => {
 describe('Figures', () => {
   it('compares a bicycle with what it is ridden with now, and leaves out what nobody told', () => {
     const rig = sampleBicycle();
-    render(<Figures plan={planOf(rig, 'rock')} rig={rig} tests={[]} units={{ ...units, fine: true }} />);
+    render(<Figures plan={planOf(rig, 'rock')} rig={rig} units={{ ...units, fine: true }} />);
     const table = screen.getByRole('table', { name: 'Front axle' });
     expect(within(table).queryByText('Now')).not.toBeNull();
     expect(plain(within(table).getByRole('row', { name: /Pressure, cold/ }))).toBe('Pressure, cold–24 psi');
@@ -120,7 +120,7 @@ describe('Figures', () => {
 
   it('says that the load is not known to be carried where nothing tells', () => {
     const rig = sampleRig({ axles: [sampleAxle('front', { tireMarking: '265/65R17' }), sampleAxle('rear')] });
-    render(<Figures plan={planOf(rig, 'pavement')} rig={rig} tests={[]} units={units} />);
+    render(<Figures plan={planOf(rig, 'pavement')} rig={rig} units={units} />);
     const table = screen.getByRole('table', { name: 'Front axle' });
     expect(plain(within(table).getByRole('row', { name: /Carries here/ }))).toContain('not known');
   });

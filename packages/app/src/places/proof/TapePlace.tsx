@@ -1,5 +1,4 @@
-import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
-import { gaugeOffset } from '@dunlinmoss/core';
+import type { OutingRow, ProofTestRow, RigRow, TapeTestRow } from '@dunlinmoss/contract';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Controller, useFieldArray, useForm, useWatch, type Path } from 'react-hook-form';
 import { useState } from 'react';
@@ -10,8 +9,6 @@ import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
-import { useRow, useRows } from '../../data/rows';
-import { useOpenOuting } from '../../data/outings';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
@@ -20,14 +17,13 @@ import { Panel } from '../../pieces/Panel';
 import { Press } from '../../pieces/Press';
 import { putAsideAndSay } from '../../pieces/putAside';
 import { QuantityField } from '../../pieces/QuantityField';
-import { Empty, Loading } from '../../pieces/States';
+import { Empty } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
 import { UnitChoice } from '../../pieces/UnitChoice';
 import { Unfold } from '../../pieces/Unfold';
 import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
-import { mass, pressureFine } from '../../words/format';
-import { offsetText } from '../../words/gauges';
+import { mass } from '../../words/format';
 import { savedText } from '../../words/saved';
 import { WHEEL_WORDS } from '../../words/tape';
 import {
@@ -41,69 +37,42 @@ import {
   type TapeFormValues,
   type TestedWheel,
 } from './tapeForm';
+import { GaugeOfTest } from './GaugeOfTest';
 import { TapeVerdict } from './TapeVerdict';
+import { TestPage } from './TestPage';
+
+const isTape = (row: ProofTestRow): row is TapeTestRow => row.kind === 'tape';
 
 /** One tape test: `/proof/tape/new` begins one, on the outing given or under way. */
 export function TapePlace() {
-  const { id, outing: outingId, rig: rigId } = useLocalSearchParams<{ id: string; outing?: string; rig?: string }>();
+  const { id } = useLocalSearchParams<{ id: string }>();
   const router = useRouter();
-  const isNew = id === 'new';
-  const test = useRow('tests', isNew ? undefined : id);
-  const open = useOpenOuting();
-  const linked = useRow('outings', isNew ? outingId : (test.row?.outingId ?? undefined));
-  const rigs = useRows('rigs');
-  const outing = linked.row ?? (isNew && rigId === undefined ? open.outing : undefined);
-  const wanted = test.row?.rigId ?? outing?.rigId ?? rigId ?? rigs.rows[0]?.id;
-  const rig = useRow('rigs', wanted);
-
-  if (test.missing || rig.missing) {
-    return (
-      <Page title="Tape test">
-        <Empty
-          text="This test, or its rig, is not here or was put aside."
-          action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
-        />
-      </Page>
-    );
-  }
-  if (isNew && !rigs.loading && rigs.rows.length === 0) {
-    return (
-      <Page title="Tape test">
-        <Empty
-          text="A test needs a rig: load, tires and placard."
-          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
-        />
-      </Page>
-    );
-  }
-  if (!rig.row || (!isNew && !test.row) || (isNew && (open.loading || linked.loading))) {
-    return (
-      <Page title="Tape test">
-        <Loading />
-      </Page>
-    );
-  }
-  const start = wheelOf(rig.row, 'frontLeft', outing?.loadCaseId);
-  if (!test.row && !start) {
-    const { id: tested, name } = rig.row;
-    return (
-      <Page title="Tape test">
-        <Empty
-          text={`A test is held against the load on its wheel, and that of ${name} is not known yet.`}
-          action={{
-            label: 'Tell its load',
-            onPress: () => router.navigate({ pathname: '/rigs/[id]', params: { id: tested } }),
-          }}
-        />
-      </Page>
-    );
-  }
-  const key = `${id} ${test.row?.revision ?? 0} ${rig.row.id}`;
-  return <TapeForm key={key} row={test.row} rig={rig.row} outing={outing} start={test.row?.details ?? start!} />;
+  return (
+    <TestPage title="Tape test" isOwn={isTape}>
+      {({ row, rig, outing }) => {
+        const start = wheelOf(rig, 'frontLeft', outing?.loadCaseId);
+        if (!row && !start) {
+          return (
+            <Page title="Tape test">
+              <Empty
+                text={`A test is held against the load on its wheel, and that of ${rig.name} is not known yet.`}
+                action={{
+                  label: 'Tell its load',
+                  onPress: () => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } }),
+                }}
+              />
+            </Page>
+          );
+        }
+        const key = `${id} ${row?.revision ?? 0} ${rig.id}`;
+        return <TapeForm key={key} row={row} rig={rig} outing={outing} start={row?.details ?? start!} />;
+      }}
+    </TestPage>
+  );
 }
 
 interface TapeFormProps {
-  readonly row: ProofTestRow | undefined;
+  readonly row: TapeTestRow | undefined;
   readonly rig: RigRow;
   readonly outing: OutingRow | undefined;
   /** The wheel that the test begins with. */
@@ -146,8 +115,8 @@ function TapeForm({ row, rig, outing, start }: TapeFormProps) {
   const submit = async (): Promise<void> => {
     clearErrors();
     const identity = row
-      ? { id: row.id, rigId: row.rigId, outingId: row.outingId, performedAt: row.performedAt }
-      : { ...fresh, rigId: rig.id, outingId: outing?.id ?? null };
+      ? { id: row.id, rigId: row.rigId, outingId: row.outingId, performedAt: row.performedAt, counts: row.counts }
+      : { ...fresh, rigId: rig.id, outingId: outing?.id ?? null, counts: true };
     const checked = toTest(getValues(), identity, wheel, offsetKpa, units);
     if (!checked.ok) {
       for (const [field, message] of Object.entries(checked.problems)) {
@@ -166,7 +135,7 @@ function TapeForm({ row, rig, outing, start }: TapeFormProps) {
     router.navigate(checked.test.outingId ? '/' : '/proof');
   };
 
-  const putTestAside = (test: ProofTestRow): Promise<void> =>
+  const putTestAside = (test: TapeTestRow): Promise<void> =>
     putAsideAndSay('tests', test, 'The test', () => {
       dropDraft(draft);
       router.navigate('/proof');
@@ -245,43 +214,13 @@ function TapeForm({ row, rig, outing, start }: TapeFormProps) {
         />
       </View>
       <Panel title="Readings">
-        {gauges.length > 0 && (
-          <Controller
-            control={control}
-            name="gaugeId"
-            render={({ field }) => (
-              <Unfold
-                label="Read with"
-                value={gauges.find(({ id }) => id === field.value)?.name ?? 'A gauge taken as true'}
-              >
-                {(close) => (
-                  <Choice
-                    label="Gauge"
-                    layout="list"
-                    value={field.value}
-                    options={[
-                      { code: '', name: 'A gauge taken as true' },
-                      ...gauges.map((gauge) => ({
-                        code: gauge.id,
-                        name: gauge.name,
-                        note: offsetText(gaugeOffset(gauge.comparisons), units),
-                      })),
-                    ]}
-                    onChange={(gaugeId) => {
-                      field.onChange(gaugeId);
-                      close();
-                    }}
-                  />
-                )}
-              </Unfold>
-            )}
-          />
-        )}
-        {offsetKpa !== 0 && (
-          <Text as="small" tone="muted">
-            {`Type what it shows. The ${pressureFine(Math.abs(offsetKpa), units)} that it reads too ${offsetKpa > 0 ? 'much' : 'little'} is allowed for; both are kept.`}
-          </Text>
-        )}
+        <Controller
+          control={control}
+          name="gaugeId"
+          render={({ field }) => (
+            <GaugeOfTest gaugeId={field.value} onChange={field.onChange} offsetKpa={offsetKpa} units={units} />
+          )}
+        />
         {fields.map(({ id }, index) => (
           <View key={id} style={[styles.reading, index > 0 && [styles.next, { borderColor: palette.line }]]}>
             <View style={styles.fields}>

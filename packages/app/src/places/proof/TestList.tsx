@@ -1,37 +1,40 @@
-import type { ProofTestRow } from '@dunlinmoss/contract';
-import { judgeTape } from '@dunlinmoss/core';
+import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import { routineOf } from '@dunlinmoss/core';
+import type { Href } from 'expo-router';
 
-import { tapeOf } from '../../data/planInput';
-import { unitsStore } from '../../data/preferences';
+import { judgementOf, tapeResultOf } from '../../data/proof';
+import { unitsStore, type Units } from '../../data/preferences';
 import { CardList, LinkCard } from '../../pieces/LinkCard';
 import { Text } from '../../pieces/Text';
 import { dayAndTime, length, pressure } from '../../words/format';
-import { VERDICT_WORDS, WHEEL_WORDS } from '../../words/tape';
+import { testText } from '../../words/proof/tests';
+import { WHEEL_WORDS } from '../../words/tape';
 
 interface TestListProps {
   readonly tests: readonly ProofTestRow[];
-  /** Names by rig id, where the list goes over several rigs. */
-  readonly rigNames?: ReadonlyMap<string, string>;
+  readonly rigs: readonly RigRow[];
+  /** Whether each says which rig it is of. */
+  readonly named?: boolean;
 }
 
-/** Tests with what they said, newest first; each leads to its readings. */
-export function TestList({ tests, rigNames }: TestListProps) {
+/** Tests with what they said, newest first; each leads to its own screen. */
+export function TestList({ tests, rigs, named = false }: TestListProps) {
   const units = unitsStore.use();
   return (
     <CardList>
       {tests.map((test) => {
-        const { verdict, rows } = judgeTape(tapeOf(test));
+        const rig = rigs.find(({ id }) => id === test.rigId);
         const about = [
-          rigNames?.get(test.rigId),
-          WHEEL_WORDS[test.details.wheel].toLowerCase(),
+          named ? rig?.name : undefined,
+          test.kind === 'tape' ? WHEEL_WORDS[test.details.wheel].toLowerCase() : undefined,
           dayAndTime(test.performedAt),
+          test.counts ? undefined : 'set aside',
         ];
+        const href = { pathname: `/proof/${test.kind}/[id]`, params: { id: test.id } } as unknown as Href;
         return (
-          <LinkCard key={test.id} href={{ pathname: '/proof/tape/[id]', params: { id: test.id } }}>
-            <Text as="strong">{`Tape: ${VERDICT_WORDS[verdict].toLowerCase()}`}</Text>
-            <Text as="small">
-              {rows.map((row) => `${length(row.lengthMm, units)} at ${pressure(row.pressureKpa, units)}`).join(', ')}
-            </Text>
+          <LinkCard key={test.id} href={href}>
+            <Text as="strong">{testText(test, rig?.family ?? 'fourWheel')}</Text>
+            <Text as="small">{figuresOf(test, rig, units)}</Text>
             <Text as="small" tone="muted">
               {about.filter((part) => part !== undefined).join(' · ')}
             </Text>
@@ -40,4 +43,24 @@ export function TestList({ tests, rigNames }: TestListProps) {
       })}
     </CardList>
   );
+}
+
+/** What was measured, in one line. */
+function figuresOf(test: ProofTestRow, rig: RigRow | undefined, units: Units): string {
+  if (test.kind === 'tape') {
+    return tapeResultOf(test)
+      .rows.map((row) => `${length(row.lengthMm, units)} at ${pressure(row.pressureKpa, units)}`)
+      .join(', ');
+  }
+  const { levels, tryKpa, move } = judgementOf(test, rig?.family ?? 'fourWheel');
+  const inMm = routineOf(test.kind).score?.unit === 'mm' || test.kind === 'print' || test.kind === 'standingHeight';
+  const told = levels
+    .slice(0, 4)
+    .map(({ pressureKpa, mean }) =>
+      inMm ? `${length(mean, units)} at ${pressure(pressureKpa, units)}` : pressure(pressureKpa, units),
+    );
+  return [
+    ...told,
+    ...(tryKpa === null ? [] : [`${move === 'keep' ? 'keep' : 'next'} ${pressure(tryKpa, units)}`]),
+  ].join(', ');
 }

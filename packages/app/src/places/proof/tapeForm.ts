@@ -6,9 +6,9 @@ import {
   rigLoads,
   type FieldProblem,
   type ProofTest,
-  type ProofTestRow,
   type RigRow,
   type TapeDetails,
+  type TapeTestRow,
   type Wheel,
 } from '@dunlinmoss/contract';
 import { correctedKpa, judgeTape, sideOf, type TapeMethod, type TapeResult, type TapeSurface } from '@dunlinmoss/core';
@@ -66,7 +66,7 @@ export function newTape(rig: RigRow, setKpa: number | undefined, units: Units): 
   };
 }
 
-export const tapeValues = ({ details, revision }: ProofTestRow, units: Units): TapeFormValues => ({
+export const tapeValues = ({ details, revision }: TapeTestRow, units: Units): TapeFormValues => ({
   revision,
   wheel: details.wheel,
   surface: details.surface,

@@ -1,0 +1,1 @@
+export { RoutinePlace as default } from '../../../places/proof/RoutinePlace';

@@ -1,0 +1,1 @@
+export { BracketPlace as default } from '../../../places/proof/BracketPlace';

@@ -1,0 +1,1 @@
+export { LearnedPlace as default } from '../../places/proof/LearnedPlace';

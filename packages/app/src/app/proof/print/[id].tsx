@@ -1,0 +1,1 @@
+export { PrintPlace as default } from '../../../places/proof/PrintPlace';

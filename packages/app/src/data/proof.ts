@@ -1,0 +1,121 @@
+import { buildOf, type ProofTestRow, type RigAxle, type RoutineTestRow, type TapeTestRow } from '@dunlinmoss/contract';
+import {
+  correctedKpa,
+  familyOf,
+  judgeRoutine,
+  judgeTape,
+  ownTire,
+  routineEvidence,
+  routineOf,
+  sameSize,
+  tapeEvidence,
+  type FamilyCode,
+  type Judgement,
+  type Observation,
+  type OwnEstimate,
+  type RoutineCode,
+  type RoutineTest,
+  type RoutineValues,
+  type TapeResult,
+  type TapeTest,
+} from '@dunlinmoss/core';
+
+/** A saved tape test as the core judges it: readings corrected for their gauge. */
+export const tapeOf = ({ details }: Pick<TapeTestRow, 'details'>): TapeTest => ({
+  build: buildOf(details),
+  wheelLoadKg: details.wheelLoadKg,
+  method: details.method,
+  surface: details.surface,
+  readings: details.readings.map(({ pressureKpa, lengthMm }) => ({
+    pressureKpa: correctedKpa(pressureKpa, details.gauge?.offsetKpa ?? 0),
+    lengthMm,
+  })),
+});
+
+/** What was written down with pressures as they truly were: a gauge's offset is taken off wherever it was read. */
+function corrected(
+  fields: ReturnType<typeof routineOf>['run'],
+  values: RoutineValues,
+  offsetKpa: number,
+): RoutineValues {
+  if (offsetKpa === 0) return values;
+  return Object.fromEntries(
+    Object.entries(values).map(([name, value]) => {
+      const field = fields[name];
+      const read = field?.type === 'number' && field.gauge === true && typeof value === 'number';
+      return [name, read ? correctedKpa(value, offsetKpa) : value];
+    }),
+  );
+}
+
+/** What is judged of a routine: as saved, or as it is being typed. */
+export type WrittenDown = Pick<
+  RoutineTestRow['details'],
+  'setup' | 'runs' | 'tireMarking' | 'loadRange' | 'wheelLoadKg' | 'widthMm' | 'gauge'
+>;
+
+/** A test of the registry as the core judges it. */
+export function routineTestOf(code: RoutineCode, details: WrittenDown, family: FamilyCode): RoutineTest {
+  const { setup, run } = routineOf(code);
+  const offsetKpa = details.gauge?.offsetKpa ?? 0;
+  return {
+    code,
+    setup: corrected(setup, details.setup, offsetKpa),
+    runs: details.runs.map((values) => corrected(run, values, offsetKpa)),
+    on: {
+      family: familyOf(family),
+      build: { ...buildOf(details), ...(details.widthMm !== null && { widthMm: details.widthMm }) },
+      wheelLoadKg: details.wheelLoadKg,
+    },
+  };
+}
+
+export const judgementOf = (row: RoutineTestRow, family: FamilyCode): Judgement =>
+  judgeRoutine(routineTestOf(row.kind, row.details, family));
+
+export const tapeResultOf = (row: TapeTestRow): TapeResult => judgeTape(tapeOf(row));
+
+/** Everything that one test tells of the constants of its tire. */
+function observationsOf(test: ProofTestRow, family: FamilyCode): Observation[] {
+  const evidence =
+    test.kind === 'tape' ? tapeEvidence(tapeOf(test)) : routineEvidence(routineTestOf(test.kind, test.details, family));
+  // What reads long reads long by the same within one test alone.
+  return evidence.map((each) => ({ ...each, test: test.id, offset: each.offset && `${test.id} ${each.offset}` }));
+}
+
+type TestedAxle = Pick<RigAxle, 'tireMarking' | 'loadRange' | 'fittedAt' | 'measuredWidthMm'>;
+
+/** Of the same marking and carcass, made since these tires are on. */
+export const isOfTire = (test: ProofTestRow, axle: TestedAxle): boolean =>
+  sameSize(buildOf(test.details).tire, buildOf(axle).tire) &&
+  test.details.loadRange === axle.loadRange &&
+  (axle.fittedAt === null || test.performedAt >= axle.fittedAt);
+
+export interface OwnOfAxle {
+  readonly estimate: OwnEstimate;
+  readonly observations: readonly Observation[];
+}
+
+/** What an axle's tire has been found to be, by every test of it that counts; undefined before there is one. */
+export function ownTireOf(axle: TestedAxle, tests: readonly ProofTestRow[], family: FamilyCode): OwnOfAxle | undefined {
+  const observations = tests
+    .filter((test) => test.counts && isOfTire(test, axle))
+    .flatMap((test) => observationsOf(test, family));
+  if (observations.length === 0) return undefined;
+  const build = { ...buildOf(axle), ...(axle.measuredWidthMm !== null && { widthMm: axle.measuredWidthMm }) };
+  return { observations, estimate: remembered(build, observations) };
+}
+
+/** The estimate takes milliseconds and a screen asks for it at every stroke: the last few are kept by what went in. */
+const known = new Map<string, OwnEstimate>();
+const KEPT = 40;
+
+function remembered(build: Parameters<typeof ownTire>[0], observations: readonly Observation[]): OwnEstimate {
+  const key = JSON.stringify([build, observations]);
+  const before = known.get(key);
+  if (before) return before;
+  const estimate = ownTire(build, observations);
+  if (known.size >= KEPT) known.delete(known.keys().next().value!);
+  known.set(key, estimate);
+  return estimate;
+}

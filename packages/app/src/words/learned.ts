@@ -1,0 +1,65 @@
+import {
+  DEFAULT_CONTACT_CONSTANT,
+  TREAD_WIDTH_SHARE,
+  type NextTime,
+  type OwnFactor,
+  type OwnTire,
+} from '@dunlinmoss/core';
+
+import type { Units } from '../data/preferences';
+import { day, pressure } from './format';
+
+/** One constant of a tire: what is assumed, what was found, and between what with nine chances in ten. */
+export interface LearnedLine {
+  readonly name: string;
+  readonly assumed: string;
+  readonly found: string;
+  readonly between: string;
+  readonly readings: number;
+}
+
+/** A factor's line, told in the constant's own figure. */
+function line(name: string, constant: number, { factor, low, high, readings }: OwnFactor): LearnedLine {
+  const figure = (value: number): string => (constant * value).toFixed(2);
+  return { name, assumed: figure(1), found: figure(factor), between: `${figure(low)} to ${figure(high)}`, readings };
+}
+
+/** The constants of a tire that its readings speak of. */
+export const learnedLines = (own: OwnTire, carcass: number, bicycle: boolean): LearnedLine[] =>
+  [
+    line(
+      bicycle ? 'Print length, times predicted' : 'Print length over chord',
+      bicycle ? 1 : DEFAULT_CONTACT_CONSTANT,
+      own.contact,
+    ),
+    line(
+      bicycle ? 'Print width, times predicted' : 'Print width over section',
+      bicycle ? 1 : TREAD_WIDTH_SHARE,
+      own.width,
+    ),
+    bicycle ? line('Drop, times predicted', 1, own.drop) : line('Carcass', carcass, own.carcass),
+  ].filter(({ readings }) => readings > 0);
+
+/** `Kept 16 psi on 3 May 2026`: what next time's start goes by. */
+export function fromText({ from }: NextTime, units: Units): string {
+  const found = from.by === 'trial' ? 'Found by a trial' : from.decided === 'keep' ? 'Kept' : 'Driven';
+  const then = from.decided === 'lower' ? ', to go lower' : from.decided === 'higher' ? ', to go higher' : '';
+  return `${found}: ${pressure(from.pressureKpa, units)} on ${day(from.at)}${then}.`;
+}
+
+/** What was added to it, and how it differs from the rule of thumb. */
+export function nextTimeText(next: NextTime, units: Units): string {
+  const parts = [
+    Math.abs(next.byDecisionKpa) > 0.5 ? `${signed(next.byDecisionKpa, units)} for that` : undefined,
+    Math.abs(next.byLoadKpa) > 0.5 ? `${signed(next.byLoadKpa, units)} for today’s load` : undefined,
+  ].filter((part) => part !== undefined);
+  const rule =
+    Math.abs(next.againstRuleKpa) < 1.7
+      ? 'The rule of thumb says the same.'
+      : `The rule of thumb says ${pressure(Math.abs(next.againstRuleKpa), units)} ${next.againstRuleKpa > 0 ? 'less' : 'more'}.`;
+  return [fromText(next, units), parts.length > 0 ? `${parts.join(', ')}.` : undefined, rule]
+    .filter((part) => part !== undefined)
+    .join(' ');
+}
+
+const signed = (kpa: number, units: Units): string => `${kpa > 0 ? '+' : '−'}${pressure(Math.abs(kpa), units)}`;

@@ -1,0 +1,52 @@
+import { next, type RoutineWords } from './routineWords';
+
+export const obstacleWords: RoutineWords = {
+  name: 'Obstacle roll',
+  tells: 'How the tire wraps round a rock, and what is left before rim and sidewall are hurt.',
+  need: 'One rock of the size you will meet, someone to watch the sidewall.',
+  where: 'Creep, in the lowest gear, over the same rock.',
+  steps: [
+    'Roll one wheel onto the rock and stop on top.',
+    'Look at the wrap, the bulge of the sidewall, the rim, and the clearance.',
+    'Roll off slowly.',
+  ],
+  read: 'It should wrap without the rim coming near and without the bulge scraping.',
+  mind: 'Nobody in front of or beside the wheel while it moves.',
+  fields: { pressureKpa: 'Gauge', wrap: 'Tread', bulge: 'Sidewall', rim: 'Rim', clearanceMm: 'Clearance left' },
+  options: {
+    wrap: { none: 'Rides on top', some: 'Wraps', folds: 'Folds' },
+    bulge: { clear: 'Clear', near: 'Near the rock', scrapes: 'Scrapes' },
+    rim: { clear: 'Clear', touches: 'Touches' },
+  },
+  verdicts: {
+    noRuns: 'Not rolled yet',
+    rimTouches: 'The rim touches',
+    sidewallScrapes: 'The sidewall scrapes',
+    folds: 'It folds',
+    hardly: 'It hardly wraps',
+    right: 'It wraps',
+  },
+  advice: (judgement, units) => {
+    switch (judgement.verdict) {
+      case 'noRuns':
+        return 'Roll over the rock once.';
+      case 'rimTouches':
+        return `The rim is next to be bent.${next(judgement, units)}`;
+      case 'sidewallScrapes':
+        return `The bulge is where a cut begins.${next(judgement, units)} Or choose the line so that the tread takes the rock.`;
+      case 'folds':
+        return `The tread folds in.${next(judgement, units)}`;
+      case 'hardly':
+        return `It rides on top and will slip off.${next(judgement, units)}`;
+      default:
+        return `It wraps, and rim and sidewall stay clear.${next(judgement, units)}`;
+    }
+  },
+  runs: {
+    rimTouches: 'rim touches',
+    sidewallScrapes: 'sidewall scrapes',
+    folds: 'folds',
+    hardly: 'hardly wraps',
+    right: 'wraps',
+  },
+};

@@ -1,0 +1,36 @@
+import type { RoutineCode } from '@dunlinmoss/core';
+
+import { bracketWords } from './bracket';
+import { chalkWords } from './chalk';
+import { climbWords } from './climb';
+import { feelWords } from './feel';
+import { infiltrationWords } from './infiltration';
+import { kerbWords } from './kerb';
+import { obstacleWords } from './obstacle';
+import { penetrometerWords } from './penetrometer';
+import { printWords } from './print';
+import { rollOutWords } from './rollOut';
+import type { RoutineWords } from './routineWords';
+import { rutWords } from './rut';
+import { shakeWords } from './shake';
+import { splitWords } from './split';
+import { standingHeightWords } from './standingHeight';
+import { turnAndHitWords } from './turnAndHit';
+
+export const ROUTINE_WORDS: Record<RoutineCode, RoutineWords> = {
+  print: printWords,
+  chalk: chalkWords,
+  standingHeight: standingHeightWords,
+  climb: climbWords,
+  split: splitWords,
+  obstacle: obstacleWords,
+  turnAndHit: turnAndHitWords,
+  kerb: kerbWords,
+  rollOut: rollOutWords,
+  shake: shakeWords,
+  feel: feelWords,
+  bracket: bracketWords,
+  rut: rutWords,
+  penetrometer: penetrometerWords,
+  infiltration: infiltrationWords,
+};

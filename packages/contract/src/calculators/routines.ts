@@ -1,0 +1,44 @@
+import { FAMILY_CODES, familyOf, judgeRoutine, ROUTINE_CODES, type RoutineCode } from '@dunlinmoss/core';
+import { z } from 'zod';
+
+import { routineFields } from '../resources/proofTest';
+import { defineCalculator } from './calculator';
+import { buildOf, tireInput } from './shapes';
+
+const dashed = (code: RoutineCode): string => code.replaceAll(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+/** Judges one kind of test from what was written down. Every test of the registry has its own. */
+export const routineCalculators = ROUTINE_CODES.map((code) =>
+  defineCalculator({
+    name: `proof-${dashed(code)}`,
+    summary: `Judges a test (${code}): what it says, which way to go, how sure, and which runs contradict each other`,
+    input: z.strictObject({
+      ...tireInput,
+      family: z.enum(FAMILY_CODES),
+      wheelLoadKg: z.number().min(1).max(20_000).nullable().default(null),
+      ...routineFields(code),
+    }),
+    output: z.strictObject({
+      verdict: z.string(),
+      move: z.enum(['softer', 'firmer', 'keep', 'again', 'look']),
+      stepKpa: z.number().nullable(),
+      tryKpa: z.number().nullable(),
+      sure: z.number().min(0).max(1).nullable(),
+      figures: z.record(z.string(), z.number()),
+      levels: z.array(z.strictObject({ pressureKpa: z.number(), values: z.array(z.number()), mean: z.number() })),
+      runs: z.array(z.string()),
+      contradictions: z.array(z.tuple([z.int(), z.int()])),
+    }),
+    run: ({ family, wheelLoadKg, setup, runs, ...tire }) => {
+      const on = { family: familyOf(family), build: buildOf(tire), wheelLoadKg };
+      const { levels, runs: words, contradictions, figures, ...rest } = judgeRoutine({ code, setup, runs, on });
+      return {
+        ...rest,
+        figures: { ...figures },
+        runs: [...words],
+        levels: levels.map(({ values, ...level }) => ({ ...level, values: [...values] })),
+        contradictions: contradictions.map(([a, b]): [number, number] => [a, b]),
+      };
+    },
+  }),
+);

@@ -1,0 +1,98 @@
+import { SOIL_CODES, soilOf, type SoilCode } from '../soil/soils';
+import { wheelOnSoil } from '../soil/wheelOnSoil';
+import { levelsOf } from './levels';
+import { defineRoutine, GAUGE, judgement, type TestedOn } from './routine';
+
+/** Same slope, same gear, idle, no run-up: the firmest pressure that still goes up does the least work to the tire. */
+export const climb = defineRoutine({
+  code: 'climb',
+  kinds: ['car', 'quad', 'motorcycle', 'bicycle', 'farm'],
+  minutes: 15,
+  oneWheel: false,
+  setup: {
+    slopeDeg: { type: 'number', unit: 'deg', min: 0, max: 45 },
+    soil: { type: 'choice', options: SOIL_CODES, optional: true },
+  },
+  run: {
+    pressureKpa: GAUGE,
+    result: { type: 'choice', options: ['reached', 'stopped'] },
+    distanceM: { type: 'number', unit: 'm', min: 0, max: 500, optional: true },
+    brokeLoose: { type: 'choice', options: ['start', 'way', 'crest', 'dugIn'], optional: true },
+  },
+  score: {
+    better: 'more',
+    unit: 'm',
+    of: ({ pressureKpa, distanceM }) => (distanceM === null ? null : { kpa: pressureKpa, value: distanceM }),
+  },
+  judge: (runs, _, { family }) => {
+    const went = levelsOf(
+      runs.map(({ pressureKpa, result }) => ({ kpa: pressureKpa, value: result === 'reached' ? 1 : 0 })),
+    );
+    // Softer and stopped where firmer went up: one of the two was not the same attempt.
+    const contradictions = runs.flatMap((softer, i) =>
+      runs.flatMap((firmer, j): (readonly [number, number])[] =>
+        softer.result === 'stopped' && firmer.result === 'reached' && softer.pressureKpa <= firmer.pressureKpa
+          ? [[i, j]]
+          : [],
+      ),
+    );
+    const words = runs.map(({ brokeLoose, result }) => (result === 'reached' ? 'reached' : (brokeLoose ?? 'stopped')));
+    const passes = went.filter(({ mean }) => mean === 1);
+    const firmest = passes[0];
+    const above = went.filter(({ mean, pressureKpa }) => mean < 1 && pressureKpa > (firmest?.pressureKpa ?? -1)).at(-1);
+    const step = family.trialStepKpa;
+    const common = { levels: went, runs: words, contradictions };
+    if (went.length === 0) return judgement({ verdict: 'noRuns', move: 'again', ...common });
+    if (!firmest) {
+      const softest = went.at(-1)!.pressureKpa;
+      const dugIn = runs.some(({ brokeLoose }) => brokeLoose === 'dugIn');
+      return judgement({
+        verdict: dugIn ? 'dugIn' : 'nonePasses',
+        move: 'softer',
+        stepKpa: 2 * step,
+        tryKpa: Math.max(0, softest - 2 * step),
+        ...common,
+      });
+    }
+    // Laplace's rule of succession: chance that the next attempt goes up as well. Exact.
+    const sure = (firmest.values.length + 1) / (firmest.values.length + 2);
+    const gap = above ? above.pressureKpa - firmest.pressureKpa : null;
+    if (contradictions.length > 0) {
+      return judgement({ verdict: 'contradicts', move: 'again', tryKpa: firmest.pressureKpa, sure, ...common });
+    }
+    if (gap === null)
+      return judgement({
+        verdict: 'allPass',
+        move: 'firmer',
+        stepKpa: 2 * step,
+        tryKpa: firmest.pressureKpa,
+        sure,
+        ...common,
+      });
+    if (gap > 1.5 * step) {
+      const halves = Math.round(gap / 2 / step) * step;
+      return judgement({
+        verdict: 'between',
+        move: 'firmer',
+        stepKpa: halves,
+        tryKpa: firmest.pressureKpa + halves,
+        sure,
+        ...common,
+      });
+    }
+    return judgement({ verdict: 'found', move: 'keep', tryKpa: firmest.pressureKpa, sure, ...common });
+  },
+});
+
+/** What ground that gives way would let a wheel climb at some pressures, degrees; none where it can't be told. */
+export function predictedClimbs(
+  soil: SoilCode | null,
+  { build, wheelLoadKg }: Pick<TestedOn, 'build' | 'wheelLoadKg'>,
+  pressuresKpa: readonly number[],
+): { readonly pressureKpa: number; readonly climbsDeg: number }[] {
+  if (soil === null || wheelLoadKg === null) return [];
+  return pressuresKpa.flatMap((pressureKpa) => {
+    const wheel = wheelOnSoil(soilOf(soil), build, wheelLoadKg, pressureKpa);
+    return wheel ? [{ pressureKpa, climbsDeg: wheel.climbsDeg }] : [];
+  });
+}

@@ -1,0 +1,34 @@
+import { worst } from './worst';
+import { defineRoutine, GAUGE } from './routine';
+
+/** Creep over one rock: how it wraps, how the sidewall bulges, what clearance is left. */
+export const obstacle = defineRoutine({
+  code: 'obstacle',
+  kinds: ['car', 'quad', 'motorcycle'],
+  minutes: 8,
+  oneWheel: false,
+  setup: {},
+  run: {
+    pressureKpa: GAUGE,
+    wrap: { type: 'choice', options: ['none', 'some', 'folds'] },
+    bulge: { type: 'choice', options: ['clear', 'near', 'scrapes'] },
+    rim: { type: 'choice', options: ['clear', 'touches'] },
+    clearanceMm: { type: 'number', unit: 'mm', min: 0, max: 1500, optional: true },
+  },
+  judge: (runs, _, on) =>
+    worst(
+      runs,
+      on,
+      ({ wrap, bulge, rim }) =>
+        rim === 'touches'
+          ? 'rimTouches'
+          : bulge === 'scrapes'
+            ? 'sidewallScrapes'
+            : wrap === 'folds'
+              ? 'folds'
+              : wrap === 'none'
+                ? 'hardly'
+                : 'right',
+      { rimTouches: 2, sidewallScrapes: 1, folds: 1, hardly: -1, right: 0 },
+    ),
+});

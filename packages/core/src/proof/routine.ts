@@ -1,0 +1,121 @@
+import type { Evidence } from '../calibrate/observation';
+import type { TireBuild } from '../contact/stiffness';
+import type { Family, Kind } from '../families/family';
+import type { Level } from './levels';
+
+/** What a number of a test is counted in. `rating` goes from 1, bad, to 10, good. */
+export type FieldUnit = 'kpa' | 'mm' | 'mm2' | 'm' | 's' | 'deg' | 'times' | 'rating';
+
+/** One thing that is written down. The unit is the end of its name, as everywhere. */
+export type Field =
+  | {
+      readonly type: 'number';
+      readonly unit: FieldUnit;
+      readonly min: number;
+      readonly max: number;
+      readonly whole?: boolean;
+      /** Read off a tire gauge: the gauge's offset is taken off before anything is judged. */
+      readonly gauge?: boolean;
+      /** Can be taken off the clock that runs on the screen. */
+      readonly clock?: boolean;
+      readonly optional?: boolean;
+    }
+  | { readonly type: 'choice'; readonly options: readonly string[]; readonly optional?: boolean }
+  /** A wheel of the rig, as `wheelKey` writes it. */
+  | { readonly type: 'wheel'; readonly optional?: boolean }
+  /** A closed line of points, mm. */
+  | { readonly type: 'outline'; readonly optional: true }
+  /** Something kept elsewhere under this id. */
+  | { readonly type: 'id'; readonly optional: true };
+
+export type Fields = Readonly<Record<string, Field>>;
+export type OutlineMm = readonly (readonly [xMm: number, yMm: number])[];
+
+type ValueOfField<Of extends Field> = Of extends { type: 'choice'; options: readonly (infer Option)[] }
+  ? Option
+  : Of extends { type: 'number' }
+    ? number
+    : Of extends { type: 'outline' }
+      ? OutlineMm
+      : string;
+type OrNull<Of extends Field> = Of extends { optional: true } ? null : never;
+export type ValuesOf<Of extends Fields> = { readonly [Name in keyof Of]: ValueOfField<Of[Name]> | OrNull<Of[Name]> };
+
+/** A value as it crosses a border: checked against its field by the contract. */
+export type RoutineValue = number | string | OutlineMm | null;
+export type RoutineValues = Readonly<Record<string, RoutineValue>>;
+
+/** Which way to go next. `look` is for something that pressure does not mend. */
+export type Move = 'softer' | 'firmer' | 'keep' | 'again' | 'look';
+
+export interface Judgement {
+  /** In the routine's own words. */
+  readonly verdict: string;
+  readonly move: Move;
+  /** How far, kPa; null where it is not a matter of steps. */
+  readonly stepKpa: number | null;
+  /** What to try next, or to keep, kPa; null where the test does not tell. */
+  readonly tryKpa: number | null;
+  /** How sure, 0 to 1; null where that can't be told yet. */
+  readonly sure: number | null;
+  readonly figures: Readonly<Record<string, number>>;
+  /** What came out at each pressure, firmest first; none where nothing is counted. */
+  readonly levels: readonly Level[];
+  /** A word on each run, in their order; empty where a run says nothing by itself. */
+  readonly runs: readonly string[];
+  /** Pairs of runs that can't both be right. They are shown, and not averaged. */
+  readonly contradictions: readonly (readonly [number, number])[];
+}
+
+export const judgement = (part: Partial<Judgement> & Pick<Judgement, 'verdict' | 'move'>): Judgement => ({
+  stepKpa: null,
+  tryKpa: null,
+  sure: null,
+  figures: {},
+  levels: [],
+  runs: [],
+  contradictions: [],
+  ...part,
+});
+
+/** Where a test was made. */
+export interface TestedOn {
+  readonly family: Family;
+  readonly build: TireBuild;
+  /** Null where nobody knows it: what needs it is then withheld. */
+  readonly wheelLoadKg: number | null;
+}
+
+/**
+ * One test that is walked through and written down. A new one is a file in this folder and a line in `registry.ts`;
+ * schema, form, list and API follow from it.
+ */
+export interface Routine<Setup extends Fields = Fields, Run extends Fields = Fields> {
+  readonly code: string;
+  readonly kinds: readonly Kind[];
+  /** What it costs with two pressures, in minutes. Assumption. */
+  readonly minutes: number;
+  /** Made on one wheel; otherwise on the rig as it rolls. */
+  readonly oneWheel: boolean;
+  /** Written down once. */
+  readonly setup: Setup;
+  /** Written down at every run. */
+  readonly run: Run;
+  /** What the result of one run counts, for comparing pressures; null for one that tells nothing. */
+  readonly score?: {
+    readonly better: 'more' | 'less';
+    readonly unit: FieldUnit;
+    readonly of: (run: ValuesOf<Run>, setup: ValuesOf<Setup>) => { kpa: number; value: number } | null;
+  };
+  readonly judge: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => Judgement;
+  /** What it tells of the tire's own constants. */
+  readonly evidence?: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => readonly Evidence[];
+}
+
+/** Ties the types of a routine's parts together, and gives it to those who know it only as a routine. */
+export const defineRoutine = <const Code extends string, const Setup extends Fields, const Run extends Fields>(
+  routine: Routine<Setup, Run> & { readonly code: Code },
+): Routine<Setup, Run> & { readonly code: Code } => routine;
+
+/** A gauge pressure that is written down. */
+export const GAUGE = { type: 'number', unit: 'kpa', min: 0, max: 2000, gauge: true } as const;
