@@ -2,7 +2,12 @@ module.exports = {
   displayName: 'core',
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{src,checks}/**/*.test.ts'],
-  transform: { '\\.[jt]s$': ['babel-jest', { presets: ['babel-preset-expo'] }] },
-  // d3 is published as modules alone.
-  transformIgnorePatterns: ['/node_modules/(?!d3-)'],
+  transform: {
+    '\\.m?[jt]s$': [
+      'babel-jest',
+      { presets: ['@babel/preset-typescript'], plugins: ['@babel/plugin-transform-modules-commonjs'] },
+    ],
+  },
+  // d3 and ml are published as modules alone.
+  transformIgnorePatterns: ['/node_modules/(?!d3-|internmap|ml-|is-any-array|cheminfo-types)'],
 };

@@ -29,7 +29,100 @@ const wagon = {
 const wheelPlace = { position: 'front', wheel: 'left' };
 const wheel = { ...wheelPlace, volumeL: 60 };
 
+const height = { pressureKpa: 250, loadedMm: 282 };
+const zones = { outerLeft: 'still', left: 'still', middle: 'worn', right: 'still', outerRight: 'still' };
+const trial = {
+  startKpa: 165,
+  stepKpa: 14,
+  lowestKpa: 120,
+  highestKpa: null,
+  by: 'more',
+  blind: 'open',
+  seed: 4,
+  climbs: 1,
+  turns: 1,
+  rolls: 1,
+  comfort: 1,
+  worstHit: 1,
+};
+const routine = (setup: object, runs: readonly object[], family = 'fourWheel') => ({
+  ...tire,
+  family,
+  wheelLoadKg: 500,
+  setup,
+  runs,
+});
+const bicycleRun = { pressureKpa: 165 };
+
+/** Every test of the registry, with one run or a few. */
+const ROUTINE_EXAMPLES: Record<string, { input: object; output: object }> = {
+  'proof-print': {
+    input: routine({}, [{ pressureKpa: 250, how: 'ruler', lengthMm: 150, widthMm: 180 }]),
+    output: { verdict: 'onePrint', figures: { grossMm2: 27_000 } },
+  },
+  'proof-chalk': {
+    input: routine({}, [{ wheel: 'front left', pressureKpa: 250, ...zones }]),
+    output: { verdict: 'tooHard', move: 'softer', runs: ['tooHard'] },
+  },
+  'proof-standing-height': { input: routine({ hangingMm: 300 }, [height]), output: { verdict: 'asExpected' } },
+  'proof-climb': {
+    input: routine({ slopeDeg: 8 }, [{ pressureKpa: 110, result: 'reached' }]),
+    output: { verdict: 'allPass', move: 'firmer' },
+  },
+  'proof-split': {
+    input: routine({}, [{ pressureKpa: 110, otherKpa: 180, slippedFirst: 'right' }]),
+    output: { verdict: 'changeSides' },
+  },
+  'proof-obstacle': {
+    input: routine({}, [{ pressureKpa: 140, wrap: 'some', bulge: 'clear', rim: 'clear' }]),
+    output: { verdict: 'right', tryKpa: 140 },
+  },
+  'proof-turn-and-hit': {
+    input: routine({}, [{ ...bicycleRun, turn: 'folds', roots: 'takes', rimStrikes: 0, burps: 0 }], 'mountainBike'),
+    output: { verdict: 'folds', move: 'firmer' },
+  },
+  'proof-kerb': { input: routine({}, [{ ...bicycleRun, rim: 'near' }], 'mountainBike'), output: { verdict: 'near' } },
+  'proof-roll-out': {
+    input: routine({ surface: 'smooth' }, [{ ...bicycleRun, distanceM: 41 }], 'gravelBike'),
+    output: { verdict: 'onePressure' },
+  },
+  'proof-shake': {
+    input: routine({ filledMm: 200 }, [{ ...bicycleRun, leftMm: 150 }], 'gravelBike'),
+    output: { verdict: 'onePressure' },
+  },
+  'proof-feel': {
+    input: routine({}, [{ ...bicycleRun, symptom: 'well' }], 'mountainBike'),
+    output: { verdict: 'well', move: 'keep' },
+  },
+  'proof-bracket': {
+    input: routine(trial, [{ ...bicycleRun, measured: 12 }], 'mountainBike'),
+    output: { verdict: 'goOn', levels: [{ mean: 12 }] },
+  },
+  'proof-rut': { input: routine({}, [{ pressureKpa: 120, rutMm: 60 }], 'tractor'), output: { verdict: 'onePressure' } },
+  'proof-penetrometer': {
+    input: routine({ trackAKpa: 160 }, [{ track: 'trackA', depthMm: 100, coneKpa: 900 }], 'tractor'),
+    output: { verdict: 'oneTrack' },
+  },
+  'proof-infiltration': {
+    input: routine(
+      { trackAKpa: 160, trackBKpa: 80, pouredMm: 25 },
+      [{ track: 'trackA', atS: 600, leftMm: 15 }],
+      'tractor',
+    ),
+    output: { verdict: 'oneTrack', figures: { trackA: 60 } },
+  },
+};
+
 const EXAMPLES: Record<string, { input: object; output: object }> = {
+  ...ROUTINE_EXAMPLES,
+  'own-tire': {
+    input: { ...tire, readings: [{ of: 'width', pressureKpa: 250, loadKg: 500, valueMm: 200, deviationMm: 3 }] },
+    output: { tire: { width: { readings: 1 }, contact: { factor: 1 } }, contradictions: [] },
+  },
+  'wheel-on-soil': {
+    input: { tireMarking: '265/65R17', loadRange: 'standard', wheelLoadKg: 600, pressureKpa: 110.3, soil: 'drySand' },
+    output: { wheel: { climbsDeg: expect.closeTo(6, 0) } },
+  },
   'air-pressure': { input: { altitudeM: 0 }, output: { airPressureKpaAbs: 101.325 } },
   'tire-marking': {
     input: { marking: 'LT285/70R17 121/118Q E' },

@@ -186,5 +186,6 @@ describe('the stand-ins over HTTP', () => {
     expect(packets(other)).toHaveLength(2);
     listening.close();
     listening.closeAllConnections();
-  });
+    // A packet is sent every five seconds.
+  }, 30_000);
 });

@@ -1,5 +1,7 @@
 import type { Plane } from './plane';
 
+const { floor, max, min } = Math;
+
 /** Pixels of four bytes each: red, green, blue and one that is not looked at. */
 export interface Photo {
   readonly width: number;
@@ -26,15 +28,15 @@ const LOOKS = 2;
  * colours, so that paint of any colour is dark on paper; of a light mark the most.
  */
 export function flatten(photo: Photo, plane: Plane, mark: 'dark' | 'light'): FlatImage {
-  const mmPerPx = Math.max(FINEST_MM, plane.mmPerPx, Math.max(plane.widthMm, plane.heightMm) / MOST_PX);
-  const width = Math.max(1, Math.floor(plane.widthMm / mmPerPx));
-  const height = Math.max(1, Math.floor(plane.heightMm / mmPerPx));
+  const mmPerPx = max(FINEST_MM, plane.mmPerPx, max(plane.widthMm, plane.heightMm) / MOST_PX);
+  const width = max(1, floor(plane.widthMm / mmPerPx));
+  const height = max(1, floor(plane.heightMm / mmPerPx));
   const data = new Float32Array(width * height);
   const { data: bytes, width: photoWidth, height: photoHeight } = photo;
   const valueAt = (x: number, y: number): number => {
     const at = 4 * (y * photoWidth + x);
     const [red, green, blue] = [bytes[at]!, bytes[at + 1]!, bytes[at + 2]!];
-    return mark === 'dark' ? Math.min(red, green, blue) : 255 - Math.max(red, green, blue);
+    return mark === 'dark' ? min(red, green, blue) : 255 - max(red, green, blue);
   };
   for (let row = 0; row < height; row += 1) {
     for (let column = 0; column < width; column += 1) {
@@ -42,11 +44,11 @@ export function flatten(photo: Photo, plane: Plane, mark: 'dark' | 'light'): Fla
       let seen = 0;
       for (let look = 0; look < LOOKS * LOOKS; look += 1) {
         const xMm = plane.leftMm + (column + ((look % LOOKS) + 0.5) / LOOKS) * mmPerPx;
-        const yMm = plane.topMm + (row + (Math.floor(look / LOOKS) + 0.5) / LOOKS) * mmPerPx;
+        const yMm = plane.topMm + (row + (floor(look / LOOKS) + 0.5) / LOOKS) * mmPerPx;
         const [px, py] = plane.toPixel(xMm, yMm);
         // Pixels are squares about their middle.
         const [x, y] = [px - 0.5, py - 0.5];
-        const [x0, y0] = [Math.floor(x), Math.floor(y)];
+        const [x0, y0] = [floor(x), floor(y)];
         if (x0 < 0 || y0 < 0 || x0 + 1 >= photoWidth || y0 + 1 >= photoHeight) continue;
         const [fx, fy] = [x - x0, y - y0];
         sum +=

@@ -2,6 +2,8 @@ import { inverseOf, times } from '../calibrate/solve';
 import { failure, success, type Result } from '../result';
 import type { FlatImage } from './flatten';
 
+const { floor, max, min, round } = Math;
+
 export type InkProblem = { readonly code: 'tooDark' } | { readonly code: 'tooFaint' };
 
 /** 1 where there is ink, 0 where there is none. */
@@ -44,9 +46,10 @@ export function inkOf({ width, height, mmPerPx, data }: FlatImage): Result<Mask,
     const brightness = paper(row);
     for (let column = 0; column < width; column += 1) {
       const at = row * width + column;
-      const value = data[at]! / Math.max(1, brightness(column));
+      const value = data[at]! / max(1, brightness(column));
       ratio[at] = value;
-      if (!Number.isNaN(value)) counts[Math.max(0, Math.min(255, Math.round(value * 200)))]! += 1;
+      // NaN alone is not itself: nothing was seen there.
+      if (value === value) counts[max(0, min(255, round(value * 200)))]! += 1;
     }
   }
   const split = otsu(counts);
@@ -59,16 +62,16 @@ export function inkOf({ width, height, mmPerPx, data }: FlatImage): Result<Mask,
 
 /** The paper's own brightness by row and column; nothing where it is too dark to tell. */
 function paperOf({ width, height, data }: FlatImage): ((row: number) => (column: number) => number) | undefined {
-  const stride = Math.max(1, Math.floor(Math.sqrt((width * height) / SAMPLES)));
+  const stride = max(1, floor(Math.sqrt((width * height) / SAMPLES)));
   const samples: { t: number[]; value: number }[] = [];
   for (let row = 0; row < height; row += stride) {
     for (let column = 0; column < width; column += stride) {
       const value = data[row * width + column]!;
-      if (!Number.isNaN(value)) samples.push({ t: terms((2 * column) / width - 1, (2 * row) / height - 1), value });
+      if (value === value) samples.push({ t: terms((2 * column) / width - 1, (2 * row) / height - 1), value });
     }
   }
   const bright = samples.map(({ value }) => value).sort((a, b) => a - b);
-  const top = bright[Math.floor(bright.length * 0.9)] ?? 0;
+  const top = bright[floor(bright.length * 0.9)] ?? 0;
   if (top < DARKEST_PAPER) return undefined;
   let kept = samples.filter(({ value }) => value > 0.45 * top);
   let surface: number[] = [];

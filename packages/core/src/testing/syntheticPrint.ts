@@ -3,6 +3,9 @@ import { randomLcg, randomNormal } from 'd3-random';
 import type { Photo } from '../print/flatten';
 import type { PointPx, Quad } from '../print/plane';
 
+// Taken out once: in a test's own world every look at Math itself is slow, and there are millions.
+const { abs, exp, floor, max, min } = Math;
+
 /** A print of known areas, as it lies on a sheet: a box with round corners, grooves along it and across it. */
 export interface KnownPrint {
   readonly lengthMm: number;
@@ -44,12 +47,12 @@ export function knownPrint(shape: PrintShape): KnownPrint {
     isInk: (xMm, yMm) => {
       const [dx, dy] = [xMm - centre[0], yMm - centre[1]];
       const [x, y] = [dx * cos + dy * sin, dy * cos - dx * sin];
-      const [ax, ay] = [Math.abs(x), Math.abs(y)];
+      const [ax, ay] = [abs(x), abs(y)];
       if (ax > widthMm / 2 || ay > lengthMm / 2) return false;
       const [cx, cy] = [ax - (widthMm / 2 - cornerMm), ay - (lengthMm / 2 - cornerMm)];
       if (cx > 0 && cy > 0 && cx * cx + cy * cy > cornerMm * cornerMm) return false;
       const inGroove = (at: number, grooves: readonly number[]): boolean =>
-        grooves.some((groove) => Math.abs(at - groove) < grooveMm / 2);
+        grooves.some((groove) => abs(at - groove) < grooveMm / 2);
       return !inGroove(x, columns) && !inGroove(y, rows);
     },
   };
@@ -80,18 +83,18 @@ export function photograph(prints: readonly KnownPrint[], camera: Camera): Photo
   const toSheet = quadTo(corners);
   const normal = randomNormal.source(randomLcg(seed / 1000))(0, noise);
   const light = new Float32Array(3 * width * height);
-  const looks = 3;
+  const looks = 2;
   for (let y = 0; y < height; y += 1) {
     for (let x = 0; x < width; x += 1) {
       let [inked, on] = [0, 0];
       for (let look = 0; look < looks * looks; look += 1) {
-        const [u, v] = toSheet(x + ((look % looks) + 0.5) / looks, y + (Math.floor(look / looks) + 0.5) / looks);
+        const [u, v] = toSheet(x + ((look % looks) + 0.5) / looks, y + (floor(look / looks) + 0.5) / looks);
         if (u < 0 || v < 0 || u > 1 || v > 1) continue;
         on += 1;
         if (prints.some(({ isInk }) => isInk(u * sheetMm[0], v * sheetMm[1]))) inked += 1;
       }
       const whole = looks * looks;
-      const lit = (1 - falloff * (x / width)) * (1 - shadow / (1 + Math.exp(-((y - 0.55 * height) / (0.12 * height)))));
+      const lit = (1 - falloff * (x / width)) * (1 - shadow / (1 + exp(-((y - 0.55 * height) / (0.12 * height)))));
       for (let channel = 0; channel < 3; channel += 1) {
         const floor = 90 * ((whole - on) / whole);
         const sheet = paper * ((on - inked) / whole) + ink[channel]! * (inked / whole);
@@ -124,10 +127,7 @@ function blurred(light: Float32Array, width: number, height: number, radius: num
         for (let channel = 0; channel < 3; channel += 1) {
           let sum = 0;
           for (let k = -radius; k <= radius; k += 1) {
-            const [px, py] = [
-              Math.min(width - 1, Math.max(0, x + k * dx)),
-              Math.min(height - 1, Math.max(0, y + k * dy)),
-            ];
+            const [px, py] = [min(width - 1, max(0, x + k * dx)), min(height - 1, max(0, y + k * dy))];
             sum += from[3 * (py * width + px) + channel]!;
           }
           to[3 * (y * width + x) + channel] = sum / (2 * radius + 1);
@@ -157,8 +157,7 @@ function quadTo(corners: Quad): (x: number, y: number) => PointPx {
     const pivot = rows
       .slice(column)
       .reduce(
-        (best, _, index) =>
-          Math.abs(rows[column + index]![column]!) > Math.abs(rows[best]![column]!) ? column + index : best,
+        (best, _, index) => (abs(rows[column + index]![column]!) > abs(rows[best]![column]!) ? column + index : best),
         column,
       );
     [rows[column], rows[pivot]] = [rows[pivot]!, rows[column]!];

@@ -201,12 +201,12 @@ function PlanResult({ plan, question }: PlanResultProps) {
           ))}
         </Panel>
       </View>
+      <Learned question={question} plan={plan} />
       <GoOn question={question} />
       {!onPlacard && <FloorPicker rig={rig} units={units} />}
       {!onPlacard && <Schools plan={plan} rig={rig} units={units} />}
       <Limits plan={plan} units={units} />
       <HowSure question={question} plan={plan} />
-      <Learned question={question} plan={plan} />
       <Figures plan={plan} rig={rig} units={units} />
       <Cautions plan={plan} severity="care" />
       {plan.axles.map(({ position, working }) => (

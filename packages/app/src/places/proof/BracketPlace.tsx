@@ -207,7 +207,7 @@ function Trial({ row, rig, outing }: OpenedTest<RoutineTestRow>) {
             </>
           ) : (
             <>
-              <Text>Set, on both ends as you always do:</Text>
+              <Text>{`Set ${(names[values.wheel] ?? '').toLowerCase()} to this, the other end as ever:`}</Text>
               <Text as="numeral">{pressure(nextKpa, units)}</Text>
               {blind && <Action label="It is set: hide it" onPress={() => setSeen(false)} />}
             </>

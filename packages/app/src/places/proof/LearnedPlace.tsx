@@ -122,10 +122,10 @@ function Learned({ rig, tests }: { readonly rig: RigRow; readonly tests: readonl
       <Text tone="muted">{`${rig.name}. Plans go by what counts here; the rest by assumption.`}</Text>
       <Panel title="What counts">
         {tests.length === 0 && <Text tone="muted">No test yet.</Text>}
-        {tests.map((test) => {
+        {tests.map((test, index) => {
           const older = !rig.axles.some((axle) => isOfTire(test, axle));
           return (
-            <View key={test.id} style={[styles.test, { borderColor: palette.line }]}>
+            <View key={test.id} style={index > 0 && [styles.test, { borderColor: palette.line }]}>
               <Toggle
                 label={testText(test, rig.family)}
                 note={`${dayAndTime(test.performedAt)}${test.counts ? '' : ' · set aside'}${older ? ` · of other tires: ${test.details.tireMarking}` : ''}`}

@@ -16,6 +16,8 @@ interface PhotoMarksProps {
   /** Whether the marks are joined all round, and with what weight. */
   readonly joined: 'round' | 'line';
   readonly tone: 'reference' | 'outline';
+  /** Only shown: nothing can be dragged. */
+  readonly still?: boolean;
 }
 
 /** How much larger the glass shows what is under the finger. */
@@ -27,7 +29,7 @@ const KEY_PX = 2;
  * A photo with places on it that are dragged, or moved by the arrow keys. A glass shows what lies under the finger, since
  * a finger hides what it points at.
  */
-export function PhotoMarks({ src, width, height, marks, onMove, names, joined, tone }: PhotoMarksProps) {
+export function PhotoMarks({ src, width, height, marks, onMove, names, joined, tone, still = false }: PhotoMarksProps) {
   const palette = usePalette();
   const box = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<{ readonly index: number; readonly shown: DOMRect }>();
@@ -61,7 +63,7 @@ export function PhotoMarks({ src, width, height, marks, onMove, names, joined, t
           vectorEffect: 'non-scaling-stroke',
         })}
       </svg>
-      {marks.map(([x, y], index) => (
+      {(still ? [] : marks).map(([x, y], index) => (
         <button
           key={index}
           type="button"

@@ -302,6 +302,7 @@ export function PhotoMeasure({
             marks={(mending ? handles : found.outline).map(([x, y]) => ground.toPixel(x, y))}
             joined="round"
             tone="outline"
+            still={!mending}
             names={(index) => `Outline ${index + 1}`}
             onMove={(index, to) => {
               if (mending) mend(index, to);

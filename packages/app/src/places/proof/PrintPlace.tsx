@@ -183,7 +183,7 @@ function KeptPhoto({ id }: { readonly id: string }) {
     : createElement('img', {
         src,
         alt: 'The photo of this print',
-        style: { width: '100%', maxWidth: 320, borderRadius: 3 },
+        style: { width: '100%', maxWidth: 200, borderRadius: 3 },
       });
 }
 

@@ -27,6 +27,7 @@ import { anotherRun, isPendingRun, type FieldText, type RoutineFormValues } from
 import { RoutineField } from './RoutineField';
 import { RoutineVerdict } from './RoutineVerdict';
 import { SlopeFromTilt } from './SlopeFromTilt';
+import { testedWheels } from './testedWheels';
 import { TestPage, type OpenedTest } from './TestPage';
 import { useRoutine } from './useRoutine';
 
@@ -62,6 +63,7 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
   const palette = usePalette();
   const routine = routineOf(code);
   const words = ROUTINE_WORDS[code];
+  const wheels = testedWheels(rig, outing?.loadCaseId);
   const open = useRoutine({
     code,
     row,
@@ -69,10 +71,11 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
     outing,
     begin: ({ roadKpa, key, position }) => {
       const setKpa = outing?.pressures.find((each) => each.position === position)?.pressureKpa ?? roadKpa;
-      return { runs: [{ pressureKpa: setKpa, wheel: key }] };
+      // Wheels are gone round in walking order; the soil is read untouched first.
+      return { runs: [{ pressureKpa: setKpa, wheel: wheels[0]?.key ?? key, track: 'untouched' }] };
     },
   });
-  const { form, values, units, wheels, wheel, test, judgement } = open;
+  const { form, values, units, wheel, test, judgement } = open;
   const { control, getValues, setValue } = form;
   const { fields, append, remove, insert } = useFieldArray({ control, name: 'runs' });
   const names = Object.fromEntries(wheels.map(({ key, name }) => [key, name]));

@@ -1,0 +1,122 @@
+import { randomUUID } from 'node:crypto';
+
+import request from 'supertest';
+
+import { aRig, aTest, testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.pool.end());
+
+const put = (path: string, body: object) => request(server.app).put(`/api/v1/${path}`).send(body);
+const chalked = { outerLeft: 'worn', left: 'worn', middle: 'still', right: 'worn', outerRight: 'worn' };
+
+async function rigHere(): Promise<string> {
+  const rig = aRig();
+  await put(`rigs/${rig.id}`, rig).expect(200);
+  return rig.id;
+}
+
+const aChalk = (rigId: string, run: object = {}) => {
+  const { tireMarking, loadRange } = aTest(rigId).details;
+  return {
+    ...aTest(rigId),
+    id: randomUUID(),
+    kind: 'chalk',
+    details: {
+      wheel: 'front left',
+      tireMarking,
+      loadRange,
+      wheelLoadKg: null,
+      gauge: null,
+      setup: {},
+      runs: [{ wheel: 'front left', pressureKpa: 250, ...chalked, ...run }],
+    },
+  };
+};
+
+describe('tests of the registry', () => {
+  it('are saved with their own part, once however often they are sent', async () => {
+    const test = aChalk(await rigHere());
+    const first = await put(`tests/${test.id}`, test).expect(200);
+    const again = await put(`tests/${test.id}`, test).expect(200);
+    expect(again.body).toEqual(first.body);
+    expect(first.body).toMatchObject({ kind: 'chalk', counts: true, details: { note: '', runs: [chalked] } });
+  });
+
+  it('are refused where a run says what the test does not know, with the place', async () => {
+    const test = aChalk(await rigHere(), { middle: 'gone', weather: 'fine' });
+    const { body } = await put(`tests/${test.id}`, test).expect(400);
+    expect(body.fields.map(({ path }: { path: string }) => path).sort()).toEqual([
+      '/details/runs/0/middle',
+      '/details/runs/0/weather',
+    ]);
+    const { body: other } = await put(`tests/${test.id}`, { ...test, kind: 'palmistry' }).expect(400);
+    expect(other.fields[0].path).toBe('/kind');
+  });
+
+  it('can be set aside and counted again', async () => {
+    const test = aChalk(await rigHere());
+    await put(`tests/${test.id}`, test).expect(200);
+    const { body } = await put(`tests/${test.id}`, { ...test, revision: 1, counts: false }).expect(200);
+    expect(body.counts).toBe(false);
+    const { body: read } = await request(server.app).get(`/api/v1/tests/${test.id}`).expect(200);
+    expect(read.counts).toBe(false);
+  });
+
+  it('keep when the tires of an axle were changed', async () => {
+    const rig = aRig();
+    const fittedAt = '2026-06-01T08:00:00.000Z';
+    const axles = rig.axles.map((axle, index) => (index === 0 ? { ...axle, fittedAt } : axle));
+    const { body } = await put(`rigs/${rig.id}`, { ...rig, axles }).expect(200);
+    expect(body.axles.map((axle: { fittedAt: string | null }) => axle.fittedAt)).toEqual([fittedAt, null]);
+  });
+});
+
+describe('photos', () => {
+  const plain = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0x00, 0x04, 0x4a, 0x46, 0xff, 0xda, 0x00, 0x02, 0xff, 0xd9]);
+  const withPlace = Buffer.from([0xff, 0xd8, 0xff, 0xe1, 0x00, 0x04, 0x45, 0x78, 0xff, 0xda, 0x00, 0x02, 0xff, 0xd9]);
+  const send = (id: string, bytes: Buffer) =>
+    request(server.app).put(`/api/v1/photos/${id}`).set('content-type', 'image/jpeg').send(bytes);
+
+  it('come back as they were sent, and are written once', async () => {
+    const id = randomUUID();
+    await send(id, plain).expect(204);
+    await send(id, plain).expect(204);
+    const { body, headers } = await request(server.app).get(`/api/v1/photos/${id}`).expect(200);
+    expect(headers['content-type']).toBe('image/jpeg');
+    expect(Buffer.compare(body as Buffer, plain)).toBe(0);
+  });
+
+  it.each([
+    ['one that says where it was taken', withPlace],
+    ['no photo at all', Buffer.from('hello')],
+    ['one that breaks off', plain.subarray(0, 6)],
+  ])('are refused: %s', async (_, bytes) => {
+    const id = randomUUID();
+    const { body } = await send(id, bytes).expect(400);
+    expect(body.fields[0].code).toBe('notAPhoto');
+    await request(server.app).get(`/api/v1/photos/${id}`).expect(404);
+  });
+
+  it('are refused where they are too large', async () => {
+    await send(randomUUID(), Buffer.concat([plain.subarray(0, 8), Buffer.alloc(1_000_001)])).expect(413);
+  });
+});
+
+describe('the simulated soil probe', () => {
+  it('reads the same for the same rig, and harder under the firmer tire', async () => {
+    const path = `/api/v1/devices/probe/${randomUUID()}?trackAKpa=180&trackBKpa=60`;
+    const { body } = await request(server.app).get(path).expect(200);
+    expect((await request(server.app).get(path)).body).toEqual(body);
+    const mean = (track: string): number => {
+      const own = body.readings.filter((each: { track: string }) => each.track === track);
+      return own.reduce((sum: number, { coneKpa }: { coneKpa: number }) => sum + coneKpa, 0) / own.length;
+    };
+    expect(mean('trackA')).toBeGreaterThan(mean('trackB'));
+    expect(mean('trackB')).toBeGreaterThan(mean('untouched'));
+    await request(server.app).get(`/api/v1/devices/probe/${randomUUID()}`).expect(400);
+  });
+});
