@@ -33,6 +33,13 @@ const PAGES = [
   '/air/log',
   '/proof',
   '/proof/tape/0192f000-0000-7000-8000-000000000301',
+  '/proof/print/0192f000-0000-7000-8000-000000000303',
+  '/proof/chalk/0192f000-0000-7000-8000-000000000304',
+  '/proof/bracket/0192f000-0000-7000-8000-000000000305',
+  '/proof/bracket/new?rig=0192f000-0000-7000-8000-000000000109',
+  '/proof/penetrometer/0192f000-0000-7000-8000-000000000306',
+  '/proof/infiltration/new?rig=0192f000-0000-7000-8000-000000000110',
+  '/proof/learned?rig=0192f000-0000-7000-8000-000000000102',
   '/book',
 ];
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
@@ -61,6 +68,7 @@ for (const light of ['light', 'dark'] as const) {
 }
 
 test('everything to press is big enough for a glove', async ({ page }) => {
+  test.setTimeout(180_000);
   for (const path of PAGES) {
     await page.goto(path);
     await settled(page);

@@ -89,6 +89,8 @@ test('a load that no placard pressure carries gives no number, but what would he
 });
 
 test('the dangers are in view without scrolling, and nothing runs off the side', async ({ page }) => {
+  // Many pages one after the other.
+  test.setTimeout(120_000);
   await page.goto(`/ground?rig=${CURLEW}&ground=verySoftSand`);
   const dangers = page.getByRole('list', { name: 'Dangers' }).getByRole('listitem');
   await expect(dangers.first()).toBeInViewport();
@@ -112,6 +114,9 @@ test('the dangers are in view without scrolling, and nothing runs off the side',
     `/rigs/${CURLEW}/pressures`,
     '/proof',
     '/proof/tape/new',
+    '/proof/print/new',
+    '/proof/chalk/new',
+    '/proof/learned',
     '/book',
   ]) {
     await page.goto(path);

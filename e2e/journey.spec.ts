@@ -44,7 +44,7 @@ test('from the first screen to a tape test in the Book, and still there after a 
   await goTo(page, 'Ground');
   await chooseGround(page, 'Soft sand');
   await expect(
-    page.getByText(/Measured by you: contact length is 0\.\d\d ± 0\.\d\d of the chord/).first(),
+    page.getByText(/Print length over chord: assumed 0\.68, yours 0\.\d\d \(0\.\d\d to 0\.\d\d\)/).first(),
   ).toBeVisible();
 
   await product.server.stop();

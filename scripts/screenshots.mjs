@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -10,8 +11,9 @@ const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 const SNIPE = '0192f000-0000-7000-8000-000000000106';
+const OYSTERCATCHER = '0192f000-0000-7000-8000-000000000102';
 const LAPWING = '0192f000-0000-7000-8000-000000000110';
-const LIME = `/rigs/${LAPWING}/load/0192f000-0000-7000-8000-000000000517`;
+const TRIAL = '/proof/bracket/0192f000-0000-7000-8000-000000000305';
 
 /** One picture a main view, from the demo data: file name, address, size, and what is done before it is taken. */
 const VIEWS = [
@@ -19,8 +21,6 @@ const VIEWS = [
   { name: 'rigs-phone', path: '/rigs', size: PHONE },
   { name: 'rig-phone', path: `/rigs/${SNIPE}`, size: PHONE },
   { name: 'rig-wide', path: `/rigs/${LAPWING}`, size: WIDE },
-  { name: 'load-phone', path: LIME, size: PHONE, before: (page) => scrollTo(page, '2. Tank') },
-  { name: 'marking-phone', path: '/rigs/marking', size: PHONE, before: readMarking },
   { name: 'ground-phone', path: '/ground', size: PHONE },
   { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'The staff') },
   { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
@@ -32,13 +32,20 @@ const VIEWS = [
     size: PHONE,
     before: (page) => scrollTo(page, 'Curlew'),
   },
-  { name: 'working-phone', path: '/ground', size: PHONE, before: openWorking },
   { name: 'proof-phone', path: '/proof', size: PHONE },
   {
     name: 'tape-phone',
     path: '/proof/tape/0192f000-0000-7000-8000-000000000301',
     size: PHONE,
     before: (page) => scrollTo(page, 'What it says'),
+  },
+  { name: 'photo-phone', path: `/proof/print/new?rig=${CURLEW}`, size: PHONE, before: findPrint },
+  { name: 'coach-phone', path: TRIAL, size: PHONE, before: (page) => scrollTo(page, 'Result') },
+  {
+    name: 'learned-phone',
+    path: `/proof/learned?rig=${OYSTERCATCHER}`,
+    size: PHONE,
+    before: (page) => scrollTo(page, /^Front/),
   },
   { name: 'book-phone', path: '/book', size: PHONE },
   { name: 'watch-phone', path: `/air/watch?rig=${CURLEW}`, size: PHONE, before: leak },
@@ -48,11 +55,39 @@ const VIEWS = [
 ];
 
 const scrollTo = (page, heading) =>
-  page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
+  page
+    .getByRole('heading', { name: heading })
+    .first()
+    .evaluate((element) => element.scrollIntoView({ block: 'start' }));
 
-async function readMarking(page) {
-  await page.getByRole('radio', { name: 'Farm' }).click();
-  await page.getByLabel('What the sidewall says').fill('VF380/90R46 173D');
+/** The print in a photo, found. */
+async function findPrint(page) {
+  const corners = [
+    [0.14, 0.1],
+    [0.88, 0.07],
+    [0.94, 0.93],
+    [0.08, 0.9],
+  ];
+  const question = { lengthMm: 226, widthMm: 190, width: 900, height: 1200, corners };
+  const painter = path.join(ROOT, 'e2e/paintPrint.ts');
+  const buffer = execFileSync(process.execPath, ['--import', 'tsx', painter, JSON.stringify(question)], {
+    maxBuffer: 20e6,
+  });
+  await page.locator('input[type=file]').setInputFiles({ name: 'print.jpg', mimeType: 'image/jpeg', buffer });
+  await page.getByRole('radio', { name: 'A3' }).click();
+  const photo = page.getByAltText('The photo of the print');
+  for (const [index, [x, y]] of corners.entries()) {
+    const corner = page.getByRole('button', { name: `Corner ${index + 1}` });
+    await corner.scrollIntoViewIfNeeded();
+    const [from, box] = [await corner.boundingBox(), await photo.boundingBox()];
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + x * box.width, box.y + y * box.height, { steps: 3 });
+    await page.mouse.up();
+  }
+  await page.getByRole('button', { name: 'Find the print' }).click();
+  await page.getByRole('button', { name: 'Accept this print' }).waitFor();
+  await scrollTo(page, 'From a photo');
 }
 
 /** Monitors with a slow leak at one wheel. */
@@ -83,12 +118,6 @@ async function goOn(page) {
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForTimeout(7_000);
-}
-
-async function openWorking(page) {
-  const fold = page.getByRole('button', { name: 'Working, front axle' });
-  await fold.click();
-  await fold.evaluate((element) => element.scrollIntoView({ block: 'start' }));
 }
 
 run(async () => {

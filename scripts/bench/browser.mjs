@@ -149,3 +149,51 @@ export async function browserFigures(address) {
     await browser.close();
   }
 }
+
+/** A print found in a photo of 12 megapixels, from the tap to the outline, and the longest task of the page meanwhile. */
+export async function photoFigures(address, file) {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await page.goto(`${address}/proof/print/new?rig=${CURLEW}`);
+    await page.locator('input[type=file]').setInputFiles(file);
+    await page.getByRole('radio', { name: 'A3' }).click();
+    const photo = page.getByAltText('The photo of the print');
+    const corners = [
+      [0.14, 0.1],
+      [0.88, 0.07],
+      [0.94, 0.93],
+      [0.08, 0.9],
+    ];
+    for (const [index, [x, y]] of corners.entries()) {
+      const corner = page.getByRole('button', { name: `Corner ${index + 1}` });
+      await corner.scrollIntoViewIfNeeded();
+      const [from, box] = [await corner.boundingBox(), await photo.boundingBox()];
+      await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+      await page.mouse.down();
+      await page.mouse.move(box.x + x * box.width, box.y + y * box.height, { steps: 3 });
+      await page.mouse.up();
+    }
+    await page.evaluate(() => {
+      window.tasks = [];
+      new PerformanceObserver((list) =>
+        window.tasks.push(...list.getEntries().map(({ duration }) => duration)),
+      ).observe({
+        entryTypes: ['longtask'],
+      });
+    });
+    const begun = performance.now();
+    await page.getByRole('button', { name: 'Find the print' }).click();
+    await page.getByRole('button', { name: 'Accept this print' }).waitFor();
+    const ms = performance.now() - begun;
+    await page.waitForTimeout(300);
+    const tasks = await page.evaluate(() => window.tasks);
+    return { ms, longestTaskMs: tasks.length === 0 ? null : Math.max(...tasks) };
+  } finally {
+    await browser.close();
+  }
+}

@@ -12,11 +12,13 @@ import {
   gaugeShows,
   monitorPackets,
   sentPackets,
+  probeProfile,
 } from './devices';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
 import { logAdded, logBatch, logEvent, logQuery, thinLog } from './log';
 import { problem } from './problem';
+import { PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
 import { RESOURCES } from './resources/registry';
 
 type Json = Record<string, unknown>;
@@ -119,6 +121,21 @@ const logPaths = (): Json => ({
   },
 });
 
+const jpeg = { content: { [PHOTO_TYPE]: { schema: { type: 'string', format: 'binary' } } } };
+
+/** Kept photos of prints. */
+const photoPaths = (): Json => ({
+  [`/${PHOTO_PATH}/{id}`]: {
+    parameters: [idParameter],
+    get: { summary: 'A kept photo', responses: { 200: { description: 'The photo', ...jpeg }, ...NOT_THERE } },
+    put: {
+      summary: 'Keeps a photo, once: a JPEG without EXIF data',
+      requestBody: { required: true, ...jpeg },
+      responses: { 204: { description: 'Kept' }, ...REFUSED },
+    },
+  },
+});
+
 /** The simulated stand-ins of a rig. */
 function devicePaths(): Json {
   const base = '/devices/rigs/{id}';
@@ -128,7 +145,21 @@ function devicePaths(): Json {
   const told = (description: string, schema: z.ZodType): Json => ({
     responses: { 200: answer(description, schemaOf(schema)), ...NOT_THERE, ...REFUSED },
   });
+  const pressureQuery = (name: string): Json => ({
+    name,
+    in: 'query',
+    required: true,
+    schema: { type: 'number', minimum: 0, maximum: 2000 },
+  });
   return {
+    '/devices/probe/{id}': {
+      parameters,
+      get: {
+        summary: 'One push of the simulated soil probe into untouched soil and two tracks, by depth',
+        parameters: [pressureQuery('trackAKpa'), pressureQuery('trackBKpa')],
+        ...told('The readings', probeProfile),
+      },
+    },
     [base]: {
       parameters,
       get: { summary: 'How the simulated devices of a rig stand', ...state },
@@ -229,7 +260,7 @@ export function openApi(): Json {
       },
     },
   };
-  paths = { ...paths, ...logPaths(), ...devicePaths() };
+  paths = { ...paths, ...logPaths(), ...photoPaths(), ...devicePaths() };
   for (const [name, resource] of Object.entries(RESOURCES)) {
     schemas[capital(name)] = schemaOf(resource.body, 'input');
     schemas[`${capital(name)}Row`] = schemaOf(resource.row);

@@ -80,8 +80,7 @@ export const routineFields = (code: RoutineCode) => {
   return { setup: fieldsSchema(setup), runs: z.array(fieldsSchema(run)).max(400) };
 };
 
-/** The part of its own of a test that is no tape. Tire and load are kept as they were on the day. */
-export const routineDetails = (code: RoutineCode) => {
+const detailsSchema = (code: RoutineCode) => {
   const { setup, runs } = routineFields(code);
   return z.strictObject({
     /** Of the wheel it was made on, or of the heaviest where it is of the whole rig; `wheelKey` writes it so. */
@@ -98,6 +97,15 @@ export const routineDetails = (code: RoutineCode) => {
     note: z.string().trim().max(500).default(''),
   });
 };
+
+// Made once: a schema takes longer to make than to use.
+const DETAILS = Object.fromEntries(ROUTINE_CODES.map((code) => [code, detailsSchema(code)])) as Record<
+  RoutineCode,
+  ReturnType<typeof detailsSchema>
+>;
+
+/** The part of its own of a test that is no tape. Tire and load are kept as they were on the day. */
+export const routineDetails = (code: RoutineCode) => DETAILS[code];
 
 const routineTest = (code: RoutineCode) =>
   z.strictObject({ ...common, kind: z.literal(code), details: routineDetails(code) });

@@ -170,7 +170,7 @@ function Trial({ row, rig, outing }: OpenedTest<RoutineTestRow>) {
               {fields.map(({ id }, index) => {
                 const run = runs[index];
                 return (
-                  <View key={id} style={[styles.run, { borderColor: palette.line }]}>
+                  <View key={id} style={[styles.run, index > 0 && [styles.next, { borderColor: palette.line }]]}>
                     <Text style={styles.words}>
                       {blind || !run
                         ? `Run ${index + 1}`
@@ -260,7 +260,8 @@ function Trial({ row, rig, outing }: OpenedTest<RoutineTestRow>) {
 }
 
 const styles = StyleSheet.create({
-  run: { flexDirection: 'row', alignItems: 'center', gap: 8, borderTopWidth: 1, paddingVertical: 4 },
+  run: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingVertical: 4 },
+  next: { borderTopWidth: 1 },
   words: { flex: 1 },
   remove: { flexDirection: 'row', gap: 4, alignItems: 'center', paddingHorizontal: 8 },
 });

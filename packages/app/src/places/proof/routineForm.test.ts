@@ -1,4 +1,4 @@
-import { psi } from '@dunlinmoss/core';
+import { psi, routineOf } from '@dunlinmoss/core';
 
 import type { Units } from '../../data/preferences';
 import { readCone } from './coneTable';
@@ -13,7 +13,6 @@ import {
   type RoutineFormValues,
 } from './routineForm';
 import { slopeOf } from './SlopeFromTilt';
-import { routineOf } from '@dunlinmoss/core';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
 const tire = { tireMarking: '265/65R17 112T', loadRange: 'standard', wheelLoadKg: 600, widthMm: null } as const;
