@@ -52,6 +52,12 @@ test('a saved test can be corrected and thinned, and the plan follows', async ({
   await expect(page.getByRole('heading', { name: 'Measured by you' })).toBeVisible();
   await expect(page.getByText(/Print length over chord: assumed 0\.68, yours 0\.6\d \(/).first()).toBeVisible();
 
+  // The same wheel on soft ground stands beside it: the tape reads longer, for it sinks in.
+  await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await page.getByRole('radio', { name: 'Soft' }).click();
+  await reading(page, 1, '24', '480');
+  await expect(page.getByText(/Front left at 24\spsi: 302\smm longer on soft ground than on firm/)).toBeVisible();
+
   await goTo(page, 'Proof');
   await page.getByRole('link', { name: /^Tape: / }).click();
   await action(page, 'Put this test aside').click();

@@ -177,6 +177,7 @@ export { coach, REACH, type TrialAdvice, type TrialRun } from './proof/coach';
 export { INCH_OF_WATER_ML, infiltrationMmPerH, waterDepthMm } from './proof/infiltration';
 export { compareLevels, levelsOf, spreadOf, type Level } from './proof/levels';
 export { nextTime, type NextTime, type Proved } from './proof/nextTime';
+export { compareTapes, type TapedWheel } from './proof/compareTapes';
 export { coneProfile, ROOT_LIMIT_KPA, TRACKS, type ConeProfile, type ConeReading } from './proof/penetrometer';
 export { print, printFigures, type PrintFigures } from './proof/print';
 export {

@@ -38,6 +38,7 @@ import {
   type TestedWheel,
 } from './tapeForm';
 import { GaugeOfTest } from './GaugeOfTest';
+import { TapesBeside } from './TapesBeside';
 import { TapeVerdict } from './TapeVerdict';
 import { TestPage } from './TestPage';
 
@@ -148,6 +149,10 @@ function TapeForm({ row, rig, outing, start }: TapeFormProps) {
       result={
         <>
           <TapeVerdict result={result} wheel={wheel} />
+          <TapesBeside
+            rigId={rig.id}
+            open={{ id: row?.id, taped: { wheel: values.wheel, surface: values.surface, readings: result.rows } }}
+          />
           {row && (
             <Action kind="hurt" icon={Trash} label="Put this test aside" onPress={() => void putTestAside(row)} />
           )}

@@ -1,6 +1,19 @@
+import type { Judgement } from '@dunlinmoss/core';
+
+import type { Units } from '../../data/preferences';
+import { pressure } from '../format';
 import { next, type RoutineWords } from './routineWords';
 
 const ZONE = { worn: 'Gone', partly: 'Partly', still: 'Still there' };
+
+/** Which of two lines was the more even, where two were drawn. */
+function evener({ levels }: Judgement, units: Units): string {
+  const [first, second] = [...levels].sort((a, b) => a.mean - b.mean);
+  if (!first || !second) return '';
+  return first.mean === second.mean
+    ? ` Lines at ${pressure(first.pressureKpa, units)} and ${pressure(second.pressureKpa, units)} are as even as each other.`
+    : ` The line at ${pressure(first.pressureKpa, units)} is the more even, against ${pressure(second.pressureKpa, units)}.`;
+}
 
 export const chalkWords: RoutineWords = {
   name: 'Chalk line',
@@ -43,11 +56,11 @@ export const chalkWords: RoutineWords = {
       case 'oneSided':
         return 'One side carries more than the other, and air does not mend that: look at camber, toe, a worn joint, or a load that sits to one side.';
       case 'tooHard':
-        return `The tread stands on its middle.${next(judgement, units)} Draw a new line and look again.`;
+        return `The tread stands on its middle.${next(judgement, units)} Draw a new line and look again.${evener(judgement, units)}`;
       case 'tooSoft':
-        return `The tread stands on its edges.${next(judgement, units)} Draw a new line and look again.`;
+        return `The tread stands on its edges.${next(judgement, units)} Draw a new line and look again.${evener(judgement, units)}`;
       default:
-        return `The tread stands evenly.${next(judgement, units)} That is for hard ground; soft ground may want it lower.`;
+        return `The tread stands evenly.${next(judgement, units)} That is for hard ground; soft ground may want it lower.${evener(judgement, units)}`;
     }
   },
   counted: 'unevenness',
