@@ -169,7 +169,6 @@ export {
   trialAdvice,
   type BracketRun,
   type BracketSetup,
-  type Criterion,
 } from './proof/bracket';
 export { chalk, readChalk, type ChalkWord } from './proof/chalk';
 export { climb, predictedClimbs } from './proof/climb';

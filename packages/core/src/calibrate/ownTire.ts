@@ -2,7 +2,6 @@ import { contactPatch } from '../contact/contactPatch';
 import { deflectionMm, isBicycleTire } from '../contact/deflection';
 import type { OwnFactor, OwnTire } from '../contact/ownTire';
 import type { TireBuild } from '../contact/stiffness';
-import { assumption, type Source } from '../source';
 import type { Observation } from './observation';
 import { inverseOf, times } from './solve';
 
@@ -11,7 +10,6 @@ import { inverseOf, times } from './solve';
  * logarithm for factors, of the reading for a gauge. Assumptions.
  */
 export const PRIOR = { contact: 0.2, width: 0.12, carcass: 0.35, drop: 0.2, gaugeKpa: 3.5, offsetMm: 150 } as const;
-export const PRIOR_SOURCE: Source = assumption;
 
 /** Student's t with so many degrees of freedom stands for readings of which one in many is wild. Assumption. */
 const FREEDOM = 4;

@@ -7,7 +7,6 @@ const WEIGHT = { type: 'number', unit: 'times', min: 0, max: 5, whole: true } as
 
 /** What a run is rated by, each with its weight. */
 export const CRITERIA = ['climbs', 'turns', 'rolls', 'comfort', 'worstHit'] as const;
-export type Criterion = (typeof CRITERIA)[number];
 
 /** How far two ratings of one pressure lie apart. Assumption. */
 const RATED_APART = 0.9;

@@ -1,8 +1,5 @@
 import { fitLine } from '../calibrate/fitLine';
-import { published, type Source } from '../source';
 import { defineRoutine, GAUGE, judgement } from './routine';
-
-export const RING_SOURCE: Source = published('USDA NRCS, Soil Quality Test Kit');
 
 /** One inch of water in the kit's ring. Published: USDA NRCS soil quality test kit (from memory). */
 export const INCH_OF_WATER_ML = 444;

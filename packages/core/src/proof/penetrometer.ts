@@ -1,10 +1,8 @@
-import { published, type Source } from '../source';
 import { psi } from '../units/units';
 import { defineRoutine, GAUGE, judgement } from './routine';
 
 /** Roots stop here: 300 psi, 2 MPa on a cone. Published: Taylor et al. 1966; cone by ASABE S313.3 (from memory). */
 export const ROOT_LIMIT_KPA = psi(300);
-export const ROOT_LIMIT_SOURCE: Source = published('Taylor et al. 1966; ASABE S313.3, EP542');
 
 export interface ConeReading {
   readonly depthMm: number;

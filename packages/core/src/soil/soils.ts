@@ -1,5 +1,3 @@
-import { published, type Source } from '../source';
-
 /** What a soil answers a plate and a shear with. Units of the book: kN and m. */
 export interface Soil {
   readonly code: string;
@@ -12,8 +10,6 @@ export interface Soil {
   readonly cohesionKpa: number;
   readonly frictionDeg: number;
 }
-
-export const SOIL_SOURCE: Source = published('Bekker; Janosi and Hanamoto; Wong, Theory of Ground Vehicles');
 
 /** Published: Wong, Theory of Ground Vehicles (from memory). */
 export const SOILS = [

@@ -1,5 +1,12 @@
 import type { ProofTestRow, RoutineTestRow } from '@dunlinmoss/contract';
-import { ROUTINE_CODES, routineOf, type RoutineCode, type RoutineValues } from '@dunlinmoss/core';
+import {
+  INCH_OF_WATER_ML,
+  ROUTINE_CODES,
+  routineOf,
+  waterDepthMm,
+  type RoutineCode,
+  type RoutineValues,
+} from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Controller, useFieldArray, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
@@ -72,7 +79,11 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
     begin: ({ roadKpa, key, position }) => {
       const setKpa = outing?.pressures.find((each) => each.position === position)?.pressureKpa ?? roadKpa;
       // Wheels are gone round in walking order; the soil is read untouched first.
-      return { runs: [{ pressureKpa: setKpa, wheel: wheels[0]?.key ?? key, track: 'untouched' }] };
+      return {
+        // One inch of water in the field kit's ring.
+        ...(code === 'infiltration' && { setup: { pouredMm: waterDepthMm(INCH_OF_WATER_ML) } }),
+        runs: [{ pressureKpa: setKpa, wheel: wheels[0]?.key ?? key, track: 'untouched' }],
+      };
     },
   });
   const { form, values, units, wheel, test, judgement } = open;

@@ -19,7 +19,7 @@ import { TrackLines } from '../../pictures/TrackLines';
 import { TrialStrip } from '../../pictures/TrialStrip';
 import { usePalette } from '../../theme/useLight';
 import { area } from '../../words/area';
-import { length, percent, pressure } from '../../words/format';
+import { percent, pressure } from '../../words/format';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { sureText } from '../../words/proof/routineWords';
 
@@ -242,10 +242,6 @@ function Picture({
     }
   }
 }
-
-/** Only for those who read it in words: what a print measures. */
-export const printLine = (lengthMm: number, widthMm: number, units: Units): string =>
-  `${length(lengthMm, units)} long, ${length(widthMm, units)} wide`;
 
 const styles = StyleSheet.create({
   verdict: { borderLeftWidth: 6, padding: 12, gap: 4 },
