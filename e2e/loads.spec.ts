@@ -1,4 +1,4 @@
-import { action, expect, test } from './fixtures';
+import { action, expect, goTo, test } from './fixtures';
 
 const CURLEW = '/rigs/0192f000-0000-7000-8000-000000000101';
 const LAPWING = '/rigs/0192f000-0000-7000-8000-000000000110';
@@ -99,7 +99,9 @@ test('a gauge is held against a trusted one, and what it reads is corrected with
   ).toBeVisible();
   await page.getByLabel('Reading 1: contact length in mm').fill('500');
   await action(page, 'Save this test').click();
-  await expect(page.getByRole('link', { name: /Curlew/ })).toContainText('500 mm at 34 psi');
+  await expect(page.getByText('The test is in the Book.')).toBeVisible();
+  await goTo(page, 'Proof');
+  await expect(page.getByRole('link', { name: /^Tape: / })).toContainText('500 mm at 34 psi');
 });
 
 test('a tool is kept', async ({ page }) => {

@@ -37,8 +37,11 @@ test('a saved test can be corrected and thinned, and the plan follows', async ({
   await reading(page, 3, '24', '999');
   await action(page, 'Save this test').click();
   await expect(page.getByText('The test is in the Book.')).toBeVisible();
-  await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
-  await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
+  // One wild reading is named, and hardly counts.
+  await page.goto(`/proof/learned?rig=${CURLEW}`);
+  await expect(
+    page.getByText(/(Hardly counted|These contradict each other).*999\smm at 24\spsi/).first(),
+  ).toBeVisible();
 
   await goTo(page, 'Proof');
   await page.getByRole('link', { name: /^Tape: / }).click();

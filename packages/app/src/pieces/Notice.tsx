@@ -5,6 +5,8 @@ import { createStore } from '../data/store';
 import { useWide } from '../theme/useWide';
 
 interface NoticeState {
+  /** Which one it is: each has its own time, though it says the same as the one before. */
+  readonly number: number;
   readonly text: string;
   readonly undo?: () => void;
 }
@@ -16,7 +18,12 @@ const SHORT_MS = 4_000;
 const UNDO_MS = 10_000;
 
 /** Says something in passing, with a way to undo it where there is one. */
-export const notify = (text: string, undo?: () => void): void => noticeStore.set({ text, ...(undo && { undo }) });
+export function notify(text: string, undo?: () => void): void {
+  said += 1;
+  noticeStore.set({ number: said, text, ...(undo && { undo }) });
+}
+
+let said = 0;
 
 /** Where notices appear; once, in the frame of the application. */
 export function NoticeHost() {
@@ -26,6 +33,7 @@ export function NoticeHost() {
   const undo = notice?.undo;
   return (
     <Snackbar
+      key={notice?.number ?? 0}
       visible={notice !== null}
       onDismiss={dismiss}
       duration={undo ? UNDO_MS : SHORT_MS}

@@ -1,0 +1,26 @@
+import { act, render, screen } from '@testing-library/react';
+import { PaperProvider } from 'react-native-paper';
+
+import { NoticeHost, notify } from './Notice';
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+
+const wait = (ms: number): void => act(() => void jest.advanceTimersByTime(ms));
+
+describe('notify', () => {
+  it('gives each notice its own time, though it says the same as the one before', () => {
+    render(
+      <PaperProvider>
+        <NoticeHost />
+      </PaperProvider>,
+    );
+    act(() => notify('Kept.'));
+    wait(3_500);
+    act(() => notify('Kept.'));
+    wait(2_000);
+    expect(screen.queryByText('Kept.')).not.toBeNull();
+    wait(6_000);
+    expect(screen.queryByText('Kept.')).toBeNull();
+  });
+});
