@@ -100,6 +100,7 @@ test('a gauge is held against a trusted one, and what it reads is corrected with
   await page.getByLabel('Reading 1: contact length in mm').fill('500');
   await action(page, 'Save this test').click();
   await expect(page.getByText('The test is in the Book.')).toBeVisible();
+  await expect(page).not.toHaveURL(/\/proof\/./);
   await goTo(page, 'Proof');
   await expect(page.getByRole('link', { name: /^Tape: / })).toContainText('500 mm at 34 psi');
 });

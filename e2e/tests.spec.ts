@@ -26,7 +26,13 @@ const type = (page: Page, label: string, value: string): Promise<void> =>
 
 async function saved(page: Page): Promise<void> {
   await action(page, 'Save this test').click();
+  await arrived(page);
+}
+
+/** It is said, and the screen after it is there: nothing is tapped before that. */
+async function arrived(page: Page): Promise<void> {
   await expect(page.getByText('The test is in the Book.')).toBeVisible();
+  await expect(page).not.toHaveURL(/\/proof\/./);
 }
 
 /** Ends what is under way, and begins an outing with another rig, set and on its way. */
@@ -267,7 +273,7 @@ test('a bicycle’s tests: the coach blind to its end, and the rest into the Boo
   await expect(page.getByText('Found', { exact: true }).or(page.getByText('Ended', { exact: true }))).toBeVisible();
   await expect(page.getByRole('img', { name: /^Trial strip/ })).toBeVisible();
   await action(page, 'Save this trial').click();
-  await expect(page.getByText('The test is in the Book.')).toBeVisible();
+  await arrived(page);
   await inTheBook(page, /Proof round/, [
     /^Kerb and thumb: touches/,
     /^Turn and square hit: a rim strike/,
