@@ -65,7 +65,7 @@ export const climb = defineRoutine({
         verdict: 'allPass',
         move: 'firmer',
         stepKpa: 2 * step,
-        tryKpa: firmest.pressureKpa,
+        tryKpa: firmest.pressureKpa + 2 * step,
         sure,
         ...common,
       });

@@ -102,7 +102,11 @@ describe('climb', () => {
   it('goes half the way between a pass and a failure, further down where none passes, up where all do', () => {
     expect(inPsi(judge('climb', [attempt(36, 'stopped'), attempt(16, 'reached')], setup).tryKpa)).toBe(26);
     expect(inPsi(judge('climb', [attempt(36, 'stopped'), attempt(26, 'stopped')], setup).tryKpa)).toBe(22);
-    expect(judge('climb', [attempt(16, 'reached')], setup)).toMatchObject({ verdict: 'allPass', move: 'firmer' });
+    expect(judge('climb', [attempt(16, 'reached')], setup)).toMatchObject({
+      verdict: 'allPass',
+      move: 'firmer',
+      tryKpa: psi(16) + 2 * psi(2),
+    });
   });
 
   it('stops before it digs in further, and shows a contradiction instead of averaging it', () => {

@@ -1,4 +1,3 @@
-import { pressure } from '../format';
 import { next, sureText, type RoutineWords } from './routineWords';
 
 export const climbWords: RoutineWords = {
@@ -44,7 +43,7 @@ export const climbWords: RoutineWords = {
     found: 'Found',
   },
   advice: (judgement, units) => {
-    const { verdict, tryKpa, sure, contradictions } = judgement;
+    const { verdict, sure, contradictions } = judgement;
     const again = sure === null ? '' : ` The next attempt goes up with ${sureText(sure)}.`;
     switch (verdict) {
       case 'noRuns':
@@ -56,7 +55,7 @@ export const climbWords: RoutineWords = {
       case 'contradicts':
         return `A softer attempt stopped where a firmer one went up (${contradictions.map(([a, b]) => `${a + 1} and ${b + 1}`).join(', ')}): the line or the ground was not the same. Do both once more.`;
       case 'allPass':
-        return `It went up at ${pressure(tryKpa!, units)} and never failed: you may be softer than you need.${again} Try a step or two firmer.`;
+        return `It went up every time: you may be softer than you need.${again}${next(judgement, units)}`;
       case 'between':
         return `It lies between two pressures you tried.${next(judgement, units)}${again}`;
       default:
