@@ -16,6 +16,8 @@ interface TrialStripProps {
   readonly counted: string;
   /** From what is kept to what is drawn: millimeters to inches, say. */
   readonly shown?: (value: number) => number;
+  /** Where the values lie by their nature; else round those there are. */
+  readonly range?: readonly [number, number];
   /** What to try next, or what came out best, kPa. */
   readonly nextKpa?: number | null | undefined;
   readonly bestKpa?: number | null | undefined;
@@ -32,6 +34,7 @@ export function TrialStrip({
   levels,
   counted,
   shown = (value) => value,
+  range,
   nextKpa,
   bestKpa,
   units,
@@ -50,7 +53,10 @@ export function TrialStrip({
   const x = scaleLinear()
     .domain(around(pressures))
     .range([PLOT.left + 8, PLOT.right - 8]);
-  const y = scaleLinear().domain(around(values)).nice(4).range([PLOT.bottom, PLOT.top]);
+  const y = scaleLinear()
+    .domain(range ?? around(values))
+    .nice(4)
+    .range([PLOT.bottom, PLOT.top]);
   const label = levels
     .map(
       (level) =>

@@ -22,11 +22,13 @@ import { area } from '../../words/area';
 import { percent, pressure } from '../../words/format';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { sureText } from '../../words/proof/routineWords';
+import type { HeldJudgement } from './heldInLimits';
 
 interface RoutineVerdictProps {
   /** Undefined until there is enough to judge. */
   readonly test: RoutineTest | undefined;
   readonly judgement: Judgement | undefined;
+  readonly heldAt: HeldJudgement['heldAt'];
   /** Names of the rig's wheels by key. */
   readonly wheels: Readonly<Record<string, string>>;
 }
@@ -34,7 +36,7 @@ interface RoutineVerdictProps {
 const TONE = { keep: 'moss', softer: 'ink', firmer: 'ink', again: 'ink', look: 'rust' } as const;
 
 /** What a test says so far, in words and in its own picture. */
-export function RoutineVerdict({ test, judgement, wheels }: RoutineVerdictProps) {
+export function RoutineVerdict({ test, judgement, heldAt, wheels }: RoutineVerdictProps) {
   const palette = usePalette();
   const units = unitsStore.use();
   if (!test || !judgement || test.runs.length === 0) {
@@ -63,6 +65,13 @@ export function RoutineVerdict({ test, judgement, wheels }: RoutineVerdictProps)
           {words.verdicts[verdict] ?? verdict}
         </Text>
         <Text>{words.advice(judgement, units)}</Text>
+        {heldAt !== null && (
+          <Text as="small" tone="rust">
+            {heldAt === 'floor'
+              ? 'Held at the floor: no lower for this.'
+              : 'Held at the sidewall’s maximum: no firmer.'}
+          </Text>
+        )}
       </View>
       <Picture test={test} judgement={judgement} units={units} wheels={wheels} />
       {words.runs && judgement.runs.length > 0 && test.code !== 'chalk' && (
@@ -214,6 +223,7 @@ function Picture({
               levels={judgement.levels}
               counted={`${ROUTINE_WORDS[code].counted ?? ''}${inMm ? `, ${units.length}` : score?.unit === 'm' && code !== 'climb' ? ', m' : code === 'climb' ? ', 1 yes 0 no' : ''}`}
               shown={inMm ? inLength : (value) => value}
+              {...(code === 'climb' && { range: [0, 1] as const })}
               nextKpa={judgement.move === 'keep' ? null : judgement.tryKpa}
               bestKpa={judgement.move === 'keep' ? judgement.tryKpa : null}
               units={units}

@@ -13,6 +13,7 @@ import { routineTestOf } from '../../data/proof';
 import { notify } from '../../pieces/Notice';
 import { putAsideAndSay } from '../../pieces/putAside';
 import { savedText } from '../../words/saved';
+import { heldInLimits, type HeldJudgement } from './heldInLimits';
 import {
   newRoutine,
   routineValues,
@@ -42,6 +43,8 @@ export interface OpenRoutine {
   /** What can be judged already, and what it says. */
   readonly test: RoutineTest | undefined;
   readonly judgement: Judgement | undefined;
+  /** The limit that what is to be tried was held at. */
+  readonly heldAt: HeldJudgement['heldAt'];
   readonly submit: () => Promise<void>;
   readonly putAside: (() => void) | undefined;
 }
@@ -70,7 +73,8 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
   const wheel = row && row.details.wheel === values.wheel ? { ...found, ...tireOf(row.details) } : found;
   const written = writtenDown(code, values, tireOf(wheel), gauge);
   const test = written && routineTestOf(code, written.details, rig.family);
-  const judgement = test && (test.runs.length > 0 || code === 'bracket') ? judgeRoutine(test) : undefined;
+  const judged = test && (test.runs.length > 0 || code === 'bracket') ? judgeRoutine(test) : undefined;
+  const held = judged && heldInLimits(judged, rig, found.position);
 
   const submit = async (): Promise<void> => {
     form.clearErrors();
@@ -101,7 +105,19 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
           router.navigate('/proof');
         })
     : undefined;
-  return { form, values, units, wheels, wheel, offsetKpa, test, judgement, submit, putAside };
+  return {
+    form,
+    values,
+    units,
+    wheels,
+    wheel,
+    offsetKpa,
+    test,
+    judgement: held?.judgement,
+    heldAt: held?.heldAt ?? null,
+    submit,
+    putAside,
+  };
 }
 
 const tireOf = ({
