@@ -1,4 +1,12 @@
-import { dropShare, planGround, pressureForDropKpa, psi, toCanonical } from '../src/index';
+import {
+  dropShare,
+  planGround,
+  pressureForDropKpa,
+  psi,
+  toCanonical,
+  type FamilyCode,
+  type GroundCode,
+} from '../src/index';
 import { bicycleAxles, sampleInput } from '../src/testing/samplePlan';
 
 const start = (
@@ -35,7 +43,7 @@ describe('trail bicycles against the trade’s reference points (common practice
     ['700x42C', 42],
     ['700x45C', 45],
   ])('gravel on %s: 30 and 35, within 3 psi', (marking, _) => {
-    const [f, r] = start('hardpack', bicycleAxles(marking, 90, 0.4));
+    const [f, r] = start('hardpack', bicycleAxles(marking, 94, 0.4));
     expect(Math.abs(f! - 30)).toBeLessThan(3);
     expect(Math.abs(r! - 35)).toBeLessThan(3);
   });
@@ -85,5 +93,93 @@ describe('a drop of 15 %', () => {
     expect(pressureForDropKpa(widthMm, loadKg, 0.15)).toBeCloseTo(psi(atPsi), 9);
     // Drop goes with load.
     expect(dropShare(widthMm, 2 * loadKg, psi(atPsi))).toBeCloseTo(0.3, 12);
+  });
+});
+
+/** The trade's points by width: 80 kg rider, 94 kg in all, hardpack. Common practice, no source, to 2.6 in; assumption above. */
+describe('points by width', () => {
+  it.each([
+    ['42.5 mm', 42.5, 0.4, 30, 35],
+    ['2.2 in', 25.4 * 2.2, 0.375, 25, 26.5],
+    ['2.4 in', 25.4 * 2.4, 0.375, 23, 24],
+    ['2.6 in', 25.4 * 2.6, 0.375, 21.5, 23],
+    ['2.8 in', 25.4 * 2.8, 0.375, 17.5, 19],
+    ['3.0 in', 25.4 * 3, 0.375, 15, 16.5],
+    ['3.8 in', 25.4 * 3.8, 0.375, 9.2, 10],
+    ['4.0 in', 25.4 * 4, 0.375, 8.5, 9.3],
+    ['4.8 in', 25.4 * 4.8, 0.375, 7, 7.6],
+    ['5.0 in', 25.4 * 5, 0.375, 6.6, 7.2],
+  ] as const)('%s', (_, widthMm, frontShare, front, rear) => {
+    const [f, r] = start('hardpack', bicycleAxles('29x2.40', 94, frontShare, { widthMm }));
+    expect(r).toBeCloseTo(rear, 6);
+    // Never above 0.96 of the rear.
+    expect(f).toBeCloseTo(Math.min(front, 0.96 * rear), 6);
+  });
+});
+
+const planned = (family: FamilyCode, ground: GroundCode, axles: ReturnType<typeof bicycleAxles>) => {
+  const result = planGround(sampleInput({ family, ground, axles }));
+  if (!result.ok) throw new Error(result.problem.code);
+  return result.value.axles;
+};
+const startsPsi = (...args: Parameters<typeof planned>): number[] =>
+  planned(...args).map(({ startKpa }) => startKpa / psi(1));
+
+/** Common practice, no source. */
+describe('what riders of other bicycles run', () => {
+  it('a light rider of 57 kg and a heavy one of 130 differ by the trade’s 1 psi for 4 to 5 kg', () => {
+    const [light, heavy] = [57, 130].map(
+      (kg) => startsPsi('mountainBike', 'hardpack', bicycleAxles('29x2.40', kg + 14, 0.375))[1]!,
+    );
+    expect((130 - 57) / (heavy! - light!)).toBeGreaterThan(4);
+    expect((130 - 57) / (heavy! - light!)).toBeLessThan(5);
+  });
+
+  it('road widths go by a drop of 15 %, the front at most as firm as the rear', () => {
+    for (const [marking, share] of [
+      ['700x25C', 0.45],
+      ['700x28C', 0.45],
+      ['700x32C', 0.5],
+    ] as const) {
+      const [f, r] = startsPsi('roadBike', 'smoothHard', bicycleAxles(marking, 84, share, { maxKpa: 900 }));
+      expect(f).toBeLessThanOrEqual(r! + 1e-9);
+      const widthMm = Number(/x(\d+)C/.exec(marking)![1]);
+      expect(dropShare(widthMm, 84 * (1 - share), psi(r!))).toBeCloseTo(0.15, 6);
+    }
+  });
+
+  it('a light rider goes to about 50 psi on cobbles below 30 mm', () => {
+    const [, r] = startsPsi('roadBike', 'brokenPavement', bicycleAxles('700x28C', 65, 0.45, { tube: true }));
+    expect(r).toBeGreaterThan(46);
+    expect(r).toBeLessThan(54);
+  });
+
+  it('an electric bicycle has the front of the same rider on a trail bike, and 1 to 3 psi more behind', () => {
+    const [f, r] = startsPsi('mountainBike', 'hardpack', bicycleAxles('29x2.40', 94, 0.375));
+    const [ef, er] = startsPsi('electricBike', 'hardpack', bicycleAxles('29x2.40', 104, 0.375));
+    expect(ef).toBeCloseTo(f!, 6);
+    expect(er! - r!).toBeGreaterThanOrEqual(1);
+    expect(er! - r!).toBeLessThanOrEqual(3);
+  });
+
+  it.each([
+    ['hardpack', 7, 10.5],
+    ['snow', 3, 6],
+    ['softSand', 4, 6.5],
+    ['smoothHard', 11, 16],
+  ] as const)('a fat bicycle on %s between %p and %p psi', (ground, low, high) => {
+    for (const marking of ['26x3.8', '26x4.0', '26x4.8']) {
+      for (const psiHere of startsPsi('fatBike', ground, bicycleAxles(marking, 94, 0.375))) {
+        expect(psiHere).toBeGreaterThan(low * (marking === '26x4.8' && ground !== 'snow' ? 0.85 : 1));
+        expect(psiHere).toBeLessThan(high);
+      }
+    }
+  });
+
+  it('nobody is sent above 6 bar on a sidewall that was not read', () => {
+    const axles = planned('roadBike', 'smoothHard', bicycleAxles('700x25C', 92, 0.45));
+    expect(axles[1]).toMatchObject({ startKpa: 600, heldBy: 'unreadSidewall' });
+    const [, read] = planned('roadBike', 'smoothHard', bicycleAxles('700x25C', 92, 0.45, { maxKpa: 800 }));
+    expect(read!.startKpa).toBeGreaterThan(600);
   });
 });

@@ -7,6 +7,7 @@ declare module 'jstat' {
   const jstat: {
     readonly models: { ols(y: number[], x: number[][]): LeastSquares };
     readonly studentt: { cdf(x: number, freedom: number): number };
+    readonly tukey: { cdf(q: number, groups: number, freedom: number): number };
     readonly normal: {
       cdf(x: number, mean: number, deviation: number): number;
       inv(share: number, mean: number, deviation: number): number;

@@ -11,18 +11,55 @@ import {
   psi,
   REFERENCE_RIG,
   ROOT_LIMIT_KPA,
-  studentCdf,
+  compareLevels,
+  levelsOf,
+  tukeyCdf,
   type Observation,
   type TrialRun,
 } from '../src/index';
 
 const { build } = REFERENCE_RIG;
 
-describe('Student’s t against a statistics library', () => {
-  it.each([1, 2, 3, 4, 7, 10, 30])('with %d degrees of freedom', (freedom) => {
-    for (const t of [-3, -1, 0, 0.5, 1.7, 2.6, 6]) {
-      expect(studentCdf(t, freedom)).toBeCloseTo(jstat.studentt.cdf(t, freedom), 6);
+describe('Tukey’s studentised range', () => {
+  it.each([
+    [2, 4],
+    [3, 6],
+    [4, 8],
+    [6, 20],
+  ])('of %d groups with %d degrees of freedom, against a statistics library', (groups, freedom) => {
+    for (const q of [0.5, 1.5, 3, 4.5, 7]) {
+      expect(tukeyCdf(q, groups, freedom)).toBeCloseTo(jstat.tukey.cdf(q, groups, freedom), 4);
     }
+  });
+
+  // Published: tables of the studentised range at 5 %, as in any textbook of statistics (from memory).
+  it.each([
+    [3, 10, 3.88],
+    [4, 20, 3.96],
+    [2, 10, 3.15],
+  ])('%d groups, %d degrees: %d', (groups, freedom, q) => expect(tukeyCdf(q, groups, freedom)).toBeCloseTo(0.95, 2));
+
+  it('of two groups is Student’s t on both sides', () => {
+    for (const t of [0.4, 1.2, 2.8]) {
+      expect(tukeyCdf(Math.SQRT2 * t, 2, 6)).toBeCloseTo(2 * jstat.studentt.cdf(t, 6) - 1, 5);
+    }
+  });
+});
+
+describe('differences that are not there', () => {
+  it.each([2, 3, 5])('are told between %d equal pressures no more than one time in ten', (pressures) => {
+    const noise = randomNormal.source(randomLcg(0.42))(0, 1);
+    const TRIALS = 500;
+    let told = 0;
+    for (let trial = 0; trial < TRIALS; trial += 1) {
+      const runs = Array.from({ length: 3 * pressures }, (_, run) => ({
+        kpa: 100 + 20 * (run % pressures),
+        value: noise(),
+      }));
+      if (compareLevels(levelsOf(runs), 'more')!.sure! >= 0.9) told += 1;
+    }
+    // Three standard errors above one in ten.
+    expect(told / TRIALS).toBeLessThan(0.1 + 3 * Math.sqrt(0.09 / TRIALS));
   });
 });
 

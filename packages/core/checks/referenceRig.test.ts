@@ -5,6 +5,7 @@ import {
   planGround,
   psi,
   REFERENCE_RIG,
+  SPEED_PAIRS,
   type Ground,
 } from '../src/index';
 import { sampleAxle, sampleInput } from '../src/testing/samplePlan';
@@ -14,6 +15,7 @@ const TRADE = {
   gravel: [28, 24],
   rockyTrack: [26, 24],
   forestMud: [22, 20],
+  rockCrawl: [18, 16],
   softSand: [16, 15],
   verySoftSand: [12, 10],
 } as const;
@@ -51,5 +53,34 @@ describe('deflection in mobility practice (published: US Forest Service CTI repo
 
   it('is past 35 % only stuck', () => {
     expect(share(8)).toBeGreaterThan(0.35);
+  });
+});
+
+describe('the default school', () => {
+  it('agrees with both its sides on the reference rig', () => {
+    for (const [ground, [start]] of Object.entries(TRADE)) {
+      const result = planGround(sampleInput({ ground: ground as keyof typeof TRADE }));
+      if (!result.ok) throw new Error(ground);
+      expect(result.value.school).toBe('deflectionAndShare');
+      for (const code of ['deflectionAndShare', 'equalDeflection', 'shareOfRoad', 'fixedTable']) {
+        const school = result.value.axles[0]!.schools.find((each) => each.code === code)!;
+        expect(school.ok && school.wantedKpa / psi(start)).toBeCloseTo(1, 9);
+      }
+    }
+  });
+});
+
+/** Common practice, no source: pairs that the trade drives, as a share of the section height. */
+describe('speed by bend on the reference rig', () => {
+  it.each([
+    [80, 0.14],
+    [60, 0.159],
+    [40, 0.185],
+    [30, 0.221],
+    [20, 0.275],
+    [5, 0.43],
+  ])('%p km/h: %p', (kmh, share) => {
+    const pair = SPEED_PAIRS.find(([speed]) => speed === kmh)!;
+    expect(deflectionShare(REFERENCE_RIG.build, REFERENCE_RIG.loadKg, pair[1])).toBeCloseTo(share, 2);
   });
 });

@@ -8,6 +8,7 @@ import {
   pressureForLoadKpa,
   psi,
   readMarking,
+  speedFactor,
   toCanonical,
   type LoadCurve,
 } from '../src/index';
@@ -67,8 +68,29 @@ describe('a farm radial against the speed table', () => {
     [30, 1.07],
     [40, 1],
     [50, 0.91],
-  ])('%d km/h: %d of its rating', (kmh, factor) => expect(farmSpeedFactor(kmh, false)).toBe(factor));
-  it('says nothing above 50', () => expect(farmSpeedFactor(51, false)).toBeUndefined());
+  ])('%d km/h: %d of its rating', (kmh, factor) => expect(farmSpeedFactor(40, kmh)).toBe(factor));
+  it('says nothing above 50', () => expect(farmSpeedFactor(40, 51)).toBeUndefined());
+
+  /** Common practice, from memory: tires rated for 65 km/h. */
+  it.each([
+    [40, 1.09],
+    [50, 1.05],
+    [65, 1],
+    [10, 1.37 * 1.09],
+  ])('rated for 65, at %d km/h: %d', (kmh, factor) => expect(farmSpeedFactor(65, kmh)).toBeCloseTo(factor, 9));
+
+  /** Assumption: without a data sheet. */
+  it.each([
+    [10, 1.2],
+    [25, 1.1],
+    [40, 1],
+  ])('rolling only, at %d km/h: %d', (kmh, factor) =>
+    expect(farmSpeedFactor(65, kmh, { rolling: true })).toBeCloseTo(factor, 9),
+  );
+
+  it('has no bonus at any field speed under sustained high torque', () => {
+    for (const kmh of [5, 10, 10.5, 20, 39]) expect(farmSpeedFactor(40, kmh, { highTorque: true })).toBe(1);
+  });
 });
 
 /** Published: Tire and Rim Association and European Tyre and Rim Technical Organisation designations (from memory). */
@@ -78,6 +100,22 @@ describe('IF, VF and pairs', () => {
     expect([flexionPressureKpa(100, 'IF'), flexionPressureKpa(100, 'VF')]).toEqual([80, 60]);
   });
   it('a pair on a farm carries 0.88 of two singles', () => {
-    expect(dualFactor(curve('480/80R50 159A8').tire).factor).toBe(0.88);
+    expect(dualFactor(curve('480/80R50 159A8 *').tire).factor).toBe(0.88);
+  });
+});
+
+/** Published: UN ECE Regulation 54, variation of load capacity with speed (from memory). */
+describe('a road tire slower than its own speed', () => {
+  it.each([
+    ['LT285/70R17 121/118Q', 40, 1.25],
+    ['LT285/70R17 121/118Q', 60, 1.15],
+    ['LT285/70R17 121/118Q', 80, 1.1],
+    ['LT285/70R17 121/118Q', 120, 1],
+    ['LT275/70R18 125/122R', 40, 1.15],
+    ['LT275/70R18 125/122R', 60, 1.1],
+    ['LT275/70R18 125/122R', 80, 1],
+  ])('%s at %d km/h: %d of its index', (marking, kmh, factor) => {
+    const reading = readMarking(marking);
+    expect(reading.ok && speedFactor(reading.value, kmh)!.factor).toBeCloseTo(factor, 9);
   });
 });

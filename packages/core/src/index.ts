@@ -32,7 +32,7 @@ export {
 } from './air/letOut';
 export { hoseJoin, levelling, type HoseJoin, type Levelling, type ReadWheel } from './air/level';
 export { joinedKpa, moveAir, type Air, type Donor, type Moved, type Transfer } from './air/mixing';
-export { BELOW_ROAD_KMH, limpSpeedKmh, roadNeedKpa, SPEED_BY_PRESSURE } from './air/roadNeed';
+export { limpSpeedKmh, onPavement, roadNeedKpa } from './air/roadNeed';
 export { bestUse, type BestUse, type SoftWheel } from './air/shortOfAir';
 export { KEEPING, measuredLossADay, storageLoss, TUBE_KINDS, type StorageLoss, type TubeKind } from './air/storage';
 export { thin, type Stretch } from './air/thin';
@@ -72,7 +72,7 @@ export {
 export { dualFactor, FARM_DUAL_FACTOR } from './capacity/duals';
 export { FARM_SPEED_TABLE, farmSpeedFactor } from './capacity/farmSpeed';
 export { flexionLoadKg, flexionPressureKpa } from './capacity/flexion';
-export { topSpeedKmh } from './capacity/speedFactor';
+export { speedFactor, topSpeedKmh } from './capacity/speedFactor';
 export type { Evidence, Observation } from './calibrate/observation';
 export { ownTire, PRIOR, type OwnEstimate } from './calibrate/ownTire';
 export { fitLine, type LineFit, type Point } from './calibrate/fitLine';
@@ -115,7 +115,8 @@ export { GROUND_CODES, groundOf, GROUNDS, groundsFor, type GroundCode } from './
 export { defaultFloorKpa, lastFloorKpa, NAMED_FLOORS, type NamedFloor } from './limits/bead';
 export type { BindingCeiling, CeilingCode, CeilingValue } from './limits/ceilings';
 export type { BindingFloor, FloorCode, FloorValue } from './limits/floors';
-export { FLEX_BY_SPEED, flexShareAt, speedForShareKmh } from './limits/heatAndSpeed';
+export { pressureForSpeedKpa, speedForPressureKmh } from './limits/speedAtPressure';
+export { BELOW_ROAD_KMH, HANDLING, SPEED_PAIRS, WALKING_KMH } from './limits/speedPairs';
 export { balance, sides } from './loads/balance';
 export {
   AXLE_POSITIONS,
@@ -151,13 +152,37 @@ export {
   type Standing,
 } from './loads/loadsOf';
 export { POSTURE_CODES, POSTURES, type Posture } from './loads/postures';
+export {
+  splitLoads,
+  USUAL_RIG_CODES,
+  USUAL_RIGS,
+  usualRigOf,
+  type Laden,
+  type UsualRig,
+  type UsualRigCode,
+} from './loads/usualRigs';
 export { ticketSum } from './loads/ticketSum';
 export type { End } from './modifiers/modifier';
 export { MODIFIER_CODES, modifierOf, modifiersFor, type ModifierCode } from './modifiers/registry';
-export type { AxlePlan, GroundPlan, Held, PlanAxle, PlanInput, PlanProblem, SchoolPlan } from './plan/plan';
+export type { AxlePlan, GroundPlan, Held, PlanAxle, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
 export type { AxleContext } from './plan/axleContext';
-export { margin, marginRun, type Band, type Margin, type MarginInput, type Spreads } from './plan/margin';
+export {
+  margin,
+  marginRun,
+  MODEL_SPREADS,
+  type Band,
+  type Margin,
+  type MarginInput,
+  type Spreads,
+} from './plan/margin';
 export { contextsOf, planGround } from './plan/planGround';
+export {
+  firstNumbers,
+  type FirstAxle,
+  type FirstInput,
+  type FirstNumbers,
+  type UnweighedAxle,
+} from './plan/firstNumbers';
 export { stuckLadder, type Rung, type StuckLadder } from './plan/stuckLadder';
 export { whatIf, type WhatIf } from './plan/whatIf';
 export type { ValueName, WorkingCode, WorkingStep } from './plan/working';
@@ -201,7 +226,8 @@ export type {
   RoutineValues,
   TestedOn,
 } from './proof/routine';
-export { studentCdf } from './proof/student';
+export { testLimitsOf, type TestLimits } from './proof/testLimits';
+export { tukeyCdf } from './proof/tukey';
 export {
   judgeTape,
   tapeLengthMm,
@@ -225,7 +251,8 @@ export {
 } from './route/compromise';
 export { equalDeflectionKpa, referenceShare } from './schools/equalDeflection';
 export { REFERENCE_RIG, REFERENCE_ROAD_KPA } from './schools/referenceRig';
-export { tradeDropShare } from './schools/bicyclePoints';
+export { bicycleStartKpa, tradePointKpa } from './schools/bicyclePoints';
+export { defaultFigureKpa } from './schools/defaultFigure';
 export { SCHOOL_CODES, schoolOf, SCHOOLS, schoolsFor, type SchoolCode } from './schools/registry';
 export type { Need } from './schools/school';
 export { onSnowKpa } from './schools/sidewallRules';

@@ -136,7 +136,21 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     input: wagon,
     output: {
       ok: true,
-      value: { ground: 'softSand', school: 'equalDeflection', axles: [{ wheelLoadKg: 500, roadKpa: 240 }] },
+      value: { ground: 'softSand', school: 'deflectionAndShare', axles: [{ wheelLoadKg: 500, roadKpa: 240 }] },
+    },
+  },
+  'first-numbers': {
+    input: { family: 'fourWheel', ground: 'softSand', axles: [{ position: 'front', ...tire, roadKpa: 240 }] },
+    output: {
+      grounds: [
+        {
+          ok: true,
+          ground: 'softSand',
+          basis: 'ruleOfThumb',
+          school: 'shareOfRoad',
+          axles: [{ startKpa: expect.closeTo((240 * 16) / 36, 6), takenKg: expect.any(Number) }],
+        },
+      ],
     },
   },
   'what-if': {
@@ -161,7 +175,7 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
   },
   'stuck-ladder': {
     input: wagon,
-    output: { ok: true, rungs: [{ speedKmh: 5 }], back: [{ position: 'front' }] },
+    output: { ok: true, rungs: [{ speedKmh: 5 }, { speedKmh: 5 }], back: [{ position: 'front' }] },
   },
   'gauge-now': {
     input: { coldKpa: 110, coldTempC: 20, tireTempC: 20, altitudeM: 500 },
@@ -252,7 +266,7 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     output: { checkDays: 56 },
   },
   'road-check': {
-    input: { axles: [{ ...wagon.axles[0], nowKpa: 110 }], liters: 10_000 },
+    input: { family: 'fourWheel', axles: [{ ...wagon.axles[0], nowKpa: 110 }], liters: 10_000 },
     output: { limpSpeedKmh: expect.any(Number), best: { speedKmh: null, wheels: [{ toKpa: 240 }, { toKpa: 240 }] } },
   },
 };

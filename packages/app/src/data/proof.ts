@@ -16,6 +16,7 @@ import {
   type RoutineCode,
   type RoutineTest,
   type RoutineValues,
+  type TestLimits,
   type TapeResult,
   type TapeTest,
 } from '@dunlinmoss/core';
@@ -55,7 +56,12 @@ export type WrittenDown = Pick<
 >;
 
 /** A test of the registry as the core judges it. */
-export function routineTestOf(code: RoutineCode, details: WrittenDown, family: FamilyCode): RoutineTest {
+export function routineTestOf(
+  code: RoutineCode,
+  details: WrittenDown,
+  family: FamilyCode,
+  limits?: TestLimits,
+): RoutineTest {
   const { setup, run } = routineOf(code);
   const offsetKpa = details.gauge?.offsetKpa ?? 0;
   return {
@@ -66,6 +72,7 @@ export function routineTestOf(code: RoutineCode, details: WrittenDown, family: F
       family: familyOf(family),
       build: { ...buildOf(details), ...(details.widthMm !== null && { widthMm: details.widthMm }) },
       wheelLoadKg: details.wheelLoadKg,
+      ...(limits && { limits }),
     },
   };
 }

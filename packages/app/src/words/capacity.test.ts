@@ -31,9 +31,14 @@ describe('capacityText', () => {
       'What it carries is not known: type a “max load at pressure” line of the sidewall.',
     ],
     [
-      { tireMarking: '480/80R50 159A8', roadKpa: 240 },
+      { tireMarking: '480/80R50 159A8 **', roadKpa: 240 },
       60,
       'Good for 50 km/h by its load index: not for this road speed.',
+    ],
+    [
+      { tireMarking: 'VF380/90R46 173D', roadKpa: 240 },
+      40,
+      'Its load index says how much it carries, not at what pressure: type rows of its data sheet, or the pressure beside the load on its sidewall.',
     ],
     [
       { rows: [{ pressureKpa: 120, speedKmh: 40, loadKg: 2900 }], roadKpa: 100 },

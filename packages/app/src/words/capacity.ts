@@ -7,6 +7,7 @@ const FROM: Record<LoadCurve['from'], string> = {
   rows: 'its data sheet',
   lines: 'the lines on its sidewall',
   index: 'its load index',
+  road: 'the pressure it is driven with on the road',
 };
 
 /** What a tire carries at road pressure, by what evidence; or what would tell. */
@@ -17,8 +18,11 @@ export function capacityText(
   units: Units,
 ): string {
   if (!curve.ok) {
-    return curve.problem.code === 'nothingKnown'
-      ? 'What it carries is not known: type a “max load at pressure” line of the sidewall.'
+    if (curve.problem.code === 'nothingKnown') {
+      return 'What it carries is not known: type a “max load at pressure” line of the sidewall.';
+    }
+    return curve.problem.code === 'pressureMissing'
+      ? 'Its load index says how much it carries, not at what pressure: type rows of its data sheet, or the pressure beside the load on its sidewall.'
       : `Its lines contradict each other: ${pressure(curve.problem.firmer.pressureKpa, units)} should carry more than ${pressure(curve.problem.softer.pressureKpa, units)}. Check both.`;
   }
   if (!carries) return 'What it carries on the road waits for the road pressure.';

@@ -17,6 +17,7 @@ export const GROUND_WORDS: Record<GroundCode, { readonly name: string; readonly 
   wetTrail: { name: 'Wet trail, wet roots', sign: 'Slick on top' },
   climb: { name: 'Climb', sign: 'Nothing but uphill' },
   forestMud: { name: 'Forest, hills, mud on a firm base', sign: 'Roots, rock steps, ruts with a bottom' },
+  rockCrawl: { name: 'Rock, crawled', sign: 'Wheel by wheel, at a walk' },
   mud: { name: 'Mud', sign: 'Clings and fills the tread' },
   plowing: { name: 'Plowing snow', sign: 'Hard ground under the blade' },
   snow: { name: 'Snow', sign: 'Lower if it holds you' },

@@ -13,36 +13,100 @@ import type {
 import type { Units } from '../data/preferences';
 import { axleName } from './axles';
 import { axleOnGauge, mass, onGauge, pressure, pressureNumber, speed } from './format';
-import { SCHOOL_WORDS } from './schools';
+import { DECIDED_BY, SCHOOL_WORDS } from './schools';
 
 /** Far finer than any gauge: marks computed in two ways may differ in the last place. */
 const DUST_KPA = 1e-6;
 
 /** What a limit is called, what it says in its own voice, and what to do where it is in the way. */
-export const LIMIT_WORDS: Record<FloorCode | CeilingCode, { readonly name: string; readonly voice: string }> = {
-  bead: { name: 'bead', voice: 'below it the bead may leave the rim' },
-  heatAndSpeed: { name: 'heat and speed', voice: 'below it this load bends the sidewall too far for the speed' },
-  loadAtSpeed: { name: 'load at speed', voice: 'below it the tire does not carry this load at this speed' },
-  rimStrike: { name: 'rim strike', voice: 'below it the rim is struck, a tube pinched, or the tire folds' },
-  sidewallMinimum: { name: 'sidewall minimum', voice: 'the least that the sidewall allows' },
-  own: { name: 'your own', voice: 'the lowest you accept' },
-  placard: { name: 'road pressure', voice: 'no firmer off the road than on it' },
-  sidewallMaximum: { name: 'sidewall maximum', voice: 'the most that the sidewall allows' },
-  lastOfCurve: { name: 'end of its table', voice: 'the firmest that its data sheet speaks of' },
+export const LIMIT_WORDS: Record<
+  FloorCode | CeilingCode,
+  { readonly name: string; readonly voice: string; readonly whose: string }
+> = {
+  bead: {
+    name: 'bead',
+    voice: 'below it the bead may leave the rim',
+    whose: 'the lowest that the trade goes, for the bead',
+  },
+  heatAndSpeed: {
+    name: 'heat and speed',
+    voice: 'below it this load bends the sidewall too far for the speed',
+    whose: 'what the trade drives at this speed, fitted to your load and tire',
+  },
+  handling: {
+    name: 'steering',
+    voice: 'below it the sidewall does not hold a line at this speed',
+    whose: 'our estimate of what steering needs at this speed',
+  },
+  loadAtSpeed: {
+    name: 'load at speed',
+    voice: 'below it the tire does not carry this load at this speed',
+    whose: 'what your tire needs for this load and speed',
+  },
+  roadPressure: {
+    name: 'road pressure',
+    voice: 'what you drive with on the road',
+    whose: 'the pressure you drive with on the road',
+  },
+  freeRolling: {
+    name: 'no data sheet',
+    voice: 'wheels that only roll go no lower without their data sheet',
+    whose: 'our estimate: its data sheet beats it',
+  },
+  rimStrike: {
+    name: 'rim strike',
+    voice: 'below it the rim is struck, a tube pinched, or the tire folds',
+    whose: 'our estimate of where the rim is struck: try it on a kerb',
+  },
+  sidewallMinimum: { name: 'sidewall minimum', voice: 'the least that the sidewall allows', whose: 'from your tire' },
+  own: { name: 'your own', voice: 'the lowest you accept', whose: 'the lowest you accept' },
+  placard: { name: 'road pressure', voice: 'no firmer off the road than on it', whose: 'your road pressure' },
+  sidewallMaximum: { name: 'sidewall maximum', voice: 'the most that the sidewall allows', whose: 'from your tire' },
+  lastOfCurve: {
+    name: 'end of its table',
+    voice: 'the firmest that its data sheet speaks of',
+    whose: 'from your tire’s data sheet',
+  },
+  unreadSidewall: {
+    name: 'sidewall not read',
+    voice: 'no higher before the sidewall’s maximum is read',
+    whose: 'our estimate: read the sidewall’s maximum',
+  },
 };
+
+/** What else can move a number. */
+const OTHER_WORDS = {
+  belowRoad: { name: 'road pressure', whose: 'a little below your road pressure' },
+  rear: { name: 'rear', whose: 'what the rear has: the front is never the firmer' },
+} as const;
+
+const heldWords = (code: NonNullable<Held>): { readonly name: string; readonly whose: string } =>
+  code === 'belowRoad' || code === 'rear' ? OTHER_WORDS[code] : LIMIT_WORDS[code];
+
+/** Whose the deciding figure of an axle is, in plain words; on the road the placard. */
+export const decidedBy = ({ heldBy }: AxlePlan, school: SchoolCode | null): string =>
+  heldBy !== null ? heldWords(heldBy).whose : school === null ? LIMIT_WORDS.placard.whose : DECIDED_BY[school];
 
 /** Why an axle goes no lower; clamped beads go lower than others. */
 export const floorText = ({ floor }: AxlePlan, beadHeld: boolean): string =>
   floor.code === 'bead' && beadHeld ? 'its locks hold the bead that far' : LIMIT_WORDS[floor.code].voice;
 
-export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode =>
-  limit === 'placard' || limit === 'sidewallMaximum' || limit === 'lastOfCurve';
+const CEILINGS: ReadonlySet<NonNullable<Held>> = new Set([
+  'placard',
+  'sidewallMaximum',
+  'lastOfCurve',
+  'unreadSidewall',
+]);
+export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode => CEILINGS.has(limit);
 
 /** Why the start is not what the school would have; undefined where it is. */
 export function heldText({ heldBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
   if (heldBy === null || wantedKpa === null) return undefined;
   const wanted = wantedKpa > 0 ? pressure(wantedKpa, units) : 'no air at all';
-  const limit = LIMIT_WORDS[heldBy].name;
+  const limit = heldWords(heldBy).name;
+  if (heldBy === 'rear') return `${SCHOOL_WORDS[school].name} would have ${wanted}: no firmer than the rear allows.`;
+  if (heldBy === 'belowRoad')
+    return `${SCHOOL_WORDS[school].name} would have ${wanted}: it stays a little below the road pressure.`;
   const held = isCeiling(heldBy) ? `more than the ${limit}, so it stays there` : `held at the floor (${limit})`;
   return `${SCHOOL_WORDS[school].name} would have ${wanted}: ${held}.`;
 }
@@ -54,7 +118,7 @@ export function cutText(
 ): string | undefined {
   if (heldBy === null) return undefined;
   const asked = wantedKpa > 0 ? pressureNumber(wantedKpa, units) : 'no air';
-  return `asks ${asked}, cut off by ${LIMIT_WORDS[heldBy].name}`;
+  return `asks ${asked}, cut off by ${heldWords(heldBy).name}`;
 }
 
 /** What to say of a pressure that was set outside the plan's limits; it is kept all the same, because it is what was done. */
@@ -83,6 +147,8 @@ export const NEED_WORDS: Record<Need, string> = {
   sidewallMaximum: 'needs the maximum on the sidewall',
   riderWeight: 'needs the rider alone on a scale, as a load case by posture',
   whatTheTireCarries: 'needs the load index, the lines of the sidewall or rows of the data sheet',
+  pressureBesideLoad:
+    'needs the pressure that stands beside the load: rows of its data sheet, or the line on its sidewall',
   lessLoad: 'has no pressure for this load at road speed',
 };
 
@@ -118,6 +184,9 @@ function crossed(
   { floor, floorKpa, ceiling, ceilingKpa, wheelLoadKg }: Extract<PlanProblem, { code: 'floorAboveCeiling' }>,
   units: Units,
 ): string {
+  if (ceiling === 'unreadSidewall') {
+    return `${mass(wheelLoadKg, units)} on a wheel asks for more than ${pressure(ceilingKpa, units)}, and nobody has read how much this sidewall takes. Put its maximum on the rig.`;
+  }
   const most = `the ${LIMIT_WORDS[ceiling].name} of ${pressure(ceilingKpa, units)}`;
   const least = pressure(floorKpa, units);
   switch (floor) {
@@ -128,6 +197,11 @@ function crossed(
       return `The sidewall's minimum of ${least} is above ${most}. One was misread: look at the sidewall again.`;
     case 'rimStrike':
       return `${mass(wheelLoadKg, units)} on a wheel would strike its rim below ${least}, above ${most}. Fit a wider tire or an insert.`;
+    case 'roadPressure':
+    case 'freeRolling':
+      return `${least} is asked for, above ${most}. One of the two was misread: look at the sidewall and at the road pressure.`;
+    case 'handling':
+      return `To hold a line at this speed it takes ${least}, above ${most}. Drive slower.`;
     case 'heatAndSpeed':
       return `${mass(wheelLoadKg, units)} on a wheel bends this sidewall too far even at ${most}; it would take ${least}. Check the load and its unit, unload, drive slower, or fit a tire that carries it.`;
     case 'loadAtSpeed':

@@ -32,7 +32,7 @@ describe('rigCard as text', () => {
       'Load | left 560 kg, right 570 kg (weighed)',
       'Road, cold | 36 psi',
       // 1120 kg at the sidewall's maximum of 51 psi, by the exponent of passenger tires: 1120 × (36/51)^0.8.
-      'Carries there | 848 kg a wheel (estimate)',
+      'Carries there | 1114 kg a wheel (estimate)',
       'Sidewall | maximum 51 psi',
       'Axle rating | 1100 kg',
     ]);
@@ -104,12 +104,12 @@ describe('pressureCard', () => {
       .split('\n')
       .map((line) => line.trim().replace(/ {2,}/g, ' | '));
     expect(lines[1]).toBe(
-      'Cold pressures in psi · Four-wheel drive · loaded: Touring · 570 kg / 700 kg a wheel · equal deflection · 2 May 2026',
+      'Cold pressures in psi · Four-wheel drive · loaded: Touring · 570 kg / 700 kg a wheel · by load, tire and road pressure · 2 May 2026',
     );
     expect(lines).toContain('Ground | Front axle | Rear axle | km/h');
     expect(lines).toContain('Pavement | 36 | 36 | –');
-    expect(lines).toContain('Soft sand | 15 (14–15) ≥ 12 | 19 (18–19) ≥ 12 | 30');
-    expect(lines).toContain('Stuck | 7 (6–7) ≥ 6 | 10 (8–10) ≥ 8 | walk');
+    expect(lines).toContain('Soft sand | 16 (15–16) ≥ 12 | 17 (16–17) ≥ 16 | 30');
+    expect(lines).toContain('Stuck | 8 (6–8) ≥ 6 | 9 (8–9) ≥ 8 | walk');
     expect(text(SAMPLE_RIGS.car)).toContain('! Air back to road pressure before pavement.');
   });
 

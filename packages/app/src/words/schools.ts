@@ -5,12 +5,19 @@ export const SCHOOL_WORDS: Record<
   SchoolCode,
   { readonly name: string; readonly who: string; readonly right: string; readonly breaks: string }
 > = {
+  deflectionAndShare: {
+    name: 'By load, tire and road pressure',
+    who: 'Ours, between the two below.',
+    right: 'Right on most rigs: tall tires keep some air, low-profile ones lose some.',
+    breaks: 'Breaks where the road pressure is far from what the load needs.',
+  },
   equalDeflection: {
     name: 'Equal deflection',
     who: 'Forest and military mobility practice.',
     right:
       'Right on any load and tire: each sidewall bends by the same share as that of the rig the table was found on.',
-    breaks: 'Breaks on heavy plies under a light load: they hardly bend, whatever the pressure.',
+    breaks:
+      'Breaks on tall tires and heavy plies under a light load: they hardly bend, and it asks for no air at all. On a low profile it lets nothing out.',
   },
   fixedTable: {
     name: 'The fixed table',
@@ -34,13 +41,19 @@ export const SCHOOL_WORDS: Record<
     name: 'The sidewall rules',
     who: 'Quad riders who have tried what is stamped on their tires.',
     right: 'Right on snow: rated 22 psi works near 15, rated 44 at 25 and less, stiff ones rated 8 near 5.',
-    breaks: 'Breaks on other ground, where it is carried over in proportion, and under a plow.',
+    breaks: 'Breaks on other ground, where it is carried over in proportion, and under a heavy plow.',
   },
   loadSpeedTable: {
     name: 'The load-and-speed table',
     who: 'Tire engineers and their data sheets.',
     right: 'Right wherever load and speed are known: the least that carries them.',
     breaks: 'Breaks where the load is guessed, where it pulls hard for long, and above the table.',
+  },
+  fromRoad: {
+    name: 'From the road pressure',
+    who: 'Operators who know what they drive with, and have no data sheet at hand.',
+    right: 'Right in proportion: less speed and less load take so much less air than on the road.',
+    breaks: 'Breaks where the road pressure itself is wrong for the load.',
   },
   onePressure: {
     name: 'One pressure for everything',
@@ -51,8 +64,8 @@ export const SCHOOL_WORDS: Record<
   classTable: {
     name: 'The class table',
     who: 'Riders who compare within a class of motorcycle.',
-    right: 'Right for a rider and luggage as others have them.',
-    breaks: 'Breaks two up, and on tubes that want more.',
+    right: 'Right for a rider and luggage as others have them, and by load for more.',
+    breaks: 'Breaks on tubes that want more, and on unusual tires.',
   },
   makersFigure: {
     name: 'The maker’s figure, in steps',
@@ -61,9 +74,9 @@ export const SCHOOL_WORDS: Record<
     breaks: 'Breaks where the figure is for the highway at top speed: it stays too hard.',
   },
   equalDrop: {
-    name: 'Equal drop',
+    name: 'The trade’s starts, by your load and width',
     who: 'What trail and gravel riders of 80 kg start with, carried to your load and width.',
-    right: 'Right for any rider on any width: each tire drops by the share that theirs do.',
+    right: 'Right for any rider on any width; narrow road tires go by a drop of 15 %.',
     breaks: 'Breaks far outside the widths they ride, and on casings of an unusual kind.',
   },
   fifteenDrop: {
@@ -100,9 +113,30 @@ export const SCHOOL_WORDS: Record<
 
 /** Why the first of a kind of rig is the one to begin with. */
 export const WHY_DEFAULT: Record<Kind, string> = {
-  car: 'Equal deflection is the one to begin with: it alone goes by your own load and tire.',
+  car: 'By load, tire and road pressure is the one to begin with: it goes by all that is known of yours.',
   quad: 'The sidewall rules are the ones to begin with: they were found on quads, and the load still has its say.',
   motorcycle: 'The class table is the one to begin with: it was found off the road, the manual’s figure on it.',
-  bicycle: 'Equal drop is the one to begin with: it goes by your own load and the width you measured.',
+  bicycle: 'The trade’s starts are the ones to begin with: they go by your own load and the width you measured.',
   farm: 'The table is the one to begin with: it is what your tire is made to carry.',
+};
+
+/** Whose the deciding figure is, in plain words. */
+export const DECIDED_BY: Record<SchoolCode, string> = {
+  deflectionAndShare: 'what the trade runs, fitted to your load, tire and road pressure',
+  equalDeflection: 'what the trade runs, fitted to your load and tire',
+  shareOfRoad: 'your road pressure, and the share of it that the trade runs',
+  fixedTable: 'what the trade runs',
+  stepDown: 'what the trade runs on gravel, to step down from',
+  sidewallRules: 'what your tire is rated for, as the trade runs it',
+  loadSpeedTable: 'from your tire',
+  fromRoad: 'from the pressure you drive with on the road',
+  onePressure: 'from your tire, at road speed',
+  classTable: 'what the trade runs in this class',
+  makersFigure: 'the maker’s figure',
+  equalDrop: 'what the trade runs, fitted to your load and width',
+  fifteenDrop: 'from drop measurements',
+  bodyWeight: 'a beginner’s rule',
+  sidewallMiddle: 'from your tire',
+  nearMaximum: 'from your tire',
+  ownTrial: 'what you ride with now',
 };

@@ -61,7 +61,7 @@ describe('planInput', () => {
 describe('the planning calculators', () => {
   it.each(['ground-plan', 'stuck-ladder'])('%s answers for a rig of every kind', (name) => {
     const bicycle = { ...axle, wheels: 1, tireMarking: '29x2.40', leftLoadKg: 35, rightLoadKg: 35, casing: 'medium' };
-    const tractor = { ...axle, tireMarking: '480/80R50 159A8/B', leftLoadKg: 2500, rightLoadKg: 2500 };
+    const tractor = { ...axle, tireMarking: '480/80R50 159A8/B **', leftLoadKg: 2500, rightLoadKg: 2500 };
     const quad = { ...axle, tireMarking: 'AT25x8-12', leftLoadKg: 110, rightLoadKg: 110, roadKpa: 138, maxKpa: 151 };
     const motorcycle = {
       ...axle,

@@ -40,6 +40,8 @@ export const planAxleInput = z.strictObject({
   rows: z.array(loadRow).max(80).default([]),
   rowsOf: z.enum(['thisTire', 'standardTire']).default('thisTire'),
   own: ownTireShape.optional(),
+  /** On the heavier tire when it is driven with the road pressure, where that is not today's load. Farm machines. */
+  roadLoadKg: loadKg.positive().optional(),
 });
 
 /** What every planning calculator asks for. */
@@ -107,6 +109,10 @@ const axlePlanShape = z.strictObject({
   atStart: contactPatchShape,
   carriesKg: z.number().nullable(),
   clearanceLostMm: z.number().nullable(),
+  /** The fastest that the start allows here, km/h; null where nothing holds it back. */
+  allowsKmh: z.number().nullable(),
+  /** What belongs beside the number, each with its figures. */
+  remarks: z.array(z.looseObject({ code: z.string() })),
   own: ownTireShape.nullable(),
   working: z.array(
     z.strictObject({
@@ -132,13 +138,14 @@ export const groundPlanShape = z.strictObject({
 
 const limitOf = ({ all, ...binding }: { readonly all: readonly object[] }): object => ({ ...binding, all: [...all] });
 
-const axlePlanOf = ({ floor, ceiling, schools, modifiers, working, ...axle }: AxlePlan): object => ({
+const axlePlanOf = ({ floor, ceiling, schools, modifiers, working, remarks, ...axle }: AxlePlan): object => ({
   ...axle,
   floor: limitOf(floor),
   ceiling: ceiling && limitOf(ceiling),
   schools: [...schools],
   modifiers: [...modifiers],
   working: [...working],
+  remarks: [...remarks],
 });
 
 /** A plan as it goes over the border. */

@@ -2,6 +2,7 @@ import { airPressureCalculator } from './airPressure';
 import type { Calculator } from './calculator';
 import { centralInflationCalculator } from './centralInflation';
 import { contactCalculator } from './contact';
+import { firstNumbersCalculator } from './firstNumbers';
 import { gaugeFitnessCalculator } from './gaugeFitness';
 import { gaugeNowCalculator } from './gaugeNow';
 import { groundPlanCalculator } from './groundPlan';
@@ -34,6 +35,7 @@ export const CALCULATORS = [
   gaugeFitnessCalculator,
   contactCalculator,
   groundPlanCalculator,
+  firstNumbersCalculator,
   whatIfCalculator,
   marginCalculator,
   onePressureCalculator,

@@ -1,7 +1,7 @@
-import { bestUse, limpSpeedKmh, innerVolumeL, wheelsOf, carcassFactor } from '@dunlinmoss/core';
+import { bestUse, FAMILY_CODES, innerVolumeL, limpSpeedKmh, onPavement, wheelsOf } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa } from '../quantities';
+import { pressureKpa, speedKmh } from '../quantities';
 import { wheelPlace } from '../resources/wheelPlace';
 import { defineCalculator } from './calculator';
 import { planAxleInput, planAxleOf } from './planShapes';
@@ -10,6 +10,8 @@ export const roadCheckCalculator = defineCalculator({
   name: 'road-check',
   summary: 'How fast a rig may go on pavement with what is in its tires, and the best use of too little air',
   input: z.strictObject({
+    family: z.enum(FAMILY_CODES),
+    roadSpeedKmh: speedKmh.nullable().default(null),
     axles: z
       .array(planAxleInput.extend({ nowKpa: pressureKpa }))
       .min(1)
@@ -27,22 +29,23 @@ export const roadCheckCalculator = defineCalculator({
       wheels: z.array(z.strictObject({ ...wheelPlace, fromKpa: z.number(), toKpa: z.number(), liters: z.number() })),
     }),
   }),
-  run: ({ axles, liters, stepKpa }) => {
-    const planned = axles.map(({ nowKpa, ...axle }) => ({ nowKpa, axle: planAxleOf(axle) }));
-    const wheels = planned.flatMap(({ nowKpa, axle }) => {
-      const build = {
-        tire: axle.tire,
-        carcass: carcassFactor(axle.loadRange),
-        ...(axle.widthMm !== null && { widthMm: axle.widthMm }),
-      };
-      const volumeL = innerVolumeL(build);
-      return wheelsOf(axle.wheels).map((wheel) => ({ position: axle.position, wheel, axle, volumeL, nowKpa }));
+  run: ({ family, roadSpeedKmh, axles, liters, stepKpa }) => {
+    const contexts = onPavement({
+      family,
+      roadSpeedKmh,
+      axles: axles.map(({ nowKpa: _, ...axle }) => planAxleOf(axle)),
+    });
+    const wheels = contexts.flatMap((context, index) => {
+      const { position, wheels: count } = context.axle;
+      const volumeL = innerVolumeL(context.build);
+      const { nowKpa } = axles[index]!;
+      return wheelsOf(count).map((wheel) => ({ position, wheel, context, volumeL, nowKpa }));
     });
     const best = bestUse(wheels, liters, stepKpa);
     return {
       limpSpeedKmh: limpSpeedKmh(
-        planned.map(({ axle }) => axle),
-        planned.map(({ nowKpa }) => nowKpa),
+        contexts,
+        axles.map(({ nowKpa }) => nowKpa),
         stepKpa,
       ),
       best: { ...best, wheels: [...best.wheels] },

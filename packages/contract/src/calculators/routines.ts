@@ -1,8 +1,18 @@
-import { FAMILY_CODES, familyOf, judgeRoutine, ROUTINE_CODES, type RoutineCode } from '@dunlinmoss/core';
+import {
+  FAMILY_CODES,
+  familyOf,
+  judgeRoutine,
+  planGround,
+  ROUTINE_CODES,
+  testLimitsOf,
+  type RoutineCode,
+} from '@dunlinmoss/core';
 import { z } from 'zod';
 
+import { axlePosition } from '../resources/loadCase';
 import { routineFields } from '../resources/proofTest';
 import { defineCalculator } from './calculator';
+import { planInput, planInputOf } from './planShapes';
 import { buildOf, tireInput } from './shapes';
 
 const dashed = (code: RoutineCode): string => code.replaceAll(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
@@ -16,6 +26,10 @@ export const routineCalculators = ROUTINE_CODES.map((code) =>
       ...tireInput,
       family: z.enum(FAMILY_CODES),
       wheelLoadKg: z.number().min(1).max(20_000).nullable().default(null),
+      /** The rig on the ground it is tested for: what is proposed stays between the floors and ceilings of its plan. */
+      plan: planInput.nullable().default(null),
+      /** The axle that is tested; null is the rig as it rolls. */
+      position: axlePosition.nullable().default(null),
       ...routineFields(code),
     }),
     output: z.strictObject({
@@ -23,14 +37,22 @@ export const routineCalculators = ROUTINE_CODES.map((code) =>
       move: z.enum(['softer', 'firmer', 'keep', 'again', 'look']),
       stepKpa: z.number().nullable(),
       tryKpa: z.number().nullable(),
+      /** The limit that what is to be tried was held at. */
+      heldAt: z.string().nullable(),
       sure: z.number().min(0).max(1).nullable(),
       figures: z.record(z.string(), z.number()),
       levels: z.array(z.strictObject({ pressureKpa: z.number(), values: z.array(z.number()), mean: z.number() })),
       runs: z.array(z.string()),
       contradictions: z.array(z.tuple([z.int(), z.int()])),
     }),
-    run: ({ family, wheelLoadKg, setup, runs, ...tire }) => {
-      const on = { family: familyOf(family), build: buildOf(tire), wheelLoadKg };
+    run: ({ family, wheelLoadKg, plan, position, setup, runs, ...tire }) => {
+      const planned = plan && planGround(planInputOf(plan));
+      const on = {
+        family: familyOf(family),
+        build: buildOf(tire),
+        wheelLoadKg,
+        ...(planned?.ok && { limits: testLimitsOf(planned.value, position) }),
+      };
       const { levels, runs: words, contradictions, figures, ...rest } = judgeRoutine({ code, setup, runs, on });
       return {
         ...rest,

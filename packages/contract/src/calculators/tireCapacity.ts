@@ -21,13 +21,15 @@ export const tireCapacityCalculator = defineCalculator({
     speedKmh: speedKmh.nullable().default(null),
     dual: z.boolean().default(false),
     highTorque: z.boolean().default(false),
+    /** A farm wheel that only rolls. */
+    rolling: z.boolean().default(false),
     /** Asks for the pressure that carries this load. */
     loadKg: loadKg.optional(),
   }),
   output: z.discriminatedUnion('ok', [
     z.strictObject({
       ok: z.literal(true),
-      from: z.enum(['rows', 'lines', 'index']),
+      from: z.enum(['rows', 'lines', 'index', 'road']),
       capacity: z.union([
         z.strictObject({ ok: z.literal(true), loadKg: z.number(), extrapolated: z.boolean() }),
         z.strictObject({ ok: z.literal(false), code: z.literal('belowFirstRow'), firstKpa: z.number() }),

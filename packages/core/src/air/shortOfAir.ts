@@ -1,12 +1,12 @@
-import { WALKING_KMH } from '../limits/heatAndSpeed';
-import type { PlanAxle } from '../plan/plan';
+import { BELOW_ROAD_KMH, WALKING_KMH } from '../limits/speedPairs';
+import type { AxleContext } from '../plan/axleContext';
 import { ATMOSPHERE_KPA, litersToFill } from './compressor';
-import { BELOW_ROAD_KMH, limpSpeedKmh, roadNeedKpa } from './roadNeed';
+import { limpSpeedKmh, roadNeedKpa } from './roadNeed';
 import type { WheelPlace } from './wheel';
 
-/** A wheel on site, with its axle. */
+/** A wheel on site, with its axle as `onPavement` gives it. */
 export interface SoftWheel extends WheelPlace {
-  readonly axle: PlanAxle;
+  readonly context: AxleContext;
   readonly volumeL: number;
   readonly nowKpa: number;
 }
@@ -35,10 +35,10 @@ const NEAR_KMH = 0.01;
  */
 export function bestUse(wheels: readonly SoftWheel[], liters: number, stepKpa: number): BestUse {
   const targets = (speedKmh: number): number[] =>
-    wheels.map(({ axle, nowKpa }) => Math.max(nowKpa, roadNeedKpa(axle, speedKmh) ?? nowKpa));
+    wheels.map(({ context, nowKpa }) => Math.max(nowKpa, roadNeedKpa(context, speedKmh) ?? nowKpa));
   const cost = (to: readonly number[]): number =>
     wheels.reduce((sum, { volumeL, nowKpa }, index) => sum + litersToFill(volumeL, nowKpa, to[index]!), 0);
-  const road = wheels.map(({ axle, nowKpa }) => Math.max(nowKpa, axle.roadKpa ?? nowKpa));
+  const road = wheels.map(({ context, nowKpa }) => Math.max(nowKpa, context.axle.roadKpa ?? nowKpa));
   const neededLiters = cost(road);
 
   let to: number[];
@@ -68,8 +68,8 @@ export function bestUse(wheels: readonly SoftWheel[], liters: number, stepKpa: n
     return from.map((kpa, index) => kpa + share * (full[index]! - kpa));
   }
 
-  const axles = [...new Map(wheels.map(({ axle }) => [axle.position, axle])).values()];
-  const softest = axles.map(({ position }) =>
+  const axles = [...new Map(wheels.map(({ context }) => [context.axle.position, context])).values()];
+  const softest = axles.map(({ axle: { position } }) =>
     Math.min(...wheels.flatMap((wheel, index) => (wheel.position === position ? [to[index]!] : []))),
   );
   return {

@@ -1,14 +1,21 @@
-import { published, type Source } from '../source';
+import { assumption, commonPractice, published, type Source } from '../source';
 
 export const FARM_SPEED_SOURCE: Source = published(
   'European Tyre and Rim Technical Organisation, drive-wheel speed table',
 );
+/** Faster-rated tires, and the firm end of a ratio. Common practice, from memory. */
+export const FASTER_RATED_SOURCE: Source = commonPractice;
+/** Wheels that only roll. Assumption. */
+export const ROLLING_SOURCE: Source = assumption;
+
+/** Rows of speed in km/h with the load there against that at 40 km/h. */
+type SpeedTable = readonly (readonly [kmh: number, factor: number])[];
 
 /**
- * Load of a farm drive-wheel tire against its rating at 40 km/h, by speed in km/h.
+ * Load of a farm drive-wheel tire rated at 40 km/h (A8) by speed.
  * Published: European Tyre and Rim Technical Organisation, drive-wheel speed table (from memory).
  */
-export const FARM_SPEED_TABLE: readonly (readonly [kmh: number, factor: number])[] = [
+export const FARM_SPEED_TABLE: SpeedTable = [
   [10, 1.5],
   [15, 1.34],
   [20, 1.23],
@@ -18,22 +25,91 @@ export const FARM_SPEED_TABLE: readonly (readonly [kmh: number, factor: number])
   [50, 0.91],
 ];
 
-/** The bonus at or below this speed holds only without sustained high torque, km/h. */
-const SLOW_KMH = 10;
+/** At 10 km/h a tire rated for 65 carries so much more than at 40. Common practice, from memory. */
+const FASTER_AT_10 = 0.37;
+const A8_AT_10 = 0.5;
+/** Tires rated for 65 km/h carry about so much more at 40 and 50 than at 65. Common practice, from memory. */
+const D_AT_40 = 1.09;
+const D_AT_50 = 1.05;
 
 /**
- * What a farm tire rated at 40 km/h carries at another speed, as a share of its rating; between the rows of the table
- * in a straight line. Undefined above 50 km/h, where the rating does not reach.
- *
- * @param highTorque pulling hard for long: then there is no bonus at or below 10 km/h
- * @example farmSpeedFactor(50, false) // 0.91
+ * Load of tires with a faster rating (B, D, E) against their own at 40 km/h. Below 40 the bonus of the published table,
+ * brought down to 37 % at 10 km/h; above, what is left of 1.09 at 40 and 1.05 at 50 for 1 at 65, and on in that line.
  */
-export function farmSpeedFactor(speedKmh: number, highTorque: boolean): number | undefined {
-  if (speedKmh <= SLOW_KMH) return highTorque ? 1 : FARM_SPEED_TABLE[0]![1];
-  for (let row = 1; row < FARM_SPEED_TABLE.length; row += 1) {
-    const [slower, more] = FARM_SPEED_TABLE[row - 1]!;
-    const [faster, less] = FARM_SPEED_TABLE[row]!;
+export const FASTER_SPEED_TABLE: SpeedTable = [
+  ...FARM_SPEED_TABLE.filter(([kmh]) => kmh <= 40).map(
+    ([kmh, factor]) => [kmh, 1 + ((factor - 1) * FASTER_AT_10) / A8_AT_10] as const,
+  ),
+  [50, D_AT_50 / D_AT_40],
+  [65, 1 / D_AT_40],
+  [90, 1 / D_AT_40 - ((D_AT_50 - 1) / D_AT_40) * (25 / 15)],
+];
+
+/** Wheels that only roll (trailers, tankers, spreaders), without a data sheet. Assumption. */
+const ROLLING_TABLE: SpeedTable = [
+  [10, 1.2],
+  [25, 1.1],
+  [40, 1],
+  [90, 1],
+];
+
+/** A rating at 40 km/h reaches this far, km/h. */
+export const A8_TOP_KMH = FARM_SPEED_TABLE.at(-1)![0];
+
+/** How a farm tire is used. */
+export interface FarmDuty {
+  /** Pulling hard for long cancels the bonus for being slow, at every field speed. Published with the table. */
+  readonly highTorque?: boolean;
+  /** Not driven: less of a bonus. */
+  readonly rolling?: boolean;
+}
+
+/** A value between the rows in a straight line, level before the first; undefined past the last. */
+function along(table: SpeedTable, speedKmh: number): number | undefined {
+  if (speedKmh <= table[0]![0]) return table[0]![1];
+  for (let row = 1; row < table.length; row += 1) {
+    const [slower, more] = table[row - 1]!;
+    const [faster, less] = table[row]!;
     if (speedKmh <= faster) return more + ((less - more) * (speedKmh - slower)) / (faster - slower);
   }
   return undefined;
+}
+
+const held = (factor: number | undefined, { highTorque }: FarmDuty): number | undefined =>
+  factor === undefined ? undefined : highTorque ? Math.min(1, factor) : factor;
+
+/**
+ * What a farm tire carries at a speed, as a share of its rating. Undefined where the rating does not reach.
+ *
+ * @param ratedKmh the speed of its rating; 40 counts as A8 and reaches to 50
+ * @example farmSpeedFactor(40, 50) // 0.91
+ * @example farmSpeedFactor(65, 10) // 1.49: 1.37 times the 1.09 that it carries at 40
+ */
+export function farmSpeedFactor(ratedKmh: number, speedKmh: number, duty: FarmDuty = {}): number | undefined {
+  const reachKmh = ratedKmh === 40 ? A8_TOP_KMH : ratedKmh;
+  if (speedKmh > reachKmh) return undefined;
+  if (duty.rolling && speedKmh <= ratedKmh) return held(along(ROLLING_TABLE, speedKmh), duty);
+  const table = ratedKmh > 40 ? FASTER_SPEED_TABLE : FARM_SPEED_TABLE;
+  const own = along(table, Math.min(ratedKmh, table.at(-1)![0]))!;
+  const there = along(table, Math.min(speedKmh, table.at(-1)![0]))!;
+  return held(there / own, duty);
+}
+
+/**
+ * The same between two speeds, where the rating is not known and only a pressure that is driven with on the road is:
+ * 1.37 at 10 km/h for the firm end of a window, 1.5 for the soft end.
+ *
+ * @param fromKmh the speed on the road
+ * @example farmSpeedRatio(40, 10, 'soft') // 1.5
+ */
+export function farmSpeedRatio(fromKmh: number, toKmh: number, end: 'firm' | 'soft', duty: FarmDuty = {}): number {
+  const at = (kmh: number): number => {
+    const table = duty.rolling
+      ? ROLLING_TABLE
+      : end === 'firm' || kmh > A8_TOP_KMH
+        ? FASTER_SPEED_TABLE
+        : FARM_SPEED_TABLE;
+    return along(table, Math.min(kmh, table.at(-1)![0]))!;
+  };
+  return held(at(toKmh) / at(fromKmh), duty)!;
 }

@@ -49,6 +49,10 @@ describe('loadCurve', () => {
     expect(curve('245/75R16 111T', { lines }).from).toBe('lines');
     expect(curve('480/80R50 159A8', { lines, rows }).from).toBe('rows');
     expect(loadCurve(evidence('245/75R16'))).toEqual({ ok: false, problem: { code: 'nothingKnown' } });
+    // A load index says how much, never at what pressure.
+    for (const marking of ['480/80R50 159A8/B', 'VF380/90R46 173D', '650/55R26.5 165D']) {
+      expect(loadCurve(evidence(marking))).toEqual({ ok: false, problem: { code: 'pressureMissing' } });
+    }
   });
 
   it('refuses lines that promise less at more pressure', () => {
@@ -65,7 +69,11 @@ describe('loadCurve', () => {
   });
 
   it.each([
-    ['the sidewall maximum where it was read', '245/75R16 111T', 300, 300],
+    ['a passenger tire, whose maximum is another matter', '245/75R16 111T', 300, 250],
+    ['load range E under a lower maximum', 'LT285/70R17 121/118Q E', psi(65), psi(65)],
+    ['a wide flotation tire of load range D', '35x12.50R17LT 121Q D', null, psi(50)],
+    ['a narrow one', '31x10.50R15LT 109Q C', null, psi(50)],
+    ['two stars on a metric farm tire', '480/80R50 159A8 **', null, 240],
     ['a passenger tire', '245/75R16 111T', null, 250],
     ['an extra-load tire', '205/55R16 94V XL', null, 290],
     ['load range E', 'LT285/70R17 121/118Q E', null, psi(80)],
@@ -117,7 +125,7 @@ describe('capacity', () => {
   });
 
   it('knows the second rating of a farm tire', () => {
-    const both = curve('500/60-22.5 155A8/151B');
+    const both = curve('500/60-22.5 155A8/151B', { lines: [{ pressureKpa: 280, loadKg: 3875 }] });
     expect(carries(both, 999, 40)).toBe(3875);
     expect(carries(both, 999, 50)).toBe(3450);
     expect(topSpeedKmh(tire('480/80R50 159A8'))).toBe(50);
@@ -126,12 +134,12 @@ describe('capacity', () => {
   });
 
   it('takes no bonus for crawling where it pulls hard for long', () => {
-    expect(farmSpeedFactor(8, true)).toBe(1);
-    const { tire: _, ...plain } = evidence('480/80R50 159A8');
-    const drawing = loadCurve({ tire: tire('480/80R50 159A8'), ...plain });
-    expect(drawing.ok && capacity(drawing.value, { pressureKpa: 999, speedKmh: 8, highTorque: true })).toMatchObject({
-      loadKg: 4375,
-    });
+    const drawing = curve('480/80R50 159A8 **');
+    for (const speedKmh of [8, 10, 10.5, 25]) {
+      expect(capacity(drawing, { pressureKpa: 999, speedKmh, highTorque: true })).toMatchObject({ loadKg: 4375 });
+    }
+    const sheet = curve('480/80R50 159A8', { rows: [row(120, 10, 4000), row(120, 40, 3000), row(120, 50, 2800)] });
+    expect(capacity(sheet, { pressureKpa: 120, speedKmh: 8, highTorque: true })).toMatchObject({ loadKg: 3000 });
   });
 
   it.each([
@@ -146,7 +154,7 @@ describe('capacity', () => {
 describe('the laws of a load curve', () => {
   const anyCurve = fc
     .tuple(
-      fc.constantFrom('245/75R16 111T', 'LT285/70R17 121/118Q E', 'AT25x8-12', '480/80R50 159A8/B', '90/90-21 54S'),
+      fc.constantFrom('245/75R16 111T', 'LT285/70R17 121/118Q E', 'AT25x8-12', '480/80R50 159A8/B **', '90/90-21 54S'),
       fc.array(fc.tuple(fc.integer({ min: 40, max: 90 }), fc.integer({ min: 20, max: 80 })), { maxLength: 4 }),
     )
     .map(([marking, steps]) => {
@@ -186,10 +194,16 @@ describe('the laws of a load curve', () => {
 
   it('carries less the faster it goes', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 50, noNaN: true }), fc.double({ min: 1, max: 50, noNaN: true }), (a, b) => {
-        const slow = farmSpeedFactor(Math.min(a, b), false)!;
-        expect(slow).toBeGreaterThanOrEqual(farmSpeedFactor(Math.max(a, b), false)!);
-      }),
+      fc.property(
+        fc.constantFrom(40, 50, 65, 70),
+        fc.double({ min: 1, max: 50, noNaN: true }),
+        fc.double({ min: 1, max: 50, noNaN: true }),
+        fc.boolean(),
+        (rated, a, b, rolling) => {
+          const slow = farmSpeedFactor(rated, Math.min(a, b), { rolling })!;
+          expect(slow).toBeGreaterThanOrEqual(farmSpeedFactor(rated, Math.max(a, b), { rolling })! - 1e-12);
+        },
+      ),
       { seed: 33, numRuns: 300 },
     );
   });

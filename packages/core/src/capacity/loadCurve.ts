@@ -1,12 +1,13 @@
 import { failure, success, type Result } from '../result';
-import { exact, marked, type Source } from '../source';
+import { assumption, exact, marked, type Source } from '../source';
 import { loadIndexKg } from '../tires/loadIndex';
 import type { Tire } from '../tires/tire';
 import { dualFactor } from './duals';
 import { FAMILY_EXPONENT_SOURCE, familyExponent } from './familyExponent';
+import { farmSpeedRatio, type FarmDuty } from './farmSpeed';
 import { flexionLoadKg } from './flexion';
 import { referencePressureKpa } from './referencePressure';
-import { speedFactor, topSpeedKmh } from './speedFactor';
+import { speedFactor, topSpeedKmh, type SpeedFactor } from './speedFactor';
 
 /** A "max load at pressure" line of a sidewall. */
 export interface LoadLine {
@@ -48,11 +49,27 @@ export type LoadCurve =
       readonly exponent: number;
       readonly exponentSource: Source;
       readonly referenceSource: Source;
+    }
+  | {
+      /** Nothing but the pressure that it is driven with on the road: other loads and speeds follow by ratio. */
+      readonly from: 'road';
+      readonly tire: Tire;
+      /** Road pressure with the load that it is for. */
+      readonly points: readonly [LoadLine];
+      readonly roadSpeedKmh: number;
+      readonly exponent: number;
+      readonly exponentSource: Source;
+      readonly referenceSource: Source;
     };
+
+/** Curves that go by a power of the pressure. */
+type PowerCurve = Exclude<LoadCurve, { from: 'rows' }>;
 
 export type CurveProblem =
   /** Neither rows nor lines nor a load index. */
   | { readonly code: 'nothingKnown' }
+  /** A load index, and nothing that tells at which pressure the tire carries it. */
+  | { readonly code: 'pressureMissing' }
   /** More pressure carries more: these two lines say otherwise. */
   | { readonly code: 'linesContradict'; readonly softer: LoadLine; readonly firmer: LoadLine };
 
@@ -93,6 +110,7 @@ export function loadCurve({ tire, maxKpa, lines, rows, rowsOf }: LoadEvidence): 
   }
   if (!tire.service) return failure({ code: 'nothingKnown' });
   const reference = referencePressureKpa(tire, maxKpa);
+  if (!reference) return failure({ code: 'pressureMissing' });
   return success({
     from: 'index',
     tire,
@@ -102,6 +120,26 @@ export function loadCurve({ tire, maxKpa, lines, rows, rowsOf }: LoadEvidence): 
     referenceSource: reference.source,
   });
 }
+
+/**
+ * The pressure of the road as evidence: what a farm tire is driven with there carries what stands on it there, and other
+ * loads and speeds follow by ratio, p = p_road·((L/f)/(L_road/f_road))^(1/n). Assumption.
+ *
+ * @param roadLoadKg on one tire, when it is driven with that pressure
+ */
+export const curveOfRoad = (tire: Tire, roadKpa: number, roadLoadKg: number, roadSpeedKmh: number): LoadCurve => ({
+  from: 'road',
+  tire,
+  points: [{ pressureKpa: roadKpa, loadKg: roadLoadKg }],
+  roadSpeedKmh,
+  exponent: familyExponent(tire),
+  exponentSource: FAMILY_EXPONENT_SOURCE,
+  referenceSource: assumption,
+});
+
+/** The pressure that a curve hangs on was guessed: it must set no speed, and never ask for more than the road pressure. */
+export const isAssumed = (curve: LoadCurve): boolean =>
+  curve.from === 'index' && curve.referenceSource.mark === 'assumption';
 
 function curveOfRows(
   tire: Tire,
@@ -128,14 +166,31 @@ function curveOfRows(
 const slopeBetween = (softer: LoadLine, firmer: LoadLine): number =>
   Math.log(firmer.loadKg / softer.loadKg) / Math.log(firmer.pressureKpa / softer.pressureKpa);
 
-export interface CarryingConditions {
+export interface CarryingConditions extends FarmDuty {
   readonly pressureKpa: number;
   /** Null asks at the speed the rating itself is for. */
   readonly speedKmh: number | null;
   readonly dual?: boolean;
-  /** Pulling hard for long, on a farm tire. */
-  readonly highTorque?: boolean;
+  /** Which end of the bonus for being slow, where only the road pressure is known. `soft` promises more. */
+  readonly end?: 'firm' | 'soft';
 }
+
+/** The speed at which a row of a data sheet holds while pulling hard for long, km/h: there is no bonus for being slower. */
+const TORQUE_KMH = 40;
+
+/** What a curve is taken times at a speed; undefined where that is too fast for the tire. */
+export function factorAt(
+  curve: PowerCurve,
+  { speedKmh, highTorque = false, rolling = false, end = 'soft' }: Omit<CarryingConditions, 'pressureKpa'>,
+): SpeedFactor | undefined {
+  if (curve.from !== 'road') return speedFactor(curve.tire, speedKmh, { highTorque, rolling });
+  const toKmh = speedKmh ?? curve.roadSpeedKmh;
+  return { factor: farmSpeedRatio(curve.roadSpeedKmh, toKmh, end, { highTorque, rolling }), source: assumption };
+}
+
+/** A pair carries less than two alone; a road pressure was driven with on the pair itself. */
+const pairsOn = (curve: LoadCurve, dual: boolean | undefined): number =>
+  dual && curve.from !== 'road' ? dualFactor(curve.tire).factor : 1;
 
 /** What one tire carries, or why that can't be said. */
 export type Capacity =
@@ -154,19 +209,23 @@ export type Capacity =
  * on.
  */
 export function capacity(curve: LoadCurve, conditions: CarryingConditions): Capacity {
-  const pairs = conditions.dual ? dualFactor(curve.tire).factor : 1;
+  const pairs = pairsOn(curve, conditions.dual);
   if (curve.from === 'rows') {
     const carried = ofRows(curve.speeds, conditions);
     return carried.ok ? { ...carried, loadKg: carried.loadKg * pairs } : carried;
   }
-  const bySpeed = speedFactor(curve.tire, conditions.speedKmh, conditions.highTorque);
+  const bySpeed = factorAt(curve, conditions);
   if (!bySpeed) {
     return { ok: false, code: 'tooFast', topKmh: topSpeedKmh(curve.tire)! };
   }
   const { points, exponent } = curve;
   const [first] = points;
   const extrapolated = conditions.pressureKpa < first.pressureKpa * (1 - 1e-9);
-  const loadKg = alongPoints(points, exponent, conditions.pressureKpa) * bySpeed.factor * pairs;
+  const carried =
+    curve.from === 'road'
+      ? first.loadKg * (Math.max(conditions.pressureKpa, 0) / first.pressureKpa) ** exponent
+      : alongPoints(points, exponent, conditions.pressureKpa);
+  const loadKg = carried * bySpeed.factor * pairs;
   return { ok: true, loadKg, extrapolated };
 }
 
@@ -181,10 +240,11 @@ function alongPoints(points: readonly LoadLine[], exponentBelow: number, pressur
 
 function ofRows(
   speeds: Extract<LoadCurve, { from: 'rows' }>['speeds'],
-  { pressureKpa, speedKmh }: CarryingConditions,
+  { pressureKpa, speedKmh, highTorque }: CarryingConditions,
 ): Capacity {
   const fastest = speeds.at(-1)!;
-  const wanted = speedKmh ?? fastest.speedKmh;
+  const asked = speedKmh ?? fastest.speedKmh;
+  const wanted = highTorque ? Math.max(asked, Math.min(TORQUE_KMH, fastest.speedKmh)) : asked;
   if (wanted > fastest.speedKmh) return { ok: false, code: 'tooFast', topKmh: fastest.speedKmh };
   const upper = speeds.findIndex(({ speedKmh: kmh }) => kmh >= wanted);
   // Slower than the slowest column is no reason to carry more than it says.
@@ -207,11 +267,13 @@ function straight(points: readonly LoadLine[], pressureKpa: number): number {
   return softer.loadKg + (firmer.loadKg - softer.loadKg) * share;
 }
 
-/** The pressure above which a curve promises no more, kPa. */
+/** The pressure above which a curve promises no more, kPa; infinite where only the road pressure is known. */
 export const fullPressureKpa = (curve: LoadCurve): number =>
-  curve.from === 'rows'
-    ? Math.max(...curve.speeds.map(({ points }) => points.at(-1)!.pressureKpa))
-    : curve.points.at(-1)!.pressureKpa;
+  curve.from === 'road'
+    ? Number.POSITIVE_INFINITY
+    : curve.from === 'rows'
+      ? Math.max(...curve.speeds.map(({ points }) => points.at(-1)!.pressureKpa))
+      : curve.points.at(-1)!.pressureKpa;
 
 /**
  * The lowest pressure at which a tire carries a load, kPa: `capacity` turned round. Undefined where no pressure does at
@@ -228,13 +290,15 @@ export function pressureForLoadKpa(
 }
 
 function pressureOnLines(
-  { tire, points, exponent }: Extract<LoadCurve, { from: 'lines' | 'index' }>,
+  curve: PowerCurve,
   loadKg: number,
   conditions: Omit<CarryingConditions, 'pressureKpa'>,
 ): number | undefined {
-  const bySpeed = speedFactor(tire, conditions.speedKmh, conditions.highTorque);
+  const { points, exponent } = curve;
+  const bySpeed = factorAt(curve, conditions);
   if (!bySpeed) return undefined;
-  const ratedKg = loadKg / (bySpeed.factor * (conditions.dual ? dualFactor(tire).factor : 1));
+  const ratedKg = loadKg / (bySpeed.factor * pairsOn(curve, conditions.dual));
+  if (curve.from === 'road') return points[0].pressureKpa * (ratedKg / points[0].loadKg) ** (1 / exponent);
   const above = points.findIndex((point) => point.loadKg >= ratedKg);
   if (above === -1) return ratedKg <= points.at(-1)!.loadKg * (1 + ROUNDING) ? points.at(-1)!.pressureKpa : undefined;
   const from = points[Math.max(above - 1, 0)]!;

@@ -19,7 +19,7 @@ const SHEET: LoadRow[] = [10, 30, 50].flatMap((speedKmh, column) =>
 );
 
 const CURVES: readonly (readonly [string, LoadCurve])[] = [
-  ['an index', curve('480/80R50 159A8/B')],
+  ['an index', curve('480/80R50 159A8/B **')],
   ['one line', curve('AT25x8-12', { lines: [{ pressureKpa: 150, loadKg: 250 }] })],
   [
     'three lines',

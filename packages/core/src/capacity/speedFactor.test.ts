@@ -12,7 +12,10 @@ const tire = (marking: string) => {
 
 describe('speedFactor', () => {
   it.each([
-    ['a car at any speed its symbol allows', '265/65R17 112T', 100, 1],
+    ['a car at its own speed', '265/65R17 112T', 190, 1],
+    ['a car that is slow', '265/65R17 112T', 60, 1.15],
+    ['a heavy truck tire that is slow', 'LT275/70R18 125/122R', 60, 1.1],
+    ['a car whose own speed is low has less of it', '265/65R17 112J', 80, 1.05],
     ['a car beyond it', '265/65R17 112T', 200, undefined],
     ['a car whose marking names no speed', '265/65R17', 250, 1],
     ['a farm tire at its rating', '480/80R50 159A8', 40, 1],
@@ -21,9 +24,10 @@ describe('speedFactor', () => {
     ['a farm tire at 50 by the table', '480/80R50 159A8', 50, 0.91],
     ['a farm tire at 50 by its own second rating', '480/80R50 159A8/B', 50, 1],
     ['a farm tire with less at its second rating', '500/60-22.5 155A8/151B', 50, 3450 / 3875],
+    ['a farm tire half way to it', '500/60-22.5 155A8/151B', 45, (1 + 3450 / 3875) / 2],
     ['a farm tire beyond all its ratings', '480/80R50 159A8/B', 60, undefined],
     ['a farm tire that names no speed', '18.4R38', 20, 1.23],
-    ['a fast farm tire, slower than it might', 'VF380/90R46 173D', 20, 1],
+    ['a fast farm tire, slower than it might', 'VF380/90R46 173D', 40, 1.09],
   ] as const)('%s', (_, marking, kmh, factor) => {
     const found = speedFactor(tire(marking), kmh)?.factor;
     if (factor === undefined) expect(found).toBeUndefined();
@@ -56,17 +60,25 @@ describe('referencePressureKpa', () => {
     ['LT285/70R17 121/118Q C', 'published', psi(50)],
     ['LT285/70R17 121/118Q D', 'published', psi(65)],
     ['18.4R38 146A8 *', 'published', psi(18)],
+    ['480/80R50 159A8 *', 'published', 160],
+    ['480/80R50 159A8 ***', 'published', 320],
     ['18.4R38 146A8 ***', 'published', psi(30)],
-    ['VF380/90R46 173D', 'assumption', 240],
     ['AT25x8-12', 'assumption', psi(44)],
     ['90/90-21 54S', 'assumption', 290],
   ] as const)('%s: %s', (marking, mark, kpa) => {
-    const found = referencePressureKpa(tire(marking), null);
+    const found = referencePressureKpa(tire(marking), null)!;
     expect(found.source.mark).toBe(mark);
     expect(found.pressureKpa).toBeCloseTo(kpa, 9);
-    // What the sidewall says beats all of it.
-    expect(referencePressureKpa(tire(marking), 333)).toEqual({ pressureKpa: 333, source: { mark: 'marked' } });
+    // Never above what the sidewall allows.
+    expect(referencePressureKpa(tire(marking), 111)!.pressureKpa).toBe(111);
   });
+
+  it.each(['VF380/90R46 173D', '480/80R50 159A8/B', 'VF380/90R46 173D **', '650/55R26.5 165D'])(
+    'is not guessed on %s',
+    (marking) => {
+      for (const maxKpa of [null, 300]) expect(referencePressureKpa(tire(marking), maxKpa)).toBeUndefined();
+    },
+  );
 });
 
 describe('familyExponent', () => {

@@ -1,13 +1,27 @@
 import { assumption, exact, marked, type Source } from '../source';
 import { loadIndexKg } from '../tires/loadIndex';
 import { speedSymbolKmh } from '../tires/speedSymbol';
-import type { Tire } from '../tires/tire';
-import { FARM_SPEED_SOURCE, FARM_SPEED_TABLE, farmSpeedFactor } from './farmSpeed';
+import type { Tire, TireUse } from '../tires/tire';
+import {
+  A8_TOP_KMH,
+  FARM_SPEED_SOURCE,
+  farmSpeedFactor,
+  FASTER_RATED_SOURCE,
+  ROLLING_SOURCE,
+  type FarmDuty,
+} from './farmSpeed';
+import { HEAVY_INDEX, ROAD_SPEED_SOURCE, roadSpeedFactor } from './roadSpeed';
 
 export interface SpeedFactor {
   readonly factor: number;
   readonly source: Source;
 }
+
+/** Tires that carry more than their index while they are slower than its speed. */
+const ROAD_USES: ReadonlySet<TireUse> = new Set(['passenger', 'lightTruck', 'commercial', 'truck', 'motorcycle']);
+
+/** A farm tire without a speed symbol is taken to be rated at 40 km/h. Assumption. */
+const FARM_RATED_KMH = 40;
 
 /**
  * The highest speed that a tire's ratings reach, km/h: a farm tire rated at 40 km/h, or taken to be, may run at 50 with
@@ -15,32 +29,60 @@ export interface SpeedFactor {
  */
 export function topSpeedKmh({ service, use }: Tire): number | undefined {
   const symbol = (service?.faster ?? service)?.speedSymbol;
-  if (use === 'farm' && (symbol === undefined || symbol === 'A8')) return FARM_SPEED_TABLE.at(-1)![0];
+  if (use === 'farm' && (symbol === undefined || symbol === 'A8')) return A8_TOP_KMH;
   return symbol && speedSymbolKmh(symbol);
 }
 
 /**
- * What a tire carries at a speed, as a share of its load index. A farm tire rated at 40 km/h (A8) goes by the speed
- * table; any other rating holds up to its own speed and says nothing beyond. Undefined where the speed is too high.
+ * What a tire carries at a speed, as a share of its load index: farm tires by the drive-wheel table of their rating,
+ * those of the road by the table of the regulation; any other rating holds up to its own speed and says nothing beyond.
+ * Undefined where the speed is too high.
  *
  * @param speedKmh null asks at the speed the rating itself is for
  * @example a 480/80R50 159A8/B: 1.23 at 20 km/h, 1 at 40 and at 50
  */
-export function speedFactor(tire: Tire, speedKmh: number | null, highTorque = false): SpeedFactor | undefined {
+export function speedFactor(tire: Tire, speedKmh: number | null, duty: FarmDuty = {}): SpeedFactor | undefined {
   const { service, use } = tire;
   if (speedKmh === null) return { factor: 1, source: exact };
+  if (use === 'farm') return farmFactor(tire, speedKmh, duty);
   if (!service) {
-    // A farm tire without a speed symbol is taken to be rated at 40 km/h.
-    const factor = use === 'farm' ? farmSpeedFactor(speedKmh, highTorque) : 1;
-    return factor === undefined ? undefined : { factor, source: assumption };
+    if (!ROAD_USES.has(use)) return { factor: 1, source: assumption };
+    return { factor: roadSpeedFactor(use === 'truck' ? HEAVY_INDEX : 0, null, speedKmh), source: ROAD_SPEED_SOURCE };
   }
-  const { loadIndex, speedSymbol, faster } = service;
-  if (speedKmh > speedSymbolKmh(speedSymbol) && faster && speedKmh <= speedSymbolKmh(faster.speedSymbol)) {
-    return { factor: loadIndexKg(faster.loadIndex)! / loadIndexKg(loadIndex)!, source: marked };
+  const ownKmh = speedSymbolKmh(service.speedSymbol);
+  if (speedKmh > ownKmh) {
+    const faster = service.faster && towardsFaster(tire, speedKmh);
+    return faster === undefined ? undefined : { factor: faster, source: marked };
   }
-  if (use === 'farm' && speedSymbol === 'A8') {
-    const factor = farmSpeedFactor(speedKmh, highTorque);
-    return factor === undefined ? undefined : { factor, source: FARM_SPEED_SOURCE };
+  return ROAD_USES.has(use)
+    ? { factor: roadSpeedFactor(service.loadIndex, ownKmh, speedKmh), source: ROAD_SPEED_SOURCE }
+    : { factor: 1, source: marked };
+}
+
+function farmFactor(tire: Tire, speedKmh: number, duty: FarmDuty): SpeedFactor | undefined {
+  const { service } = tire;
+  const ratedKmh = service ? speedSymbolKmh(service.speedSymbol) : FARM_RATED_KMH;
+  if (speedKmh > ratedKmh && service?.faster) {
+    const factor = towardsFaster(tire, speedKmh);
+    return factor === undefined ? undefined : { factor, source: marked };
   }
-  return speedKmh <= speedSymbolKmh(speedSymbol) ? { factor: 1, source: marked } : undefined;
+  const factor = farmSpeedFactor(ratedKmh, speedKmh, duty);
+  if (factor === undefined) return undefined;
+  const source = duty.rolling
+    ? ROLLING_SOURCE
+    : ratedKmh > FARM_RATED_KMH
+      ? FASTER_RATED_SOURCE
+      : service
+        ? FARM_SPEED_SOURCE
+        : assumption;
+  return { factor, source };
+}
+
+/** Between a rating and the second, faster one of the same sidewall in a straight line, so that no step stands there. */
+function towardsFaster({ service }: Tire, speedKmh: number): number | undefined {
+  const { loadIndex, speedSymbol, faster } = service!;
+  const [ownKmh, fasterKmh] = [speedSymbolKmh(speedSymbol), speedSymbolKmh(faster!.speedSymbol)];
+  if (speedKmh > fasterKmh) return undefined;
+  const there = loadIndexKg(faster!.loadIndex)! / loadIndexKg(loadIndex)!;
+  return 1 + ((there - 1) * (speedKmh - ownKmh)) / (fasterKmh - ownKmh);
 }

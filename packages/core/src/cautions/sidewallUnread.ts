@@ -6,5 +6,6 @@ export const sidewallUnread = {
   code: 'sidewallUnread',
   severity: 'care',
   source: marked,
-  applies: ({ axles }) => axles.some(({ plan }) => plan.ceiling === null),
+  applies: ({ axles }) =>
+    axles.some(({ plan }) => plan.ceiling?.all.some(({ code }) => code === 'unreadSidewall') ?? true),
 } as const satisfies Caution;

@@ -13,6 +13,8 @@ export interface TireBuild {
   readonly contactFactor?: number;
   readonly widthFactor?: number;
   readonly dropFactor?: number;
+  /** How far the formula of stiffness is off, as times it; 1 without. */
+  readonly formulaFactor?: number;
 }
 
 /** Stiffness that a standard carcass gives without any air, kg/mm. Published with the formula. */
@@ -30,11 +32,11 @@ const airStiffness = ({ tire }: TireBuild): number =>
  * @example a standard 245/75R16 at 310 kPa: 35.8 kg/mm
  */
 export const stiffnessKgPerMm = (build: TireBuild, pressureKpa: number): number =>
-  airStiffness(build) * pressureKpa + CARCASS_KG_PER_MM * build.carcass;
+  (build.formulaFactor ?? 1) * (airStiffness(build) * pressureKpa + CARCASS_KG_PER_MM * build.carcass);
 
 /**
  * The gauge pressure that gives a vertical stiffness, kPa: `stiffnessKgPerMm` turned round.
  * Zero or less means that the carcass alone is already that stiff.
  */
 export const pressureForStiffnessKpa = (build: TireBuild, kgPerMm: number): number =>
-  (kgPerMm - CARCASS_KG_PER_MM * build.carcass) / airStiffness(build);
+  (kgPerMm / (build.formulaFactor ?? 1) - CARCASS_KG_PER_MM * build.carcass) / airStiffness(build);

@@ -8,5 +8,5 @@ export const adventureTwin = {
   code: 'adventureTwin',
   axles: inLine(1580),
   bead: motorcycleBead(12, 12),
-  classPressure: { lowKpa: psi(30), highKpa: psi(40) },
+  classPressure: { lowKpa: psi(30), highKpa: psi(40), totalKg: 320 },
 } as const satisfies Family;

@@ -6,4 +6,5 @@ export const electricBike = {
   code: 'electricBike',
   axles: inLine(1240),
   posture: 'mountain',
+  electric: true,
 } as const satisfies Family;

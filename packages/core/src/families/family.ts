@@ -91,7 +91,16 @@ export interface Family {
   /** On the road the pressure of placard or manual rules. */
   readonly placardRules: boolean;
   /** What riders of this class start with on roads and dirt roads, kPa. Common practice, no source. */
-  readonly classPressure?: { readonly lowKpa: number; readonly highKpa: number };
+  readonly classPressure?: {
+    readonly lowKpa: number;
+    readonly highKpa: number;
+    /** With one rider of about 80 kg, kg. Assumption. */
+    readonly totalKg: number;
+  };
+  /** What stands on a wheel of a common rig of this class, kg. Assumption. */
+  readonly classWheelKg?: { readonly frontKg: number; readonly rearKg: number };
+  /** Carries a motor and a battery low down. */
+  readonly electric?: true;
   /** A step of a trial, kPa. Common practice, no source. */
   readonly trialStepKpa: number;
 }

@@ -8,5 +8,5 @@ export const lightSingle = {
   code: 'lightSingle',
   axles: inLine(1430),
   bead: motorcycleBead(10, 6),
-  classPressure: { lowKpa: psi(20), highKpa: psi(25) },
+  classPressure: { lowKpa: psi(20), highKpa: psi(25), totalKg: 220 },
 } as const satisfies Family;

@@ -21,6 +21,7 @@ export const quad = {
   drivenAxlesTurnAlike: true,
   tiresAlike: false,
   bead: QUAD_BEAD,
+  classWheelKg: { frontKg: 98, rearKg: 107 },
   speedGuide: true,
   placardRules: true,
   trialStepKpa: psi(1),

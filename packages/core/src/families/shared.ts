@@ -38,13 +38,13 @@ export const motorcycleBead = (loosePsi: number, heldPsi: number): BeadFloors =>
   source: commonPractice,
 });
 
-/** On bicycles the rim is struck long before; this is the last a fat tire is run with. Assumption. */
+/** On bicycles the rim is struck long before; this is the last a fat tire is run with. Common practice, no source. */
 const BICYCLE_BEAD: BeadFloors = {
-  looseKpa: psi(4),
-  heldKpa: psi(4),
-  stuckLooseKpa: psi(4),
-  stuckHeldKpa: psi(4),
-  source: assumption,
+  looseKpa: psi(3),
+  heldKpa: psi(3),
+  stuckLooseKpa: psi(3),
+  stuckHeldKpa: psi(3),
+  source: commonPractice,
 };
 
 /** Farm tires turn on their rim under torque below about this. Assumption; the data sheet's first row binds before. */

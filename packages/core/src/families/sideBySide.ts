@@ -21,6 +21,7 @@ export const sideBySide = {
   drivenAxlesTurnAlike: true,
   tiresAlike: false,
   bead: QUAD_BEAD,
+  classWheelKg: { frontKg: 198, rearKg: 262 },
   speedGuide: true,
   placardRules: true,
   trialStepKpa: psi(1),

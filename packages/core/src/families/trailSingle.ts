@@ -8,5 +8,5 @@ export const trailSingle = {
   code: 'trailSingle',
   axles: inLine(1480),
   bead: motorcycleBead(10, 6),
-  classPressure: { lowKpa: psi(20), highKpa: psi(30) },
+  classPressure: { lowKpa: psi(20), highKpa: psi(30), totalKg: 260 },
 } as const satisfies Family;

@@ -1,8 +1,8 @@
-import { capacity, pressureForLoadKpa } from '../capacity/loadCurve';
+import { capacity, isAssumed, pressureForLoadKpa } from '../capacity/loadCurve';
 import { marked } from '../source';
 import type { Check, Finding } from './finding';
 import { overTire } from './overTire';
-import { heaviestKg, isDual, type AxleFacts, type RigFacts } from './rigFacts';
+import { dutyOf, heaviestKg, type AxleFacts, type RigFacts } from './rigFacts';
 
 /** A wheel is heavier than its tire carries on the road, at road pressure or at what is in it now. */
 export const overAtPressure = {
@@ -18,8 +18,9 @@ export const overAtPressure = {
 function findingsOf(axle: AxleFacts, { roadSpeedKmh }: RigFacts): Finding[] {
   const { curve, position } = axle;
   const loadKg = heaviestKg(axle);
-  if (loadKg === undefined || !curve) return [];
-  const conditions = { speedKmh: roadSpeedKmh, dual: isDual(axle) };
+  // A pressure that was merely assumed to go with the index accuses nobody.
+  if (loadKg === undefined || !curve || isAssumed(curve)) return [];
+  const conditions = { speedKmh: roadSpeedKmh, ...dutyOf(axle) };
   const findings: Finding[] = [];
   for (const [at, pressureKpa] of [
     ['road', axle.roadKpa],

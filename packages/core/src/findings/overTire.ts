@@ -1,9 +1,9 @@
 import { capacity, fullPressureKpa } from '../capacity/loadCurve';
 import { marked } from '../source';
 import type { Check } from './finding';
-import { heaviestKg, isDual } from './rigFacts';
+import { dutyOf, heaviestKg } from './rigFacts';
 
-/** Slow enough for any bonus that a tire has, km/h. */
+/** Slow enough for any bonus that a farm tire has, km/h; what others have on the road lifts no rating. */
 const CRAWL_KMH = 5;
 
 /** A wheel is heavier than its tire carries at any pressure and any speed. */
@@ -16,8 +16,8 @@ export const overTire = {
       if (loadKg === undefined || !axle.curve) return [];
       const most = capacity(axle.curve, {
         pressureKpa: fullPressureKpa(axle.curve),
-        speedKmh: CRAWL_KMH,
-        dual: isDual(axle),
+        speedKmh: axle.tire.use === 'farm' || axle.curve.from === 'rows' ? CRAWL_KMH : null,
+        ...dutyOf(axle),
       });
       if (!most.ok || loadKg <= most.loadKg) return [];
       return [{ code: 'overTire', position: axle.position, loadKg, mostKg: most.loadKg }];

@@ -1,7 +1,7 @@
 import type { LoadCurve } from '../capacity/loadCurve';
 import type { Family } from '../families/family';
 import type { Gauge } from '../gauges/gauge';
-import type { AxlePosition, WheelCount } from '../loads/geometry';
+import { isTrailer, type AxlePosition, type WheelCount } from '../loads/geometry';
 import type { AxleLoad } from '../loads/loadsOf';
 import type { Tire } from '../tires/tire';
 
@@ -39,5 +39,11 @@ export interface RigFacts {
 /** The most heavily loaded wheel of an axle, kg; undefined where its load is not known. */
 export const heaviestKg = ({ load }: AxleFacts): number | undefined =>
   load && Math.max(...load.wheels.map(({ loadKg }) => loadKg));
+
+/** How the tires of an axle are used. */
+export const dutyOf = (axle: Pick<AxleFacts, 'position' | 'wheels'>) => ({
+  dual: axle.wheels === 4,
+  rolling: isTrailer(axle.position),
+});
 
 export const isDual = ({ wheels }: AxleFacts): boolean => wheels === 4;

@@ -5,7 +5,15 @@ import type { Ground } from './ground';
 export const brokenPavement = {
   code: 'brokenPavement',
   kinds: ['bicycle'],
-  bicycle: { start: 0, low: -1, high: 2, source: assumption },
+  bicycle: {
+    start: 0,
+    low: -1,
+    high: 2,
+    source: assumption,
+    hard: true,
+    narrowShare: { start: 0.9, low: 0.83, high: 1 },
+    fatShare: { start: 1.3, low: 1.1, high: 1.5 },
+  },
   edges: true,
   speedGuideKmh: null,
 } as const satisfies Ground;

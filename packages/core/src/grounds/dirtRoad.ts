@@ -1,11 +1,11 @@
 import { commonPractice } from '../source';
 import type { Ground } from './ground';
 
-/** Dirt road on a motorcycle: the class table. The speed guide is our assumption. */
+/** Dirt road on a motorcycle: the class table; how far below it one goes is our assumption, as is the speed guide. */
 export const dirtRoad = {
   code: 'dirtRoad',
   kinds: ['motorcycle'],
-  ofClass: { start: 1, low: 1, high: 1.25, source: commonPractice },
+  ofClass: { start: 1, low: 0.85, high: 1.25, source: commonPractice },
   makerSteps: 1,
   speedGuideKmh: { low: 60, high: 80 },
 } as const satisfies Ground;

@@ -1,6 +1,9 @@
 import type { Kind } from '../families/family';
 import type { Source } from '../source';
 
+/** Which figure of a ground is asked for, and one value for each. */
+type Ends = Readonly<Record<'start' | 'low' | 'high', number>>;
+
 /** The three figures of a ground, and where they are from. */
 export interface Figures {
   readonly start: number;
@@ -29,7 +32,18 @@ export interface Ground {
   /** Motorcycles: steps of 5 psi below the maker's figure. */
   readonly makerSteps?: number;
   /** Bicycles: psi above or below a hardpack trail, at the trade's 24 psi; the rear where it differs. */
-  readonly bicycle?: Figures & { readonly rear?: Figures };
+  readonly bicycle?: Figures & {
+    /** The rear where it is let down on purpose. */
+    readonly rear?: Figures;
+    /** Nothing hard to strike a rim on. */
+    readonly soft?: true;
+    /** Pavement of some kind: firm tires need not be softer in front there. */
+    readonly hard?: true;
+    /** What is left on narrow tires (to 32 mm), as a share instead of psi. Assumption. */
+    readonly narrowShare?: Ends;
+    /** On fat tires (from 3.8 in), as a share of the trail's figure. Common practice, no source; ends are assumptions. */
+    readonly fatShare?: Ends;
+  };
   /** Square edges that a rim can be struck on. */
   readonly edges?: true;
   /** The guide; where there is none, law, tire and rider set the speed. */

@@ -17,6 +17,7 @@ import { mud } from './mud';
 import { pavement } from './pavement';
 import { plowing } from './plowing';
 import { rock } from './rock';
+import { rockCrawl } from './rockCrawl';
 import { rockyTrack } from './rockyTrack';
 import { roots } from './roots';
 import { smoothHard } from './smoothHard';
@@ -43,6 +44,7 @@ export const GROUNDS = [
   wetTrail,
   climb,
   forestMud,
+  rockCrawl,
   mud,
   plowing,
   snow,

@@ -5,6 +5,14 @@ import type { Ground } from './ground';
 export const smoothHard = {
   code: 'smoothHard',
   kinds: ['bicycle'],
-  bicycle: { start: 4, low: 2, high: 8, source: assumption },
+  bicycle: {
+    start: 4,
+    low: 2,
+    high: 8,
+    source: assumption,
+    hard: true,
+    narrowShare: { start: 1, low: 0.93, high: 1.07 },
+    fatShare: { start: 1.58, low: 1.25, high: 1.7 },
+  },
   speedGuideKmh: null,
 } as const satisfies Ground;

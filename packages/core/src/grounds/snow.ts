@@ -9,6 +9,13 @@ export const snow = {
   onReferenceRig: { start: 20, low: 15, high: 20, source: commonPractice, lowSource: assumption },
   ofClass: { start: 0.8, low: 0.6, high: 0.8, source: assumption },
   makerSteps: 2,
-  bicycle: { start: -4, low: -10, high: -3, source: assumption },
+  bicycle: {
+    start: -4,
+    low: -10,
+    high: -3,
+    source: assumption,
+    soft: true,
+    fatShare: { start: 0.55, low: 0.38, high: 0.7 },
+  },
   speedGuideKmh: { low: 40, high: 40 },
 } as const satisfies Ground;

@@ -27,21 +27,48 @@ export const lastFloorKpa = ({ bead: { stuckHeldKpa, stuckLooseKpa } }: Family):
 /** On a motorcycle a lock at the rim, on four wheels a ring that clamps the bead. */
 const isHeld = ({ axle }: AxleContext): boolean => axle.beadHold !== 'none';
 
+const stuckOf = ({ bead: { stuckHeldKpa, stuckLooseKpa } }: Family, held: boolean): number =>
+  held ? stuckHeldKpa : stuckLooseKpa;
+
+/** A quad's placard below the trade's floor is evidence: so much of it is held there, and less when stuck. Assumption. */
+const OF_PLACARD = 0.85;
+const OF_PLACARD_STUCK = 0.7;
+const placardShare = ({ stuck }: AxleContext): number => (stuck ? OF_PLACARD_STUCK : OF_PLACARD);
+
+function byPlacardKpa(context: AxleContext): number | null {
+  const { family, axle } = context;
+  return family.kind === 'quad' && axle.roadKpa !== null ? placardShare(context) * axle.roadKpa : null;
+}
+
+/** What the trade of the family holds here, before anything is chosen, kPa. */
+function tradeFloorKpa(context: AxleContext): number {
+  const { family, stuck } = context;
+  const held = isHeld(context);
+  const trade = stuck ? stuckOf(family, held) : defaultFloorKpa(family, held);
+  return Math.min(trade, byPlacardKpa(context) ?? trade);
+}
+
 /**
  * The lowest before a tire may leave its rim: what the trade of the family holds, lower where the bead is held, or as
  * low as the person has chosen to go. Stuck, straight and at walking pace, lower for one attempt.
  */
 export const bead = {
   code: 'bead',
+  withoutLoad: true,
   source: commonPractice,
   pressureKpa: (context) => {
-    const { family, stuck, heldFloorKpa } = context;
-    const held = isHeld(context);
-    if (stuck) return held ? family.bead.stuckHeldKpa : family.bead.stuckLooseKpa;
-    const trade = defaultFloorKpa(family, held);
-    return heldFloorKpa === null ? trade : Math.min(trade, heldFloorKpa);
+    const { stuck, heldFloorKpa } = context;
+    const trade = tradeFloorKpa(context);
+    return stuck || heldFloorKpa === null ? trade : Math.min(trade, heldFloorKpa);
   },
-  steps: ({ family }, pressureKpa) => [
-    { code: 'beadFloor', inputs: {}, result: { name: 'beadFloorKpa', value: pressureKpa }, source: family.bead.source },
+  steps: (context, pressureKpa) => [
+    {
+      code: 'beadFloor',
+      inputs: {
+        ...(byPlacardKpa(context) !== null && { roadKpa: context.axle.roadKpa!, groundShare: placardShare(context) }),
+      },
+      result: { name: 'beadFloorKpa', value: pressureKpa },
+      source: context.family.bead.source,
+    },
   ],
 } as const satisfies Limit;

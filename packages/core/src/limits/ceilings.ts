@@ -2,13 +2,14 @@ import type { AxleContext } from '../plan/axleContext';
 import type { Source } from '../source';
 import { lastOfCurve } from './lastOfCurve';
 import type { Limit } from './limit';
-import { placard } from './placard';
-import { sidewallMaximum } from './sidewallMaximum';
+import { belowRoad, placard } from './placard';
+import { sidewallMaximum, unreadSidewall } from './sidewallMaximum';
 
 /** Everything that says how high at the most. */
-export const CEILINGS = [placard, sidewallMaximum, lastOfCurve] as const satisfies readonly Limit[];
+export const CEILINGS = [placard, sidewallMaximum, lastOfCurve, unreadSidewall] as const satisfies readonly Limit[];
 
 export type CeilingCode = (typeof CEILINGS)[number]['code'];
+export type SoftCeilingCode = typeof belowRoad.code;
 
 /** One ceiling with the pressure it comes to, kPa. */
 export interface CeilingValue {
@@ -31,4 +32,10 @@ export function bindingCeiling(context: AxleContext): BindingCeiling | null {
   if (all.length === 0) return null;
   const lowest = all.reduce((best, ceiling) => (ceiling.pressureKpa < best.pressureKpa ? ceiling : best));
   return { ...lowest, all };
+}
+
+/** What a start stays below where nothing forbids it: gives way to a floor above it. Null where there is none, kPa. */
+export function softCeilingKpa(context: AxleContext, floorKpa: number): number | null {
+  const value = belowRoad.pressureKpa(context);
+  return value === null || value < floorKpa ? null : value;
 }

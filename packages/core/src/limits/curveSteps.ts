@@ -1,12 +1,13 @@
 import {
   capacity,
+  factorAt,
   fullPressureKpa,
   sheetPressuresKpa,
   type CarryingConditions,
   type LoadCurve,
+  type LoadLine,
 } from '../capacity/loadCurve';
 import { dualFactor } from '../capacity/duals';
-import { speedFactor } from '../capacity/speedFactor';
 import type { AxleContext } from '../plan/axleContext';
 import type { ValueName, WorkingStep } from '../plan/working';
 import { exact, type Source } from '../source';
@@ -27,17 +28,18 @@ export function curveSteps(
 }
 
 function lineSteps(
-  curve: Extract<LoadCurve, { from: 'lines' | 'index' }>,
+  curve: Exclude<LoadCurve, { from: 'rows' }>,
   wheelLoadKg: number,
   conditions: Conditions,
   resultKpa: number,
   name: ValueName,
 ): WorkingStep[] {
-  const bySpeed = speedFactor(curve.tire, conditions.speedKmh, conditions.highTorque)!;
-  const pairs = conditions.dual ? dualFactor(curve.tire) : { factor: 1, source: exact };
+  const bySpeed = factorAt(curve, conditions)!;
+  const pairs = conditions.dual && curve.from !== 'road' ? dualFactor(curve.tire) : { factor: 1, source: exact };
   const ratedLoadKg = wheelLoadKg / (bySpeed.factor * pairs.factor);
-  const above = curve.points.findIndex(({ loadKg }) => loadKg >= ratedLoadKg);
-  const [from, to] = above <= 0 ? [curve.points[0], undefined] : [curve.points[above - 1]!, curve.points[above]!];
+  const points: readonly LoadLine[] = curve.points;
+  const above = points.findIndex(({ loadKg }) => loadKg >= ratedLoadKg);
+  const [from, to] = above <= 0 ? [points[0]!, undefined] : [points[above - 1]!, points[above]!];
   const exponent = to
     ? Math.log(to.loadKg / from.loadKg) / Math.log(to.pressureKpa / from.pressureKpa)
     : curve.exponent;

@@ -1,18 +1,23 @@
 import type { AxleContext } from '../plan/axleContext';
 import type { Source } from '../source';
 import { bead } from './bead';
+import { handling } from './handling';
 import { heatAndSpeed } from './heatAndSpeed';
 import type { Limit } from './limit';
 import { loadAtSpeed } from './loadAtSpeed';
 import { own } from './own';
 import { rimStrike } from './rimStrike';
+import { freeRolling, roadPressure } from './roadEvidence';
 import { sidewallMinimum } from './sidewallMinimum';
 
 /** Everything that says how low at the most. */
 export const FLOORS = [
   bead,
   heatAndSpeed,
+  handling,
   loadAtSpeed,
+  roadPressure,
+  freeRolling,
   rimStrike,
   sidewallMinimum,
   own,
@@ -34,20 +39,34 @@ export interface BindingFloor extends FloorValue {
 
 /** The highest of the floors: the one that binds. */
 export function bindingFloor(context: AxleContext): BindingFloor {
-  const all = FLOORS.flatMap(({ code, source, pressureKpa }): FloorValue[] => {
+  const all = (FLOORS as readonly Limit[]).flatMap(({ code, source, sourceOf, pressureKpa }): FloorValue[] => {
     const value = pressureKpa(context);
-    return value === null ? [] : [{ code, source, pressureKpa: value }];
+    return value === null
+      ? []
+      : [{ code: code as FloorCode, source: sourceOf?.(context) ?? source, pressureKpa: value }];
   });
   const highest = all.reduce((best, floor) => (floor.pressureKpa > best.pressureKpa ? floor : best));
   return { ...highest, all };
 }
 
-/** The same as a number alone, where it is asked for many times over, kPa. */
-export function lowestAllowedKpa(context: AxleContext): number {
-  let highest = Number.NEGATIVE_INFINITY;
+/** Floors that a table or a model comes to, with some in hand; at the others something lets go. */
+const BY_TABLE: ReadonlySet<FloorCode> = new Set([
+  'heatAndSpeed',
+  'handling',
+  'loadAtSpeed',
+  'roadPressure',
+  'freeRolling',
+]);
+
+/** The highest floor of each sort as a number alone, where it is asked for many times over, kPa. */
+export function floorsKpa(context: AxleContext): { readonly letsGoKpa: number; readonly byTableKpa: number } {
+  let letsGoKpa = Number.NEGATIVE_INFINITY;
+  let byTableKpa = Number.NEGATIVE_INFINITY;
   for (const floor of FLOORS) {
     const value = floor.pressureKpa(context);
-    if (value !== null && value > highest) highest = value;
+    if (value === null) continue;
+    if (BY_TABLE.has(floor.code)) byTableKpa = Math.max(byTableKpa, value);
+    else letsGoKpa = Math.max(letsGoKpa, value);
   }
-  return highest;
+  return { letsGoKpa, byTableKpa };
 }

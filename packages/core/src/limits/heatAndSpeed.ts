@@ -1,98 +1,137 @@
-import { isBicycleTire, pressureForShareKpa, standingHeightMm } from '../contact/deflection';
+import { isBicycleTire, pressureForShareKpa } from '../contact/deflection';
+import { STIFFNESS_SOURCE, stiffnessKgPerMm } from '../contact/stiffness';
 import { placardRules, type AxleContext } from '../plan/axleContext';
 import { stiffnessInputs } from '../plan/stiffnessInputs';
-import { assumption, published } from '../source';
+import { equalDeflectionKpa, referenceShare } from '../schools/equalDeflection';
+import { defaultFigureKpa, loadForDefaultFigureKg } from '../schools/defaultFigure';
+import { published } from '../source';
+import { sectionHeightMm } from '../tires/tire';
 import type { Limit } from './limit';
+import {
+  ALL_BACK_KMH,
+  alongSpeed,
+  BELOW_ROAD,
+  BELOW_ROAD_KMH,
+  OFF_PAVEMENT,
+  SPEED_PAIRS,
+  SPEED_PAIRS_SOURCE,
+} from './speedPairs';
 
-export const FLEX_SOURCE = published('US Forest Service, central tire inflation reports');
-
-/**
- * The most a sidewall may bend at a speed, as deflection over section height. Published: US Forest Service and military
- * central-tire-inflation reports (from memory): 30–35 % on sand, mud and snow, 20–25 % on tracks, 10–15 % on the road.
- * Which speed each stands for, and the straight lines between, are our assumptions.
- */
-export const FLEX_BY_SPEED: readonly (readonly [kmh: number, share: number])[] = [
-  [40, 0.35],
-  [80, 0.25],
-  [110, 0.15],
-];
-
-/** The emergency itself. Assumption: just past where the reference rig stands at the trade's last step, 6 psi. */
-export const FLEX_SHARE_STUCK = 0.45;
+/** The tires whose bend sets a speed: bicycle tires drop by a curve of their own, farm tires carry by their speed. */
+export const bendsByHeat = ({ build }: AxleContext): boolean => !isBicycleTire(build) && build.tire.use !== 'farm';
 
 /**
- * How far a sidewall may bend at a speed, 0 to 1.
- *
- * @param speedKmh null counts as slow
- * @example flexShareAt(60) // 0.30
+ * No sidewall is bent further than this, as deflection over section height, however slow and whatever a school says.
+ * Published: US Forest Service and military central-tire-inflation reports (from memory): 30 to 35 % on sand, mud and snow.
  */
-export function flexShareAt(speedKmh: number | null): number {
-  const [first, last] = [FLEX_BY_SPEED[0]!, FLEX_BY_SPEED.at(-1)!];
-  if (speedKmh === null || speedKmh <= first[0]) return first[1];
-  for (let index = 1; index < FLEX_BY_SPEED.length; index += 1) {
-    const [slow, more] = FLEX_BY_SPEED[index - 1]!;
-    const [fast, less] = FLEX_BY_SPEED[index]!;
-    if (speedKmh <= fast) return more + ((less - more) * (speedKmh - slow)) / (fast - slow);
-  }
-  return last[1];
+export const MOST_BEND = 0.35;
+/** Stuck, for one attempt. Assumption: just past where the reference rig stands at the trade's last step, 6 psi. */
+export const MOST_BEND_STUCK = 0.45;
+export const MOST_BEND_SOURCE = published('US Forest Service, central tire inflation reports');
+
+export const mostBendOf = ({ stuck }: AxleContext): number => (stuck ? MOST_BEND_STUCK : MOST_BEND);
+
+/** The pressure that keeps a sidewall from that, kPa. */
+const mostBendKpa = (context: AxleContext): number =>
+  pressureForShareKpa(context.build, context.wheelLoadKg, mostBendOf(context));
+
+/** What the trade runs on the reference rig at a speed, kPa. */
+export const figureForSpeedKpa = (speedKmh: number): number => alongSpeed(SPEED_PAIRS, speedKmh);
+
+/** What a wheel may have less of off pavement, as a share. */
+export const shareWhere = (paved: boolean): number => (paved ? 1 : OFF_PAVEMENT);
+
+/**
+ * What the bend of the sidewall asks for at a speed, kPa: the trade's pair carried to this wheel by equal deflection, off
+ * pavement a fifth less. Never more than the default school gives this wheel for that figure, nor than 0.95 of its road
+ * pressure, but always so much that the sidewall is not bent past the most; from 80 km/h on in a straight line to the road pressure. Null for tires that it does not hold for.
+ */
+export function bendNeedKpa(context: AxleContext, speedKmh: number, paved: boolean): number | null {
+  if (!bendsByHeat(context)) return null;
+  const { axle, build, wheelLoadKg } = context;
+  const figureKpa = figureForSpeedKpa(Math.min(speedKmh, BELOW_ROAD_KMH));
+  const byBend = shareWhere(paved) * equalDeflectionKpa(build, wheelLoadKg, figureKpa);
+  const most = Math.min(
+    defaultFigureKpa(context, figureKpa) ?? Number.POSITIVE_INFINITY,
+    BELOW_ROAD * (axle.roadKpa ?? Number.POSITIVE_INFINITY),
+  );
+  return towardsRoad(context, Math.max(0, mostBendKpa(context), Math.min(byBend, most)), speedKmh, paved);
 }
 
-/** The fastest that a tire bent so far may go, km/h: `flexShareAt` turned round. Null where the road's own limits hold. */
-export function speedForShareKmh(share: number): number | null {
-  const [first, last] = [FLEX_BY_SPEED[0]!, FLEX_BY_SPEED.at(-1)!];
-  if (share <= last[1]) return null;
-  if (share > first[1]) return WALKING_KMH;
-  for (let index = FLEX_BY_SPEED.length - 1; index > 0; index -= 1) {
-    const [slow, more] = FLEX_BY_SPEED[index - 1]!;
-    const [fast, less] = FLEX_BY_SPEED[index]!;
-    if (share <= more) return slow + ((fast - slow) * (more - share)) / (more - less);
-  }
-  return first[0];
+/** From 80 km/h on what is asked for goes in a straight line to the road pressure; on pavement it is there at once. */
+export function towardsRoad({ axle }: AxleContext, needKpa: number, speedKmh: number, paved: boolean): number {
+  if (speedKmh <= BELOW_ROAD_KMH || axle.roadKpa === null) return needKpa;
+  const share = paved ? 1 : Math.min(1, (speedKmh - BELOW_ROAD_KMH) / (ALL_BACK_KMH - BELOW_ROAD_KMH));
+  return Math.max(needKpa, needKpa + share * (axle.roadKpa - needKpa));
 }
 
-/** Past the most: walking pace, straight, out of it. Common practice, no source. */
-export const WALKING_KMH = 5;
+/**
+ * The load that the bend of the sidewall lets a wheel carry at a pressure and speed, kg: `bendNeedKpa` turned round. Near
+ * the road pressure only the most that it may bend at all. Infinite for tires that it does not hold for.
+ */
+export function bendCarriesKg(context: AxleContext, pressureKpa: number, speedKmh: number, paved: boolean): number {
+  const { axle, build } = context;
+  const roadKpa = axle.roadKpa ?? Number.POSITIVE_INFINITY;
+  if (!bendsByHeat(context)) return Number.POSITIVE_INFINITY;
+  const mostKg = stiffnessKgPerMm(build, pressureKpa) * mostBendOf(context) * sectionHeightMm(build.tire);
+  if (pressureKpa >= BELOW_ROAD * roadKpa) return mostKg;
+  const figureKpa = figureForSpeedKpa(Math.min(speedKmh, BELOW_ROAD_KMH));
+  const share = referenceShare(figureKpa);
+  const byBend = stiffnessKgPerMm(build, pressureKpa / shareWhere(paved)) * share * sectionHeightMm(build.tire);
+  return Math.min(mostKg, Math.max(byBend, loadForDefaultFigureKg(context, figureKpa, pressureKpa) ?? 0));
+}
 
-/** The speed that heat is looked at for: the way to the next air, where that must be driven on this pressure. */
-const heatKmh = ({ speedKmh, reachAirKmh }: AxleContext): number | null =>
-  reachAirKmh === null ? speedKmh : Math.max(speedKmh ?? 0, reachAirKmh);
-
-export const flexShareOf = (context: AxleContext): number =>
-  context.stuck ? FLEX_SHARE_STUCK : flexShareAt(heatKmh(context));
+/** What limits look at: the speed here, and on pavement that of the way to the next air. */
+export function worstOf(
+  { ground, speedKmh, reachAirKmh }: AxleContext,
+  need: (speedKmh: number, paved: boolean) => number | null,
+): { readonly pressureKpa: number; readonly speedKmh: number | null; readonly paved: boolean } | null {
+  const here = speedKmh === null ? null : need(speedKmh, ground.paved === true);
+  const reach = reachAirKmh === null ? null : need(reachAirKmh, true);
+  if (reach !== null && (here === null || reach > here))
+    return { pressureKpa: reach, speedKmh: reachAirKmh, paved: true };
+  return here === null ? null : { pressureKpa: here, speedKmh, paved: ground.paved === true };
+}
 
 /**
  * The floor that rises with load and speed: a heavy wheel bends its sidewall too far long before the bead lets go, and
- * a fast one cooks it. On the road the placard is trusted; bicycle tires drop by a curve of their own; what a farm tire
- * carries goes by speed already (`loadAtSpeed`).
+ * a fast one cooks it. On the road the placard is trusted.
  */
 export const heatAndSpeed = {
   code: 'heatAndSpeed',
-  source: FLEX_SOURCE,
+  source: SPEED_PAIRS_SOURCE,
   pressureKpa: (context) =>
-    placardRules(context) || isBicycleTire(context.build) || context.build.tire.use === 'farm'
+    placardRules(context)
       ? null
-      : pressureForShareKpa(context.build, context.wheelLoadKg, flexShareOf(context)),
+      : (worstOf(context, (kmh, paved) => bendNeedKpa(context, kmh, paved))?.pressureKpa ?? null),
   steps: (context, pressureKpa) => {
-    const { build, wheelLoadKg } = context;
-    const share = flexShareOf(context);
-    const speedKmh = heatKmh(context);
+    const { build, wheelLoadKg, axle } = context;
+    const worst = worstOf(context, (kmh, paved) => bendNeedKpa(context, kmh, paved))!;
+    const speedKmh = worst.speedKmh!;
+    const figureKpa = figureForSpeedKpa(speedKmh);
+    const share = referenceShare(figureKpa);
+    const schoolKpa = defaultFigureKpa(context, figureKpa);
     return [
       {
-        code: 'flexShare',
-        inputs: speedKmh === null ? {} : { speedKmh },
-        result: { name: 'flexShare', value: share },
-        source: context.stuck ? assumption : FLEX_SOURCE,
+        code: 'figureForSpeed',
+        inputs: { speedKmh },
+        result: { name: 'referencePressureKpa', value: figureKpa },
+        source: SPEED_PAIRS_SOURCE,
       },
       {
         code: 'flexFloor',
         inputs: {
           wheelLoadKg,
           flexShare: share,
-          sectionHeightMm: standingHeightMm(build),
+          sectionHeightMm: sectionHeightMm(build.tire),
           ...stiffnessInputs(build),
+          mostShare: mostBendOf(context),
+          groundShare: shareWhere(worst.paved),
+          ...(schoolKpa !== null && { schoolKpa }),
+          ...(axle.roadKpa !== null && { highestKpa: BELOW_ROAD * axle.roadKpa }),
         },
         result: { name: 'flexFloorKpa', value: pressureKpa },
-        source: FLEX_SOURCE,
+        source: STIFFNESS_SOURCE,
       },
     ];
   },

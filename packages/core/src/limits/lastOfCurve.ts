@@ -2,12 +2,11 @@ import { fullPressureKpa } from '../capacity/loadCurve';
 import { marked } from '../source';
 import type { Limit } from './limit';
 
-/** Where the sidewall's maximum was not read: the firmest that its lines or its data sheet speak of. Farm tires only. */
+/** Where the sidewall's maximum was not read: the firmest that the tire's data sheet speaks of. */
 export const lastOfCurve = {
   code: 'lastOfCurve',
   source: marked,
-  pressureKpa: ({ family, axle }) =>
-    family.kind === 'farm' && axle.maxKpa === null && axle.curve ? fullPressureKpa(axle.curve) : null,
+  pressureKpa: ({ axle }) => (axle.maxKpa === null && axle.curve?.from === 'rows' ? fullPressureKpa(axle.curve) : null),
   steps: (_, pressureKpa) => [
     { code: 'lastOfCurve', inputs: {}, result: { name: 'sidewallMaxKpa', value: pressureKpa }, source: marked },
   ],

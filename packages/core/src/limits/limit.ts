@@ -9,9 +9,13 @@ import type { Source } from '../source';
 export interface Limit {
   readonly code: string;
   readonly source: Source;
+  /** Where it depends on what is known of the rig. */
+  readonly sourceOf?: (context: AxleContext) => Source;
+  /** Needs to know nothing of the load. */
+  readonly withoutLoad?: true;
   /**
-   * kPa; null where this limit has nothing to say. A floor may come out at zero or less, where it binds nowhere, and
-   * without end, where no pressure will do.
+   * kPa; null where this limit has nothing to say. A floor may be zero or less where it never binds, and Infinity when no
+   * pressure suffices.
    */
   readonly pressureKpa: (context: AxleContext) => number | null;
   /** How it came to that. */

@@ -5,6 +5,7 @@ import type { Limit } from './limit';
 /** The lowest that the person accepts, where that is more than the trade's. Stuck, it is put aside with the rest. */
 export const own = {
   code: 'own',
+  withoutLoad: true,
   source: chosen,
   pressureKpa: ({ family, axle, heldFloorKpa, stuck }) =>
     stuck || heldFloorKpa === null || heldFloorKpa <= defaultFloorKpa(family, axle.beadHold !== 'none')

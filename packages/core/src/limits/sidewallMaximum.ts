@@ -1,12 +1,32 @@
-import { marked } from '../source';
+import type { PlanAxle } from '../plan/plan';
+import { assumption, marked } from '../source';
 import type { Limit } from './limit';
 
-/** The most that the sidewall allows, on any ground. */
+/**
+ * The most that the sidewall allows, on any ground, kPa: the maximum that was read, else the firmest of its load lines,
+ * which is one too ("max load 1280 lb at 22 psi" rules above 22). Null where neither was read.
+ */
+export const sidewallMostKpa = ({ maxKpa, curve }: Pick<PlanAxle, 'maxKpa' | 'curve'>): number | null =>
+  maxKpa ?? (curve?.from === 'lines' ? curve.points.at(-1)!.pressureKpa : null);
+
 export const sidewallMaximum = {
   code: 'sidewallMaximum',
   source: marked,
-  pressureKpa: ({ axle }) => axle.maxKpa,
+  pressureKpa: ({ axle }) => sidewallMostKpa(axle),
   steps: (_, pressureKpa) => [
     { code: 'sidewallMaximum', inputs: {}, result: { name: 'sidewallMaxKpa', value: pressureKpa }, source: marked },
+  ],
+} as const satisfies Limit;
+
+/** Above this a bicycle's sidewall has to be read first, kPa. Assumption. */
+const UNREAD_KPA = 600;
+
+/** A bicycle tire whose sidewall nobody read is pumped no further than most of them take. */
+export const unreadSidewall = {
+  code: 'unreadSidewall',
+  source: assumption,
+  pressureKpa: ({ family, axle }) => (family.kind === 'bicycle' && sidewallMostKpa(axle) === null ? UNREAD_KPA : null),
+  steps: (_, pressureKpa) => [
+    { code: 'unreadSidewall', inputs: {}, result: { name: 'highestKpa', value: pressureKpa }, source: assumption },
   ],
 } as const satisfies Limit;

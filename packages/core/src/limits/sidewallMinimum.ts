@@ -4,6 +4,7 @@ import type { Limit } from './limit';
 /** The least that the sidewall allows; only the deliberate step when stuck goes below it. */
 export const sidewallMinimum = {
   code: 'sidewallMinimum',
+  withoutLoad: true,
   source: marked,
   pressureKpa: ({ axle, stuck }) => (stuck ? null : axle.minKpa),
   steps: (_, pressureKpa) => [

@@ -17,6 +17,8 @@ export interface Modifier {
   readonly fromRig?: (axle: PlanAxle) => boolean;
   /** Psi up or down, at the trade's 24 psi; at other pressures in proportion, so that very wide tires change less. */
   readonly shift?: Readonly<Record<End, number>>;
+  /** Adds nothing on narrow bicycle tires. */
+  readonly notOnNarrow?: true;
   /** The start goes to this end of the window. */
   readonly startAt?: 'low' | 'high';
   /** What is left of the speed guide. Assumption wherever it stands. */

@@ -7,5 +7,6 @@ export const tube = {
   kinds: ['bicycle'],
   fromRig: ({ tube }) => tube,
   shift: { start: 3, low: 2, high: 4 },
+  notOnNarrow: true,
   source: commonPractice,
 } as const satisfies Modifier;

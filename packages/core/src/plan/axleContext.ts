@@ -15,9 +15,14 @@ export interface AxleContext {
   readonly wheelLoadKg: number;
   /** The heaviest wheel of the rig, kg: braking and steep descents throw as much on the front of a bicycle. */
   readonly heaviestWheelKg: number;
+  /** On all axles together, each wheel counted once, kg. */
+  readonly totalKg: number;
   readonly modifiers: readonly ModifierCode[];
   /** The sum of ground and modifiers on a bicycle, psi at the trade's 24 psi, by the figure asked for. */
   readonly shiftPsi: Readonly<Record<End, number>>;
+  /** The ground's part of it, and what of it counts on narrow tires. */
+  readonly groundShiftPsi: Readonly<Record<End, number>>;
+  readonly narrowShiftPsi: Readonly<Record<End, number>>;
   readonly highTorque: boolean;
   /** The speed planned for, km/h; null where nothing sets one. */
   readonly speedKmh: number | null;

@@ -3,7 +3,8 @@ import { psi } from '../units/units';
 import { margin, marginRun, type MarginInput } from './margin';
 import { contextsOf } from './planGround';
 
-const KNOWN = { loadShare: 0, gaugeKpa: 0, tempC: 0, widthShare: 0 };
+const model = { carcass: 0, formula: 0, exponent: 0, reference: 0 };
+const KNOWN = { loadShare: 0, gaugeKpa: 0, tempC: 0, widthShare: 0, model };
 const input = (change: Partial<MarginInput> = {}): MarginInput => ({
   context: contextsOf(sampleInput())[0]!,
   school: 'equalDeflection',
@@ -32,7 +33,7 @@ describe('margin', () => {
   it('crosses the floor more often the nearer it is set, and the placard too', () => {
     const at = (setPsi: number) => margin(input({ setKpa: psi(setPsi) }));
     expect(at(12).belowFloor).toBeGreaterThan(at(13).belowFloor);
-    expect(at(16).belowFloor).toBeLessThan(0.02);
+    expect(at(16).belowFloor).toBeLessThan(0.05);
     expect(at(36).aboveCeiling).toBeGreaterThan(0.4);
   });
 

@@ -1,9 +1,11 @@
 import { randomLcg, randomNormal, randomUniform } from 'd3-random';
 
+import type { LoadCurve } from '../capacity/loadCurve';
 import { coldKpa, gaugeNowKpa, type TireConditions } from '../atmosphere/gaugeNow';
 import { widthOnRimMm } from '../contact/deflection';
+import type { OwnFactor } from '../contact/ownTire';
 import { bindingCeiling } from '../limits/ceilings';
-import { lowestAllowedKpa } from '../limits/floors';
+import { floorsKpa } from '../limits/floors';
 import { schoolOf, type SchoolCode } from '../schools/registry';
 import type { AxleContext } from './axleContext';
 
@@ -17,7 +19,28 @@ export interface Spreads {
   readonly tempC: number;
   /** Standard deviation of the width, as a share of it. */
   readonly widthShare: number;
+  /** What no one knows of a tire before it is measured; all of it as `MODEL_SPREADS` says where it is left out. */
+  readonly model?: ModelSpreads;
 }
+
+/** How far the model itself may be off: standard deviations, as shares. */
+export interface ModelSpreads {
+  /** Of the carcass, in its logarithm; of a bicycle tire, of its drop. What one's own tests gave is taken instead. */
+  readonly carcass: number;
+  /** Of the stiffness formula, which was fitted at 150 to 300 kPa. */
+  readonly formula: number;
+  /** Of the exponent of the load curve, where it does not come from two lines. */
+  readonly exponent: number;
+  /** Of the pressure at which the tire carries its load, where nobody read it. */
+  readonly reference: number;
+}
+
+/** Assumptions. */
+export const MODEL_SPREADS: ModelSpreads = { carcass: 0.35, formula: 0.1, exponent: 0.1, reference: 0.12 };
+/** Nine chances in ten, two-sided, of a normal spread. Exact. */
+const NINE_IN_TEN = 1.6449;
+/** A table holds so much in hand that a pressure this little below it is not below it, as a share. Assumption. */
+const IN_HAND = 0.1;
 
 export interface MarginInput {
   readonly context: AxleContext;
@@ -40,9 +63,12 @@ export interface Band {
 export interface Margin {
   /** What is truly in the tire, cold. */
   readonly inTire: Band;
-  /** What the school would ask for if it knew load and width; null where no school is asked. */
+  /** What the school would ask for if it knew load and tire, before any limit; null where no school is asked. */
   readonly wanted: Band | null;
-  /** Shares of the draws, 0 to 1, in which the true pressure lies past the true limit. */
+  /**
+   * Shares of the draws, 0 to 1, in which the true pressure lies past the true limit; below a floor that a table or a
+   * model came to, by more than a tenth of it.
+   */
   readonly belowFloor: number;
   readonly aboveCeiling: number;
   readonly draws: number;
@@ -53,8 +79,9 @@ const BAND = { low: 0.05, middle: 0.5, high: 0.95 };
 const CHUNK = 1000;
 
 /**
- * The result under uncertain inputs, from seeded draws of load, gauge, temperature and width: loads, temperatures and
- * widths spread normally, a gauge's error evenly within its grade. Yields how many draws are done, and returns the band
+ * The result under uncertain inputs, from seeded draws of load, gauge, temperature, width and of what the model itself
+ * does not know: loads, temperatures and widths spread normally, a gauge's error evenly within its grade, a carcass
+ * normally in its logarithm. Yields how many draws are done, and returns the band
  * of true outcomes and how often a limit is crossed. The same seed gives the same answer.
  */
 export function* marginRun(input: MarginInput): Generator<number, Margin, void> {
@@ -68,11 +95,17 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
   const wanted = new Float64Array(school === null ? 0 : draws);
   // No ceiling goes by load or width.
   const ceiling = bindingCeiling(context)?.pressureKpa ?? Number.POSITIVE_INFINITY;
+  const model = spreads.model ?? MODEL_SPREADS;
+  const { own } = context.axle;
+  const carcassSpread = logSpread(own?.carcass) ?? model.carcass;
+  const dropSpread = logSpread(own?.drop) ?? model.carcass;
+  const drawCurve = curveDraws(context.axle.curve, model);
   const ask = school === null ? undefined : schoolOf(school);
   // One axle and one tire that are changed from draw to draw: twenty thousand of each would be swept up meanwhile.
   const tire = { ...context.build.tire };
-  const build = { ...context.build, tire, widthMm };
-  const other: { -readonly [Key in keyof AxleContext]: AxleContext[Key] } = { ...context, build };
+  const build = { ...context.build, tire, widthMm, formulaFactor: 1 };
+  const axle = { ...context.axle };
+  const other: { -readonly [Key in keyof AxleContext]: AxleContext[Key] } = { ...context, build, axle };
   let below = 0;
   let above = 0;
   for (let draw = 0; draw < draws; draw += 1) {
@@ -84,15 +117,20 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
     });
     other.wheelLoadKg = context.wheelLoadKg * heavier;
     other.heaviestWheelKg = context.heaviestWheelKg * heavier;
+    other.totalKg = context.totalKg * heavier;
     tire.sectionWidthMm = context.build.tire.sectionWidthMm * wider;
     build.widthMm = widthMm * wider;
+    build.carcass = context.build.carcass * Math.exp(carcassSpread * normal());
+    build.dropFactor = (context.build.dropFactor ?? 1) * Math.exp(dropSpread * normal());
+    build.formulaFactor = Math.max(0.2, 1 + model.formula * normal());
+    axle.curve = drawCurve(normal);
     inTire[draw] = trueKpa;
-    const floor = lowestAllowedKpa(other);
-    if (trueKpa < floor) below += 1;
+    const { letsGoKpa, byTableKpa } = floorsKpa(other);
+    if (trueKpa < letsGoKpa || trueKpa < byTableKpa * (1 - IN_HAND)) below += 1;
     if (trueKpa > ceiling) above += 1;
     if (ask) {
       const asked = ask.wants(other, 'start');
-      wanted[draw] = typeof asked === 'number' ? Math.min(Math.max(asked, floor), Math.max(ceiling, floor)) : floor;
+      wanted[draw] = typeof asked === 'number' ? Math.max(0, asked) : Math.max(letsGoKpa, byTableKpa);
     }
     if (draw % CHUNK === CHUNK - 1) yield draw + 1;
   }
@@ -102,6 +140,22 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
     belowFloor: below / draws,
     aboveCeiling: above / draws,
     draws,
+  };
+}
+
+/** What one's own tests leave of a spread, in the logarithm; undefined without any. */
+const logSpread = (factor: OwnFactor | undefined): number | undefined =>
+  factor && factor.readings > 0 ? Math.log(factor.high / factor.low) / (2 * NINE_IN_TEN) : undefined;
+
+/** Draws of a load curve: what was read on the tire stands, what was assumed of it is drawn. */
+function curveDraws(curve: LoadCurve | null, model: ModelSpreads): (normal: () => number) => LoadCurve | null {
+  if (!curve || curve.from === 'rows' || (curve.from === 'lines' && curve.points.length > 1)) return () => curve;
+  const reference = curve.from === 'index' ? model.reference : 0;
+  return (normal) => {
+    const exponent = Math.max(0.3, curve.exponent * (1 + model.exponent * normal()));
+    const [{ pressureKpa, loadKg }] = curve.points;
+    const points = [{ pressureKpa: pressureKpa * Math.exp(reference * normal()), loadKg }] as const;
+    return { ...curve, exponent, points } as LoadCurve;
   };
 }
 

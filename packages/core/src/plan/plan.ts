@@ -4,7 +4,7 @@ import type { ContactPatch } from '../contact/contactPatch';
 import type { OwnTire } from '../contact/ownTire';
 import type { FamilyCode } from '../families/registry';
 import type { GroundCode } from '../grounds/registry';
-import type { BindingCeiling, CeilingCode } from '../limits/ceilings';
+import type { BindingCeiling, CeilingCode, SoftCeilingCode } from '../limits/ceilings';
 import type { BindingFloor, FloorCode } from '../limits/floors';
 import type { AxlePosition, WheelCount } from '../loads/geometry';
 import type { ModifierCode } from '../modifiers/registry';
@@ -38,6 +38,8 @@ export interface PlanAxle {
   readonly maxKpa: number | null;
   /** What the tire carries; null where nothing tells. */
   readonly curve: LoadCurve | null;
+  /** On the heavier tire when it is driven with the road pressure, kg; without it, today's load. Farm machines. */
+  readonly roadLoadKg?: number;
   /** What its own tests gave; without it the handbook's values hold. */
   readonly own?: OwnTire;
 }
@@ -62,8 +64,8 @@ export interface PlanInput {
   readonly axles: readonly PlanAxle[];
 }
 
-/** Which limit moved a number. */
-export type Held = FloorCode | CeilingCode | null;
+/** Which limit moved a number; `rear` where a bicycle's front would be the firmer of the two. */
+export type Held = FloorCode | CeilingCode | SoftCeilingCode | 'rear' | null;
 
 /** What one school asks for on an axle, and what is left of it; or what it would have to know. */
 export type SchoolPlan =
@@ -77,6 +79,27 @@ export type SchoolPlan =
       readonly heldBy: Held;
     }
   | { readonly code: SchoolCode; readonly ok: false; readonly needs: Need };
+
+/** Something that belongs beside a number, with its figures. */
+export type Remark =
+  /** Several grounds end on the same floor, this one among them. */
+  | { readonly code: 'groundsOnFloor'; readonly floor: FloorCode; readonly grounds: readonly GroundCode[] }
+  /** Schools differ by more than half of the number. */
+  | {
+      readonly code: 'schoolsApart';
+      readonly softest: SchoolCode;
+      readonly softestKpa: number;
+      readonly firmest: SchoolCode;
+      readonly firmestKpa: number;
+    }
+  /** A farm tire bends further than any that is right: load, size or pressure is wrong somewhere. */
+  | { readonly code: 'bendUnlikely'; readonly deflectionShare: number; readonly mostShare: number }
+  /** Heavy plies: letting air out lengthens the footprint by so much less than on a standard carcass, 0 to 1. */
+  | { readonly code: 'gainsLess'; readonly lessShare: number }
+  /** On pavement the load asks for more than what it is driven with. */
+  | { readonly code: 'roadTooLow'; readonly roadKpa: number; readonly neededKpa: number }
+  /** The number hangs on the road pressure alone; this would settle it. */
+  | { readonly code: 'ratingUnread'; readonly needs: Need };
 
 export interface AxlePlan {
   readonly position: AxlePosition;
@@ -104,6 +127,9 @@ export interface AxlePlan {
   readonly carriesKg: number | null;
   /** How much lower the axle stands than at road pressure, mm; null without one. */
   readonly clearanceLostMm: number | null;
+  /** The fastest that the start allows here, km/h; null where nothing holds it back. */
+  readonly allowsKmh: number | null;
+  readonly remarks: readonly Remark[];
   readonly own: OwnTire | null;
   readonly working: readonly WorkingStep[];
 }

@@ -1,4 +1,4 @@
-import { pressureForLoadKpa } from '../capacity/loadCurve';
+import { curveOfRoad, pressureForLoadKpa } from '../capacity/loadCurve';
 import { topSpeedKmh } from '../capacity/speedFactor';
 import { cautionsFor } from '../cautions/registry';
 import { contactPatch } from '../contact/contactPatch';
@@ -7,9 +7,12 @@ import type { Family } from '../families/family';
 import { figuresFor, stepsFor, type Ground } from '../grounds/ground';
 import { groundOf } from '../grounds/registry';
 import { carriedKg, ratedMostKg } from '../limits/carried';
-import { bindingCeiling, type BindingCeiling } from '../limits/ceilings';
+import { bindingCeiling, softCeilingKpa, type BindingCeiling } from '../limits/ceilings';
 import { bindingFloor, type BindingFloor } from '../limits/floors';
-import { speedForShareKmh } from '../limits/heatAndSpeed';
+import { speedForPressureKmh } from '../limits/speedAtPressure';
+import { frontShareOf } from './frontOfRear';
+import { remarksOf } from './remarks';
+import { isTrailer } from '../loads/geometry';
 import type { End, Modifier } from '../modifiers/modifier';
 import { modifierOf, modifiersOn } from '../modifiers/registry';
 import { failure, success, type Result } from '../result';
@@ -49,7 +52,7 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   const chosen = chooseSchool(input, limited);
   if (!chosen.ok) return chosen;
   const { school, silentSchool } = chosen.value;
-  const axles = limited.map((axle) => planAxle(axle, school));
+  const axles = planAxles(limited, school);
   const guide = speedGuide(family, ground, input, axles);
   return success({
     family: input.family,
@@ -71,18 +74,30 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   });
 }
 
+/** Speed on the road where nobody said one, for a ratio of loads, km/h. Assumption. */
+const ROAD_KMH = 40;
+
 /** What schools and limits look at on each axle. */
 export function contextsOf(input: PlanInput): AxleContext[] {
   const family = familyOf(input.family);
   const ground = groundOf(input.ground);
   const heaviestWheelKg = Math.max(...input.axles.map(heavierKg));
+  const totalKg = input.axles.reduce(
+    (sum, { wheels, leftLoadKg, rightLoadKg }) => sum + ((leftLoadKg + rightLoadKg) / 2) * wheels,
+    0,
+  );
   const onRoad = ground.paved === true;
-  return input.axles.map((axle) => {
+  return input.axles.map((given) => {
+    const axle = withCurve(given, family, input.roadSpeedKmh);
     const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
     const all: readonly Modifier[] = modifiers.map(modifierOf);
     const steps = stepsFor(ground, family.kind, wheelOf(axle));
-    const shift = (end: End): number =>
-      (steps?.[end] ?? 0) + all.reduce((sum, each) => sum + (each.shift?.[end] ?? 0), 0);
+    const sum = (of: readonly Modifier[], end: End): number =>
+      of.reduce((total, each) => total + (each.shift?.[end] ?? 0), 0);
+    const narrow = all.filter(({ notOnNarrow }) => !notOnNarrow);
+    // On narrow tires a pavement counts as a share instead.
+    const onNarrow = ground.bicycle?.narrowShare ? undefined : steps;
+    const eachEnd = (of: (end: End) => number) => ({ start: of('start'), low: of('low'), high: of('high') });
     return {
       family,
       ground,
@@ -99,8 +114,11 @@ export function contextsOf(input: PlanInput): AxleContext[] {
       },
       wheelLoadKg: heavierKg(axle),
       heaviestWheelKg,
+      totalKg,
       modifiers,
-      shiftPsi: { start: shift('start'), low: shift('low'), high: shift('high') },
+      shiftPsi: eachEnd((end) => (steps?.[end] ?? 0) + sum(all, end)),
+      groundShiftPsi: eachEnd((end) => steps?.[end] ?? 0),
+      narrowShiftPsi: eachEnd((end) => (onNarrow?.[end] ?? 0) + sum(narrow, end)),
       highTorque: all.some(({ highTorque }) => highTorque),
       speedKmh: input.speedKmh ?? ground.speedGuideKmh?.high ?? (onRoad ? input.roadSpeedKmh : null),
       roadSpeedKmh: input.roadSpeedKmh,
@@ -110,6 +128,13 @@ export function contextsOf(input: PlanInput): AxleContext[] {
       stuck: ground.deliberate === true && input.stuckAccepted,
     };
   });
+}
+
+/** A farm axle of whose tire nothing was read goes by what it is driven with on the road. */
+function withCurve(axle: PlanAxle, { kind }: Family, roadSpeedKmh: number | null): PlanAxle {
+  if (kind !== 'farm' || axle.curve || axle.roadKpa === null) return axle;
+  const roadLoadKg = axle.roadLoadKg ?? heavierKg(axle);
+  return { ...axle, curve: curveOfRoad(axle.tire, axle.roadKpa, roadLoadKg, roadSpeedKmh ?? ROAD_KMH) };
 }
 
 const wheelOf = ({ position }: PlanAxle): 'front' | 'behind' => (position === 'front' ? 'front' : 'behind');
@@ -175,27 +200,63 @@ function chooseSchool(
   return success({ school: answering, silentSchool: silent === undefined ? null : { code: first, needs: silent } });
 }
 
-function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode | null): AxlePlan {
-  const { axle, build, wheelLoadKg, modifiers } = context;
-  const highestKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
-  const hold = (kpa: number): number =>
-    Math.min(Math.max(kpa, floor.pressureKpa), Math.max(highestKpa, floor.pressureKpa));
-  const heldBy = (kpa: number): Held =>
-    kpa < floor.pressureKpa ? floor.code : kpa > highestKpa ? ceiling!.code : null;
+/** Every axle; of a bicycle the rear first, because the front is never the firmer of the two. */
+function planAxles(limited: readonly LimitedAxle[], school: SchoolCode | null): AxlePlan[] {
+  const last = limited.at(-1)!;
+  if (last.context.family.kind !== 'bicycle' || limited.length < 2 || school === 'ownTrial') {
+    return limited.map((axle) => planAxle(axle, school));
+  }
+  const rear = planAxle(last, school);
+  return limited.map((axle) => {
+    if (axle === last) return rear;
+    const share = frontShareOf(axle.context);
+    if (share === null) return planAxle(axle, school);
+    return planAxle(axle, school, {
+      start: share * rear.startKpa,
+      low: share * rear.window.lowKpa,
+      high: share * rear.window.highKpa,
+    });
+  });
+}
 
+/** @param behind the most that the wheel behind leaves to this one, kPa */
+function planAxle(
+  { context, floor, ceiling }: LimitedAxle,
+  school: SchoolCode | null,
+  behind?: Readonly<Record<End, number>>,
+): AxlePlan {
+  const { axle, build, wheelLoadKg, modifiers } = context;
   const startEnd: End = modifiers.map((code) => (modifierOf(code) as Modifier).startAt).find(Boolean) ?? 'start';
+  const hardKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
+  const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
+  const behindKpa = (end: End): number => behind?.[end] ?? Number.POSITIVE_INFINITY;
+  // What is behind gives way to the floor; a ceiling was held against it before.
+  const hold = (kpa: number, end: End): number =>
+    Math.max(Math.min(kpa, hardKpa, softKpa, behindKpa(end)), floor.pressureKpa);
+  const heldBy = (kpa: number, end: End): Held => {
+    const most = Math.min(hardKpa, softKpa, behindKpa(end));
+    if (Math.min(kpa, most) < floor.pressureKpa) return floor.code;
+    if (kpa <= most) return null;
+    return most === hardKpa ? ceiling!.code : most === softKpa ? 'belowRoad' : 'rear';
+  };
+
   const asks = (code: SchoolCode, end: End): Wanted => schoolOf(code).wants(context, end);
   const schools = (school === null ? [] : schoolsFor(context.family.kind)).map((code): SchoolPlan => {
     const wantedKpa = asks(code, startEnd);
     return typeof wantedKpa === 'string'
       ? { code, ok: false, needs: wantedKpa }
-      : { code, ok: true, wantedKpa, startKpa: hold(wantedKpa), heldBy: heldBy(wantedKpa) };
+      : { code, ok: true, wantedKpa, startKpa: hold(wantedKpa, startEnd), heldBy: heldBy(wantedKpa, startEnd) };
   });
   const held = schools.find(({ code }) => code === school);
   const wantedKpa = held?.ok ? held.wantedKpa : null;
   const startKpa = held?.ok ? held.startKpa : axle.roadKpa!;
-  const edge = (end: End): number => hold(school === null ? axle.roadKpa! : Number(asks(school, end)));
-  const [lowKpa, highKpa] = [edge('low'), edge('high')];
+  const edge = (end: End): number => (school === null ? axle.roadKpa! : hold(Number(asks(school, end)), end));
+  const highKpa = edge('high');
+  // Where the start was cut from above, the low end keeps its distance: there is still a way down to try.
+  const lowKpa =
+    wantedKpa !== null && startKpa < wantedKpa
+      ? Math.min(edge('low'), hold((Number(asks(school!, 'low')) * startKpa) / wantedKpa, 'low'))
+      : edge('low');
   const roadKpa = axle.roadKpa ?? needsOnRoadKpa(context);
   const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa) ?? null);
   // The floors keep the sidewall from being squeezed flat at any pressure from there up.
@@ -207,6 +268,7 @@ function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode |
     result: { name: code === 'windowLow' ? 'windowLowKpa' : 'windowHighKpa', value },
     source: (code === 'windowLow' ? figures?.lowSource : undefined) ?? figures?.source ?? schoolOf(school!).source,
   });
+  const start = { startKpa, roadKpa, atStart, atRoad, heldBy: held?.ok ? held.heldBy : null, floor, school, schools };
   return {
     position: axle.position,
     wheelLoadKg,
@@ -216,19 +278,21 @@ function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode |
     floor,
     ceiling,
     wantedKpa,
-    heldBy: held?.ok ? held.heldBy : null,
+    heldBy: start.heldBy,
     schools,
     modifiers,
     atRoad,
     atStart,
     carriesKg: carriedKg(context, startKpa),
     clearanceLostMm: atRoad && atStart.deflectionMm - atRoad.deflectionMm,
+    allowsKmh: allowsKmh(context, startKpa),
+    remarks: remarksOf(context, start),
     own: axle.own ?? null,
     working: [
       ...workingOfLoadAndTire(context),
       ...(school === null || wantedKpa === null ? [] : schoolOf(school).steps(context, startEnd, wantedKpa)),
-      ...workingOfLimits(context, floor, ceiling),
-      workingOfStart(wantedKpa, startKpa, floor, ceiling),
+      ...workingOfLimits(context, floor, ceiling, softKpa),
+      workingOfStart(wantedKpa, startKpa, floor, ceiling, Math.min(softKpa, behind?.[startEnd] ?? softKpa)),
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
       ...workingOfContact(build, wheelLoadKg, atStart, axle.own),
     ],
@@ -238,10 +302,21 @@ function planAxle({ context, floor, ceiling }: LimitedAxle, school: SchoolCode |
 /** What today's load takes at road speed, where nobody told the road pressure; null where nothing tells, kPa. */
 const needsOnRoadKpa = ({ axle, wheelLoadKg, roadSpeedKmh }: AxleContext): number | null =>
   (axle.curve
-    ? pressureForLoadKpa(axle.curve, wheelLoadKg, { speedKmh: roadSpeedKmh, dual: axle.wheels === 4 })
+    ? pressureForLoadKpa(axle.curve, wheelLoadKg, {
+        speedKmh: roadSpeedKmh,
+        dual: axle.wheels === 4,
+        rolling: isTrailer(axle.position),
+      })
     : null) ?? null;
 
-/** The ground's guide, less on a day that wants it slower, and never more than the softest sidewall stands. */
+/** The fastest that a pressure allows here, km/h; null where nothing holds it back. */
+const allowsKmh = (context: AxleContext, pressureKpa: number): number | null =>
+  placardRules(context) ? null : speedForPressureKmh(context, pressureKpa, context.ground.paved === true);
+
+/** A speed found by halving must not lose a step for its last place, km/h. */
+const SPEED_ROUNDING = 0.05;
+
+/** The ground's guide, less on a day that wants it slower, and never more than what the pressures allow. */
 function speedGuide(
   family: Family,
   { speedGuideKmh }: Ground,
@@ -253,11 +328,9 @@ function speedGuide(
   const share = modifiers
     .filter((code) => counted.has(code))
     .reduce((product, code) => product * ((modifierOf(code) as Modifier).speedShare ?? 1), 1);
-  // Tires that carry by a table have their speed in it already.
-  const byHeat = axles
-    .filter(({ floor }) => floor.all.some(({ code }) => code === 'heatAndSpeed'))
-    .map(({ atStart }) => speedForShareKmh(atStart.deflectionShare) ?? Number.POSITIVE_INFINITY);
-  const slower = (kmh: number): number => Math.min(kmh * share, ...byHeat);
+  const allowed = axles.flatMap(({ allowsKmh: kmh }) => (kmh === null ? [] : [kmh]));
+  const slower = (kmh: number): number =>
+    Math.min(kmh * share, ...allowed.filter((most) => most < kmh * share - SPEED_ROUNDING));
   const tidy = (kmh: number): number =>
     kmh === Math.round(kmh) && share === 1 ? kmh : Math.max(5, Math.floor(kmh / 5) * 5);
   return { low: tidy(slower(speedGuideKmh.low)), high: tidy(slower(speedGuideKmh.high)) };

@@ -1,6 +1,6 @@
 import { success, type Result } from '../result';
 import type { AxlePosition } from '../loads/geometry';
-import { WALKING_KMH } from '../limits/heatAndSpeed';
+import { WALKING_KMH } from '../limits/speedPairs';
 import type { PlanInput, PlanProblem } from './plan';
 import { planGround } from './planGround';
 

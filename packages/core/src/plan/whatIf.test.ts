@@ -25,8 +25,8 @@ describe('whatIf', () => {
   it('tells how near each limit is, and which is passed', () => {
     const inside = (result: WhatIf) =>
       Object.fromEntries(result.limits.map(({ code, insideKpa }) => [code, insideKpa > 0]));
-    expect(inside(at(psi(16)))).toEqual({ bead: true, heatAndSpeed: true, placard: true });
-    expect(inside(at(psi(11)))).toEqual({ bead: false, heatAndSpeed: true, placard: true });
+    expect(inside(at(psi(16)))).toEqual({ bead: true, handling: true, heatAndSpeed: true, placard: true });
+    expect(inside(at(psi(11)))).toEqual({ bead: false, handling: true, heatAndSpeed: false, placard: true });
     expect(inside(at(psi(40)))).toMatchObject({ placard: false });
   });
 

@@ -2,7 +2,7 @@ import { contactPatch, type ContactPatch } from '../contact/contactPatch';
 import { carriedKg } from '../limits/carried';
 import type { CeilingCode } from '../limits/ceilings';
 import type { FloorCode } from '../limits/floors';
-import { speedForShareKmh } from '../limits/heatAndSpeed';
+import { speedForPressureKmh } from '../limits/speedAtPressure';
 import type { AxleContext } from './axleContext';
 import type { AxlePlan } from './plan';
 
@@ -13,7 +13,7 @@ export interface WhatIf {
   readonly patch: ContactPatch | null;
   /** How much lower it stands than at road pressure, mm; null without one. */
   readonly clearanceLostMm: number | null;
-  /** The fastest that the bent sidewall and the ground's guide allow, km/h; null where nothing sets it. */
+  /** The fastest that the pressure and the ground's guide allow, km/h; null where nothing sets it. */
   readonly speedKmh: number | null;
   /** What the heavier wheel carries beyond its load at the speed planned for, kg; null where nothing tells. */
   readonly loadLeftKg: number | null;
@@ -35,10 +35,9 @@ export interface WhatIf {
 export function whatIf(context: AxleContext, plan: AxlePlan, pressureKpa: number): WhatIf {
   const { build, wheelLoadKg, ground, family } = context;
   const patch = contactPatch(build, wheelLoadKg, pressureKpa) ?? null;
-  const goesByHeat = plan.floor.all.some(({ code }) => code === 'heatAndSpeed');
-  const byHeat = goesByHeat && patch ? speedForShareKmh(patch.deflectionShare) : null;
+  const allowed = family.speedGuide ? speedForPressureKmh(context, pressureKpa, ground.paved === true) : null;
   const guide = family.speedGuide ? (ground.speedGuideKmh?.high ?? null) : null;
-  const speeds = [byHeat, guide].filter((kmh) => kmh !== null);
+  const speeds = [allowed, guide].filter((kmh) => kmh !== null);
   const carries = patch && carriedKg(context, pressureKpa);
   return {
     pressureKpa,

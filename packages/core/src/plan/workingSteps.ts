@@ -10,6 +10,7 @@ import type { OwnTire } from '../contact/ownTire';
 import { STIFFNESS_SOURCE, type TireBuild } from '../contact/stiffness';
 import { CEILINGS, type BindingCeiling } from '../limits/ceilings';
 import { FLOORS, type BindingFloor } from '../limits/floors';
+import { belowRoad } from '../limits/placard';
 import { assumption, exact, measured } from '../source';
 import type { AxleContext } from './axleContext';
 import { stiffnessInputs } from './stiffnessInputs';
@@ -50,6 +51,7 @@ export function workingOfLimits(
   context: AxleContext,
   floor: BindingFloor,
   ceiling: BindingCeiling | null,
+  softKpa: number,
 ): WorkingStep[] {
   return [
     ...FLOORS.flatMap((each): readonly WorkingStep[] => {
@@ -61,6 +63,7 @@ export function workingOfLimits(
       const value = ceiling?.all.find(({ code }) => code === each.code);
       return value ? each.steps(context, value.pressureKpa) : [];
     }),
+    ...(Number.isFinite(softKpa) ? belowRoad.steps(context, softKpa) : []),
   ];
 }
 
@@ -69,6 +72,8 @@ export function workingOfStart(
   startKpa: number,
   floor: BindingFloor,
   ceiling: BindingCeiling | null,
+  /** What else it stays below; Infinity where nothing else counts. */
+  otherKpa: number,
 ): WorkingStep {
   if (wantedKpa === null) {
     return {
@@ -84,6 +89,7 @@ export function workingOfStart(
       wantedKpa,
       lowestKpa: floor.pressureKpa,
       ...(ceiling && { highestKpa: ceiling.pressureKpa }),
+      ...(Number.isFinite(otherKpa) && { behindKpa: otherKpa }),
     },
     result: { name: 'startKpa', value: startKpa },
     source: exact,

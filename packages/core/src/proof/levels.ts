@@ -1,4 +1,4 @@
-import { studentCdf } from './student';
+import { tukeyCdf } from './tukey';
 
 /** All runs at one pressure. */
 export interface Level {
@@ -43,14 +43,21 @@ export function spreadOf(levels: readonly Level[]): Spread | null {
 export interface Comparison {
   readonly best: Level;
   readonly next: Level | null;
-  /** How sure it is that the best is better than the next, 0.5 to 1; null until a pressure has been repeated. */
+  /**
+   * How sure it is that the best is better than the next, 0 to 1: one less the chance that so many equal pressures would
+   * show such a gap. Null until a pressure has been repeated.
+   */
   readonly sure: number | null;
 }
 
 /** Less sure than this, and a difference is no difference. Assumption. */
 export const SURE = 0.9;
 
-/** The best level, and how sure that is against the one after it: Student's t with the spread of all levels. Exact. */
+/**
+ * The best level, and how sure that is against the one after it. The best is picked after the fact, so its lead is held
+ * against the studentised range of all levels (Tukey; two-sided): of two equal pressures it tells apart one pair in ten.
+ * Exact for as many runs at each pressure.
+ */
 export function compareLevels(levels: readonly Level[], better: 'more' | 'less'): Comparison | null {
   const sign = better === 'more' ? 1 : -1;
   const [best, next] = [...levels].sort((a, b) => sign * (b.mean - a.mean));
@@ -59,6 +66,6 @@ export function compareLevels(levels: readonly Level[], better: 'more' | 'less')
   if (!next || !spread) return { best, next: next ?? null, sure: null };
   const apart = Math.abs(best.mean - next.mean);
   const error = spread.deviation * Math.sqrt(1 / best.values.length + 1 / next.values.length);
-  if (error === 0) return { best, next, sure: apart > 0 ? 1 : 0.5 };
-  return { best, next, sure: studentCdf(apart / error, spread.freedom) };
+  if (error === 0) return { best, next, sure: apart > 0 ? 1 : 0 };
+  return { best, next, sure: tukeyCdf((Math.SQRT2 * apart) / error, levels.length, spread.freedom) };
 }

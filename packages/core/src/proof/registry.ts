@@ -14,6 +14,7 @@ import { rut } from './rut';
 import { shake } from './shake';
 import { split } from './split';
 import { standingHeight } from './standingHeight';
+import { familyLimits, heldInLimits } from './testLimits';
 import { turnAndHit } from './turnAndHit';
 
 /** Every test but the tape, in the order in which they are offered. */
@@ -53,8 +54,9 @@ export interface RoutineTest {
   readonly on: TestedOn;
 }
 
+/** What a test says. It never proposes what the plan's own floors and ceilings forbid. */
 export const judgeRoutine = ({ code, setup, runs, on }: RoutineTest): Judgement =>
-  routineOf(code).judge(runs as never, setup as never, on);
+  heldInLimits(routineOf(code).judge(runs as never, setup as never, on), on.limits ?? familyLimits(on.family));
 
 export const routineEvidence = ({ code, setup, runs, on }: RoutineTest) =>
   routineOf(code).evidence?.(runs as never, setup as never, on) ?? [];

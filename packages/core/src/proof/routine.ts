@@ -1,7 +1,10 @@
 import type { Evidence } from '../calibrate/observation';
 import type { TireBuild } from '../contact/stiffness';
 import type { Family, Kind } from '../families/family';
+import type { CeilingCode } from '../limits/ceilings';
+import type { FloorCode } from '../limits/floors';
 import type { Level } from './levels';
+import type { TestLimits } from './testLimits';
 
 /** What a number of a test is counted in. `rating` goes from 1, bad, to 10, good. */
 export type FieldUnit = 'kpa' | 'mm' | 'mm2' | 'm' | 's' | 'deg' | 'times' | 'rating';
@@ -56,6 +59,8 @@ export interface Judgement {
   readonly stepKpa: number | null;
   /** What to try next, or to keep, kPa; null where the test does not tell. */
   readonly tryKpa: number | null;
+  /** The limit that what is to be tried was held at; null where none was in its way. */
+  readonly heldAt: FloorCode | CeilingCode | null;
   /** How sure, 0 to 1; null where that can't be told yet. */
   readonly sure: number | null;
   readonly figures: Readonly<Record<string, number>>;
@@ -70,6 +75,7 @@ export interface Judgement {
 export const judgement = (part: Partial<Judgement> & Pick<Judgement, 'verdict' | 'move'>): Judgement => ({
   stepKpa: null,
   tryKpa: null,
+  heldAt: null,
   sure: null,
   figures: {},
   levels: [],
@@ -84,6 +90,8 @@ export interface TestedOn {
   readonly build: TireBuild;
   /** Null where nobody knows it: what needs it is then withheld. */
   readonly wheelLoadKg: number | null;
+  /** The limits of the plan it was made under; without one those of the family. */
+  readonly limits?: TestLimits;
 }
 
 /**

@@ -1,29 +1,58 @@
+import { isBicycleTire, widthOnRimMm } from '../contact/deflection';
 import type { End } from '../modifiers/modifier';
 import type { AxleContext } from '../plan/axleContext';
 import type { WorkingStep } from '../plan/working';
 import { assumption } from '../source';
+import { psi } from '../units/units';
+import { towardsFat, towardsTrail } from './bicyclePoints';
 
 /** Pressure at which the trade's corrections are told, psi. Assumption: its reference points for trail bicycles. */
 export const TOLD_AT_PSI = 24;
 
-/**
- * A pressure with what ground and rig add or take, kPa: told at 24 psi, elsewhere in proportion, so that very wide
- * tires change less.
- */
-export const adjusted = ({ shiftPsi }: AxleContext, end: End, baseKpa: number): number =>
-  baseKpa * (1 + shiftPsi[end] / TOLD_AT_PSI);
+/** A pressure times a share, and so much added. */
+interface Adjustment {
+  readonly share: number;
+  readonly addedKpa: number;
+}
 
-/** The step of that; none where nothing is added. */
-export const adjustedSteps = (
-  { shiftPsi }: AxleContext,
-  end: End,
-  baseKpa: number,
-  wantedKpa: number,
-): WorkingStep[] => [
-  {
-    code: 'adjusted',
-    inputs: { baseKpa, shiftPsi: shiftPsi[end] },
-    result: { name: 'wantedKpa', value: wantedKpa },
-    source: assumption,
-  },
-];
+/**
+ * What ground and rig make of a pressure: psi told at 24 psi, elsewhere in proportion, so that very wide tires change
+ * less. On narrow tires the psi are added as they stand, and pavement is a share; a fat tire takes its ground as a share.
+ */
+function adjustmentOf({ build, ground, shiftPsi, groundShiftPsi, narrowShiftPsi }: AxleContext, end: End): Adjustment {
+  const inProportion = 1 + shiftPsi[end] / TOLD_AT_PSI;
+  if (!isBicycleTire(build)) return { share: inProportion, addedKpa: 0 };
+  const widthMm = widthOnRimMm(build);
+  const trail = towardsTrail(widthMm);
+  if (trail < 1) {
+    const narrow = ground.bicycle?.narrowShare?.[end] ?? 1;
+    return {
+      share: inProportion ** trail * narrow ** (1 - trail),
+      addedKpa: (1 - trail) * psi(narrowShiftPsi[end]),
+    };
+  }
+  const fat = towardsFat(widthMm);
+  const fatShare = ground.bicycle?.fatShare?.[end];
+  if (fat === 0 || fatShare === undefined) return { share: inProportion, addedKpa: 0 };
+  const rest = 1 + (shiftPsi[end] - groundShiftPsi[end]) / TOLD_AT_PSI;
+  return { share: inProportion ** (1 - fat) * (fatShare * rest) ** fat, addedKpa: 0 };
+}
+
+/** A pressure with what ground and rig add or take, kPa. */
+export function adjusted(context: AxleContext, end: End, baseKpa: number): number {
+  const { share, addedKpa } = adjustmentOf(context, end);
+  return baseKpa * share + addedKpa;
+}
+
+/** The step of that. */
+export const adjustedSteps = (context: AxleContext, end: End, baseKpa: number, wantedKpa: number): WorkingStep[] => {
+  const { share, addedKpa } = adjustmentOf(context, end);
+  return [
+    {
+      code: 'adjusted',
+      inputs: { baseKpa, shiftPsi: context.shiftPsi[end], groundShare: share, addedKpa },
+      result: { name: 'wantedKpa', value: wantedKpa },
+      source: assumption,
+    },
+  ];
+};

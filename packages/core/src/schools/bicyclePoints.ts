@@ -1,40 +1,122 @@
-import { dropShare } from '../contact/bicycleDrop';
+import { CASING_KPA, pressureForDropKpa } from '../contact/bicycleDrop';
+import { widthOnRimMm } from '../contact/deflection';
+import type { AxleContext } from '../plan/axleContext';
 import { assumption, commonPractice, type Source } from '../source';
 import { inch, psi } from '../units/units';
 
 /**
- * What a rider of 80 kg starts with on a trail, medium casing, tubeless: front and rear in psi by measured width.
- * Common practice, no source. What the bicycle weighs and how the rider sits is our assumption.
+ * What a rider of 80 kg starts with on hardpack, medium casing, tubeless, 94 kg in all: front and rear in psi by
+ * measured width. Common practice, no source, to 2.6 in; assumption above.
  */
-const POINTS = [
-  { widthMm: 40, frontPsi: 30, rearPsi: 35, totalKg: 90, frontShare: 0.4 },
-  { widthMm: 45, frontPsi: 30, rearPsi: 35, totalKg: 90, frontShare: 0.4 },
-  { widthMm: inch(2.2), frontPsi: 25, rearPsi: 26.5, totalKg: 94, frontShare: 0.375 },
-  { widthMm: inch(2.4), frontPsi: 23, rearPsi: 24, totalKg: 94, frontShare: 0.375 },
-  { widthMm: inch(2.6), frontPsi: 21.5, rearPsi: 23, totalKg: 94, frontShare: 0.375 },
-] as const;
-
+const POINTS: readonly (readonly [widthMm: number, frontPsi: number, rearPsi: number])[] = [
+  [42.5, 30, 35],
+  [inch(2.2), 25, 26.5],
+  [inch(2.4), 23, 24],
+  [inch(2.6), 21.5, 23],
+  [inch(2.8), 17.5, 19],
+  [inch(3.0), 15, 16.5],
+  [inch(3.8), 9.2, 10],
+  [inch(4.0), 8.5, 9.3],
+  [inch(4.8), 7, 7.6],
+  [inch(5.0), 6.6, 7.2],
+];
 export const POINTS_SOURCE: Source = commonPractice;
-/** Widths between and beyond the points. */
-export const BETWEEN_POINTS_SOURCE: Source = assumption;
 
-const DROPS = POINTS.map(({ widthMm, frontPsi, rearPsi, totalKg, frontShare }) => ({
-  widthMm,
-  front: dropShare(widthMm, totalKg * frontShare, psi(frontPsi)),
-  rear: dropShare(widthMm, totalKg * (1 - frontShare), psi(rearPsi)),
-}));
+/** The rider of the points with the bicycle, kg; an electric one has its motor and battery as well. Assumptions. */
+const TOTAL_KG = 94;
+const ELECTRIC_KG = 104;
+/** What an electric bicycle has more behind, psi. Assumption. */
+const ELECTRIC_REAR_PSI = 2;
+/** The share of it on the front wheel, at the widths of gravel and of the trail. Common practice, no source. */
+const GRAVEL_SHARE = [42.5, 0.4] as const;
+const TRAIL_SHARE = [inch(2.2), 0.375] as const;
+/** About 1 psi for each 4 to 5 kg of rider at trail widths: near proportion. Common practice, no source. */
+const LOAD_COUNTS = 0.9;
+
+/** The measured curve of a 15 % drop holds up to the first width, the trade's points from the second. Assumption. */
+const NARROW_MM = 32;
+const TRAIL_MM = 40;
+const DROP_SHARE = 0.15;
+/** From the widest trail tire to the narrowest fat one. */
+const FAT_FROM_MM = inch(2.6);
+const FAT_MM = inch(3.8);
+
+export type BicycleWheel = 'front' | 'rear';
+export const bicycleWheelOf = ({ axle }: AxleContext): BicycleWheel => (axle.position === 'front' ? 'front' : 'rear');
+
+/** How far a width is on the way from narrow (0, 32 mm) to trail (1, 40 mm). */
+export const towardsTrail = (widthMm: number): number =>
+  Math.min(1, Math.max(0, (widthMm - NARROW_MM) / (TRAIL_MM - NARROW_MM)));
+
+/** How far a width is on the way from trail (0, 2.6 in) to fat (1, 3.8 in), in its logarithm. */
+export const towardsFat = (widthMm: number): number =>
+  Math.min(1, Math.max(0, Math.log(widthMm / FAT_FROM_MM) / Math.log(FAT_MM / FAT_FROM_MM)));
 
 /**
- * How far the trade lets a bicycle tire of a width drop, as a share of its height: what its reference points come to
- * under the rider they are told for. Between the points as a power of the width, beyond them as at the last.
- *
- * The front drops less than the rear: braking and steep descents throw weight on it.
+ * The trade's figure for a width, kPa: straight in the logarithms between the points, on in the last line beyond them,
+ * as 1/width below.
  */
-export function tradeDropShare(widthMm: number, wheel: 'front' | 'rear'): number {
-  const above = DROPS.findIndex((point) => point.widthMm >= widthMm);
-  if (above === 0) return DROPS[0]![wheel];
-  if (above === -1) return DROPS.at(-1)![wheel];
-  const [narrow, wide] = [DROPS[above - 1]!, DROPS[above]!];
-  const share = Math.log(widthMm / narrow.widthMm) / Math.log(wide.widthMm / narrow.widthMm);
-  return narrow[wheel] * (wide[wheel] / narrow[wheel]) ** share;
+export function tradePointKpa(widthMm: number, wheel: BicycleWheel): number {
+  const column = wheel === 'front' ? 1 : 2;
+  const first = POINTS[0]!;
+  if (widthMm <= first[0]) return (psi(first[column]) * first[0]) / widthMm;
+  const found = POINTS.findIndex(([width]) => width >= widthMm);
+  const upper = found === -1 ? POINTS.length - 1 : found;
+  const [narrow, wide] = [POINTS[upper - 1]!, POINTS[upper]!];
+  const way = Math.log(widthMm / narrow[0]) / Math.log(wide[0] / narrow[0]);
+  return psi(narrow[column]) * (wide[column] / narrow[column]) ** way;
 }
+
+/** What stands on a wheel of the rider whom the points are told for, kg. */
+function pointLoadKg({ family }: AxleContext, widthMm: number, wheel: BicycleWheel): number {
+  const [from, to] = [GRAVEL_SHARE, TRAIL_SHARE];
+  const way = Math.min(1, Math.max(0, Math.log(widthMm / from[0]) / Math.log(to[0] / from[0])));
+  const front = from[1] + (to[1] - from[1]) * way;
+  return (family.electric ? ELECTRIC_KG : TOTAL_KG) * (wheel === 'front' ? front : 1 - front);
+}
+
+/** A measured tire that drops further than others of its width wants so much more for the same drop, kPa. */
+const forOwnDrop = ({ build }: AxleContext, kpa: number): number =>
+  (kpa + CASING_KPA) * (build.dropFactor ?? 1) - CASING_KPA;
+
+/** The trade's points on this wheel under a load, kPa. */
+function byPointsKpa(context: AxleContext, wheel: BicycleWheel, loadKg: number): number {
+  const widthMm = widthOnRimMm(context.build);
+  const share = (loadKg / pointLoadKg(context, widthMm, wheel)) ** LOAD_COUNTS;
+  const more = wheel === 'rear' && context.family.electric ? psi(ELECTRIC_REAR_PSI) : 0;
+  return forOwnDrop(context, (tradePointKpa(widthMm, wheel) + more) * share);
+}
+
+/** In a 15 % drop the front counts half way to an even split, because braking throws weight on it, kg. */
+export const dropLoadKg = (context: AxleContext): number =>
+  bicycleWheelOf(context) === 'front' ? (context.wheelLoadKg + context.totalKg / 2) / 2 : context.wheelLoadKg;
+
+/** A drop of 15 % on this wheel, kPa. */
+export const byDropKpa = (context: AxleContext, loadKg: number = dropLoadKg(context)): number =>
+  pressureForDropKpa(widthOnRimMm(context.build), loadKg, DROP_SHARE / (context.build.dropFactor ?? 1));
+
+/** What a bicycle wheel starts with on hardpack, kPa: by a 15 % drop to 32 mm, by the trade's points from 40, blended between. */
+export function bicycleStartKpa(context: AxleContext): {
+  readonly kpa: number;
+  readonly byDropKpa: number;
+  readonly byPointsKpa: number;
+  readonly trailShare: number;
+} {
+  const trailShare = towardsTrail(widthOnRimMm(context.build));
+  const drop = byDropKpa(context);
+  const points = byPointsKpa(context, bicycleWheelOf(context), context.wheelLoadKg);
+  return { kpa: drop + (points - drop) * trailShare, byDropKpa: drop, byPointsKpa: points, trailShare };
+}
+
+/**
+ * What the harder worked wheel has on hardpack, kPa: the strike of a rim goes by each wheel's own load on narrow tires, by
+ * the heavier wheel's on trail widths, where braking throws as much on the front.
+ */
+export function hardWorkedKpa(context: AxleContext): number {
+  const trailShare = towardsTrail(widthOnRimMm(context.build));
+  const drop = byDropKpa(context, context.wheelLoadKg);
+  return drop + (byPointsKpa(context, 'rear', context.heaviestWheelKg) - drop) * trailShare;
+}
+
+/** Widths above the last of common practice. */
+export const pointsSource = (widthMm: number): Source => (widthMm > inch(2.6) ? assumption : POINTS_SOURCE);

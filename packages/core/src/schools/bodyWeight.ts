@@ -11,6 +11,7 @@ export const bodyWeight = {
   code: 'bodyWeight',
   kinds: ['bicycle'],
   source: commonPractice,
+  counted: false,
   wants: (context, end) =>
     context.riderKg === null ? 'riderWeight' : adjusted(context, end, baseKpa(context.riderKg)),
   steps: (context, end, wantedKpa) => [

@@ -29,6 +29,7 @@ export function equalDeflectionSteps(
   wheelLoadKg: number,
   referencePressureKpa: number,
   wantedKpa: number,
+  name: 'wantedKpa' | 'deflectionKpa' = 'wantedKpa',
 ): WorkingStep[] {
   const share = referenceShare(referencePressureKpa);
   const targetMm = share * sectionHeightMm(build.tire);
@@ -59,7 +60,7 @@ export function equalDeflectionSteps(
     {
       code: 'wantedPressure',
       inputs: { ...stiffnessInputs(build), stiffnessKgPerMm: wheelLoadKg / targetMm },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name, value: wantedKpa },
       source: STIFFNESS_SOURCE,
     },
   ];

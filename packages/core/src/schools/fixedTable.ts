@@ -7,6 +7,7 @@ export const fixedTable = {
   code: 'fixedTable',
   kinds: ['car'],
   source: commonPractice,
+  withoutLoad: true,
   wants: referenceKpa,
   steps: (context, end, wantedKpa) => [
     {

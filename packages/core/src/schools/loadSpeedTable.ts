@@ -1,29 +1,38 @@
-import { pressureForLoadKpa } from '../capacity/loadCurve';
 import { FARM_SPEED_SOURCE } from '../capacity/farmSpeed';
+import { pressureForLoadKpa } from '../capacity/loadCurve';
+import { carryingConditions } from '../limits/loadAtSpeed';
 import { curveSteps } from '../limits/curveSteps';
 import type { End } from '../modifiers/modifier';
 import type { AxleContext } from '../plan/axleContext';
-import type { School, Wanted } from './school';
+import type { PlanAxle } from '../plan/plan';
+import type { Need, School, Wanted } from './school';
 
 /** The firm end does without the bonus for being slow, as when pulling hard. */
-const conditions = ({ axle, speedKmh, highTorque }: AxleContext, end: End) => ({
-  speedKmh,
-  dual: axle.wheels === 4,
-  highTorque: highTorque || end === 'high',
-});
+function conditions(context: AxleContext, end: End) {
+  const carrying = carryingConditions(context);
+  return { ...carrying, highTorque: carrying.highTorque || end === 'high' };
+}
+
+/** The one thing that is missing where a tire's curve is not known: the pressure beside its load, or its load too. */
+export const needOfCurve = ({ tire }: Pick<PlanAxle, 'tire'>): Need =>
+  tire.service ? 'pressureBesideLoad' : 'whatTheTireCarries';
 
 /**
  * The load-and-speed table: the least that carries today's load at this speed, by the rows of the tire's own data
- * sheet, the lines of its sidewall or its load index.
+ * sheet, the lines of its sidewall or its load index where stars or load range tell at which pressure.
  */
 export const loadSpeedTable = {
   code: 'loadSpeedTable',
   kinds: ['farm', 'quad'],
   source: FARM_SPEED_SOURCE,
+  counted: false,
   wants: (context, end): Wanted => {
-    const { axle, wheelLoadKg } = context;
-    if (!axle.curve) return 'whatTheTireCarries';
-    return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context, end)) ?? 'lessLoad';
+    const { axle, family, wheelLoadKg } = context;
+    const { curve } = axle;
+    // An index alone says nothing of a quad's tire.
+    const unread = !curve || curve.from === 'road' || (family.kind === 'quad' && curve.from === 'index');
+    if (unread) return needOfCurve(axle);
+    return pressureForLoadKpa(curve, wheelLoadKg, conditions(context, end)) ?? 'lessLoad';
   },
   steps: (context, end, wantedKpa) => curveSteps(context, conditions(context, end), wantedKpa, 'wantedKpa'),
 } as const satisfies School;

@@ -9,6 +9,7 @@ export const nearMaximum = {
   code: 'nearMaximum',
   kinds: ['bicycle'],
   source: assumption,
+  counted: false,
   wants: ({ axle: { maxKpa } }) => (maxKpa === null ? 'sidewallMaximum' : maxKpa * SHARE),
   steps: ({ axle: { maxKpa } }, _end, wantedKpa) => [
     {

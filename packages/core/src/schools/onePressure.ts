@@ -1,19 +1,26 @@
 import { pressureForLoadKpa } from '../capacity/loadCurve';
 import { curveSteps } from '../limits/curveSteps';
+import { isTrailer } from '../loads/geometry';
 import type { AxleContext } from '../plan/axleContext';
 import { commonPractice } from '../source';
+import { needOfCurve } from './loadSpeedTable';
 import type { School } from './school';
 
-const conditions = ({ axle, roadSpeedKmh }: AxleContext) => ({ speedKmh: roadSpeedKmh, dual: axle.wheels === 4 });
+const conditions = ({ axle, roadSpeedKmh }: AxleContext) => ({
+  speedKmh: roadSpeedKmh,
+  dual: axle.wheels === 4,
+  rolling: isTrailer(axle.position),
+});
 
 /** One pressure for road and field: what today's load takes at road speed, never changed. */
 export const onePressure = {
   code: 'onePressure',
   kinds: ['farm'],
   source: commonPractice,
+  counted: false,
   wants: (context) => {
     const { axle, wheelLoadKg } = context;
-    if (!axle.curve) return 'whatTheTireCarries';
+    if (!axle.curve) return needOfCurve(axle);
     return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context)) ?? 'lessLoad';
   },
   steps: (context, _end, wantedKpa) => curveSteps(context, conditions(context), wantedKpa, 'wantedKpa'),

@@ -13,6 +13,7 @@ export const ownTrial = {
   code: 'ownTrial',
   kinds: ['motorcycle', 'bicycle'],
   source: commonPractice,
+  counted: false,
   wants: ({ axle, family }, end) =>
     axle.roadKpa === null ? 'roadPressure' : axle.roadKpa + STEPS[end] * family.trialStepKpa,
   steps: ({ axle, family }, end, wantedKpa) => [

@@ -1,10 +1,12 @@
 import type { Kind } from '../families/family';
 import { bodyWeight } from './bodyWeight';
 import { classTable } from './classTable';
+import { deflectionAndShare } from './deflectionAndShare';
 import { equalDeflection } from './equalDeflection';
 import { equalDrop } from './equalDrop';
 import { fifteenDrop } from './fifteenDrop';
 import { fixedTable } from './fixedTable';
+import { fromRoad } from './fromRoad';
 import { loadSpeedTable } from './loadSpeedTable';
 import { makersFigure } from './makersFigure';
 import { nearMaximum } from './nearMaximum';
@@ -18,13 +20,15 @@ import { stepDown } from './stepDown';
 
 /** Every school; the first of a kind of rig is its default. */
 export const SCHOOLS = [
-  equalDeflection,
+  deflectionAndShare,
   sidewallRules,
   classTable,
   equalDrop,
   loadSpeedTable,
-  fixedTable,
+  fromRoad,
+  equalDeflection,
   shareOfRoad,
+  fixedTable,
   stepDown,
   makersFigure,
   fifteenDrop,

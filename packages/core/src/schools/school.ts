@@ -11,6 +11,8 @@ export type Need =
   | 'sidewallMaximum'
   | 'riderWeight'
   | 'whatTheTireCarries'
+  /** A load index is known, and not the pressure at which the tire carries it. */
+  | 'pressureBesideLoad'
   /** No pressure carries this load at the speed it goes by. */
   | 'lessLoad';
 
@@ -26,6 +28,10 @@ export interface School {
   /** Who holds it. */
   readonly kinds: readonly Kind[];
   readonly source: Source;
+  /** False for one that begins elsewhere on purpose: it is not looked at when schools are said to differ. */
+  readonly counted?: boolean;
+  /** Answers without knowing what stands on the wheels. */
+  readonly withoutLoad?: true;
   readonly wants: (context: AxleContext, end: End) => Wanted;
   /** How it came to what it asks for, to be done again with pencil and paper. Asked only where it has answered. */
   readonly steps: (context: AxleContext, end: End, wantedKpa: number) => readonly WorkingStep[];

@@ -10,6 +10,7 @@ export const shareOfRoad = {
   code: 'shareOfRoad',
   kinds: ['car', 'quad'],
   source: commonPractice,
+  withoutLoad: true,
   wants: (context, end) => {
     const { roadKpa } = context.axle;
     return roadKpa === null ? 'roadPressure' : (roadKpa * referenceKpa(context, end)) / REFERENCE_ROAD_KPA;

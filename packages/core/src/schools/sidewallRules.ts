@@ -1,9 +1,10 @@
+import { gravel } from '../grounds/gravel';
 import { snow } from '../grounds/snow';
+import { sidewallMostKpa } from '../limits/sidewallMaximum';
 import type { AxleContext } from '../plan/axleContext';
-import type { End } from '../modifiers/modifier';
-import { commonPractice } from '../source';
+import { assumption, commonPractice } from '../source';
 import { psi } from '../units/units';
-import { referenceKpa } from './referenceRig';
+import { REFERENCE_ROAD_KPA, referenceKpa } from './referenceRig';
 import type { School } from './school';
 
 /**
@@ -25,38 +26,90 @@ export function onSnowKpa(ratedKpa: number): number {
   return psi(soft) + ((ratedKpa - psi(softRated)) * (firm - soft)) / (firmRated - softRated);
 }
 
-const wants = (context: AxleContext, end: End) => {
-  const { maxKpa } = context.axle;
-  return maxKpa === null
-    ? ('sidewallMaximum' as const)
-    : (onSnowKpa(maxKpa) * referenceKpa(context, end)) / psi(snow.onReferenceRig.start);
+/** Load counts gently: pressure goes with it to this power. Assumption. */
+export const LOAD_COUNTS = 0.4;
+/** On snow no more than this share of the road pressure, or every ground would stand on it. Assumption. */
+const SNOW_OF_ROAD = 0.8;
+const SNOW_FIGURE_KPA = psi(snow.onReferenceRig.start);
+const GRAVEL_FIGURE_KPA = psi(gravel.onReferenceRig.start);
+
+/** Wheel load over that of the class, to its power. */
+export const loadShareOf = ({ family, axle, wheelLoadKg }: AxleContext): number => {
+  const usual = family.classWheelKg;
+  return usual ? (wheelLoadKg / (axle.position === 'front' ? usual.frontKg : usual.rearKg)) ** LOAD_COUNTS : 1;
+};
+
+/** What this quad runs on snow, kPa; null where its sidewall was not read. */
+function ownSnowKpa(context: AxleContext): number | null {
+  const ratedKpa = sidewallMostKpa(context.axle);
+  if (ratedKpa === null) return null;
+  const { roadKpa } = context.axle;
+  return Math.min(
+    onSnowKpa(ratedKpa) * loadShareOf(context),
+    roadKpa === null ? Number.POSITIVE_INFINITY : SNOW_OF_ROAD * roadKpa,
+  );
+}
+
+/** On gravel half way, in proportion, between what snow's figure would come to and the share of the road pressure. */
+const gravelKpa = ({ axle: { roadKpa } }: AxleContext, snowKpa: number): number => {
+  const bySnow = (snowKpa * GRAVEL_FIGURE_KPA) / SNOW_FIGURE_KPA;
+  return roadKpa === null ? bySnow : Math.sqrt(bySnow * (GRAVEL_FIGURE_KPA / REFERENCE_ROAD_KPA) * roadKpa);
 };
 
 /**
+ * What a figure of the reference rig is on this quad, kPa: snow by its sidewall and load; softer ground in the proportion
+ * it has to snow on the reference rig; firmer ground between snow and gravel. Null where its sidewall was not read.
+ */
+export function quadFigureKpa(context: AxleContext, figureKpa: number): number | null {
+  const snowKpa = ownSnowKpa(context);
+  if (snowKpa === null) return null;
+  if (figureKpa <= SNOW_FIGURE_KPA) return (snowKpa * figureKpa) / SNOW_FIGURE_KPA;
+  const way = Math.log(figureKpa / SNOW_FIGURE_KPA) / Math.log(GRAVEL_FIGURE_KPA / SNOW_FIGURE_KPA);
+  return snowKpa * (gravelKpa(context, snowKpa) / snowKpa) ** way;
+}
+
+/**
  * The sidewall rules: a quad's tire is run at its own share of what its sidewall is rated for. Known for snow; other
- * ground in the proportion that it has to snow on the reference rig, which is our assumption.
+ * ground follows from it, gently by load, which is our assumption.
  */
 export const sidewallRules = {
   code: 'sidewallRules',
   kinds: ['quad'],
   source: commonPractice,
-  wants,
-  steps: (context, end, wantedKpa) => [
-    {
-      code: 'sidewallOnSnow',
-      inputs: { sidewallMaxKpa: context.axle.maxKpa! },
-      result: { name: 'snowKpa', value: onSnowKpa(context.axle.maxKpa!) },
-      source: commonPractice,
-    },
-    {
-      code: 'fromSnow',
-      inputs: {
-        snowKpa: onSnowKpa(context.axle.maxKpa!),
-        referencePressureKpa: referenceKpa(context, end),
-        referenceSnowKpa: psi(snow.onReferenceRig.start),
+  withoutLoad: true,
+  wants: (context, end) => quadFigureKpa(context, referenceKpa(context, end)) ?? 'sidewallMaximum',
+  steps: (context, end, wantedKpa) => {
+    const sidewallMaxKpa = sidewallMostKpa(context.axle)!;
+    const { roadKpa } = context.axle;
+    const snowKpa = ownSnowKpa(context)!;
+    return [
+      {
+        code: 'sidewallOnSnow',
+        inputs: { sidewallMaxKpa },
+        result: { name: 'baseKpa', value: onSnowKpa(sidewallMaxKpa) },
+        source: commonPractice,
       },
-      result: { name: 'wantedKpa', value: wantedKpa },
-      source: commonPractice,
-    },
-  ],
+      {
+        code: 'snowByLoad',
+        inputs: {
+          baseKpa: onSnowKpa(sidewallMaxKpa),
+          loadShare: loadShareOf(context),
+          ...(roadKpa !== null && { highestKpa: SNOW_OF_ROAD * roadKpa }),
+        },
+        result: { name: 'snowKpa', value: snowKpa },
+        source: assumption,
+      },
+      {
+        code: 'fromSnow',
+        inputs: {
+          snowKpa,
+          gravelKpa: gravelKpa(context, snowKpa),
+          referencePressureKpa: referenceKpa(context, end),
+          referenceSnowKpa: SNOW_FIGURE_KPA,
+        },
+        result: { name: 'wantedKpa', value: wantedKpa },
+        source: assumption,
+      },
+    ];
+  },
 } as const satisfies School;

@@ -118,7 +118,7 @@ export const SAMPLE_RIGS: Readonly<Record<string, Pick<PlanInput, 'family' | 'ax
   bicycle: { family: 'mountainBike', axles: bicycleAxles('29x2.40', 94, 0.375), roadSpeedKmh: null, riderKg: 80 },
   farm: {
     family: 'tractor',
-    axles: [sampleAxle({ marking: '480/80R50 159A8/B', loadKg: 2500, roadKpa: 160 })],
+    axles: [sampleAxle({ marking: '480/80R50 159A8/B **', loadKg: 2500, roadKpa: 160 })],
     roadSpeedKmh: 40,
     riderKg: null,
   },

@@ -1,4 +1,4 @@
-import { bestUse, budgetLiters, type FillPlan, type FillWheel } from '@dunlinmoss/core';
+import { bestUse, budgetLiters, familyOf, onPavement, type FillPlan, type FillWheel } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { pumpOf, type ToolUsed } from '../../data/airings';
@@ -67,10 +67,15 @@ function BestUse({ job, used, wheels }: Omit<EnoughAirProps, 'fill'>) {
   const { rig, question, outing, units } = job;
   const axles = planAxles(rig, question.tests, outing?.loadCaseId ?? question.asked.loadCaseId);
   if (!axles.ok) return null;
+  const contexts = onPavement({
+    family: rig.family,
+    roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
+    axles: axles.value,
+  });
   const use = bestUse(
     wheels.flatMap(({ position, wheel, volumeL, fromKpa }) => {
-      const axle = axles.value.find((each) => each.position === position);
-      return axle ? [{ position, wheel, volumeL, nowKpa: fromKpa, axle }] : [];
+      const context = contexts.find(({ axle }) => axle.position === position);
+      return context ? [{ position, wheel, volumeL, nowKpa: fromKpa, context }] : [];
     }),
     budgetLiters(pumpOf(used).budget),
     gaugeStepKpa(units),

@@ -1,4 +1,4 @@
-import { limpSpeedKmh, type WheelPlace } from '@dunlinmoss/core';
+import { familyOf, limpSpeedKmh, onPavement, type WheelPlace } from '@dunlinmoss/core';
 
 import { planAxles } from '../../data/planInput';
 import { gaugeStepKpa } from '../../words/format';
@@ -40,7 +40,11 @@ export function roadGaps({ rig, wheels, known, units, question, outing }: AirJob
     limpKmh:
       gaps.length > 0 && axles.ok
         ? limpSpeedKmh(
-            axles.value,
+            onPavement({
+              family: rig.family,
+              roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
+              axles: axles.value,
+            }),
             axles.value.map(({ position }) => softest(position)),
             stepKpa,
           )

@@ -1,4 +1,4 @@
-import type { GroundPlan } from '@dunlinmoss/core';
+import { familyOf, type GroundPlan } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import type { Units } from '../../data/preferences';
@@ -8,8 +8,9 @@ import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { speedGuide } from '../../words/cautions';
 import { axleOnGauge, pressure, pressureRange } from '../../words/format';
-import { floorText, heldText, NEED_WORDS } from '../../words/limits';
+import { decidedBy, floorText, heldText, NEED_WORDS } from '../../words/limits';
 import { MODIFIER_WORDS } from '../../words/modifiers';
+import { isAlarming, remarkText } from '../../words/remarks';
 import { SCHOOL_WORDS } from '../../words/schools';
 
 interface AxleNumbersProps {
@@ -39,7 +40,7 @@ export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
               ) : (
                 <>
                   <Text as="small">
-                    {`window ${pressureRange(lowKpa, highKpa, units)}${ceilingKpa === null ? '' : `, never over ${pressure(ceilingKpa, units)}`}`}
+                    {`window ${pressureRange(lowKpa, highKpa, units)}${ceilingKpa === null || axle.ceiling!.code === 'unreadSidewall' ? '' : `, never over ${pressure(ceilingKpa, units)}`}`}
                   </Text>
                   <Text as="small">{`floor ${pressure(floorKpa, units)}: ${floorText(axle, beadHeld.has(axle.position))}`}</Text>
                 </>
@@ -47,6 +48,8 @@ export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
           };
         })}
       />
+      <Remarks plan={plan} units={units} />
+      <Text as="small">{decidedText(plan)}</Text>
       {plan.school !== null &&
         plan.axles.map((axle) => {
           const held = heldText(axle, plan.school!, units);
@@ -75,6 +78,37 @@ export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
       )}
     </View>
   );
+}
+
+/** Whose the number is, once where both axles have it from the same. */
+function decidedText({ axles, school }: GroundPlan): string {
+  const by = axles.map((axle) => decidedBy(axle, school));
+  if (by.every((each) => each === by[0])) return `Decided by: ${by[0]}.`;
+  return axles.map(({ position }, index) => `${AXLE_WORDS[position]}, decided by: ${by[index]}.`).join(' ');
+}
+
+/** What belongs beside the numbers: what is wrong first, each once, with its axle where they differ. */
+function Remarks({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
+  const { kind } = familyOf(plan.family);
+  const found = plan.axles.flatMap(({ position, remarks }) =>
+    remarks.map((remark) => ({ position, alarming: isAlarming(remark), text: remarkText(remark, kind, units) })),
+  );
+  const texts = [...new Set(found.map(({ text }) => text))];
+  return texts.map((text) => {
+    const on = found.filter((each) => each.text === text);
+    const axle =
+      on.length === plan.axles.length ? '' : `${on.map(({ position }) => AXLE_WORDS[position]).join(', ')}: `;
+    return (
+      <Text
+        key={text}
+        as="small"
+        tone={on[0]!.alarming ? 'rust' : undefined}
+        role={on[0]!.alarming ? 'alert' : undefined}
+      >
+        {`${axle}${text}`}
+      </Text>
+    );
+  });
 }
 
 const styles = StyleSheet.create({

@@ -63,7 +63,7 @@ describe('HowSure', () => {
     expect(started).toHaveLength(0);
     fireEvent.click(screen.getByRole('button', { name: 'How sure is that?' }));
     expect(started[0]!.inputs.map(({ spreads }) => spreads.loadShare)).toEqual([0.02, 0.02]);
-    expect(started[0]!.inputs.map(({ setKpa }) => Math.round(setKpa / psi(1)))).toEqual([15, 19]);
+    expect(started[0]!.inputs.map(({ setKpa }) => Math.round(setKpa / psi(1)))).toEqual([16, 17]);
   });
 
   it('says how far it is, then what came of it', async () => {

@@ -36,7 +36,7 @@ describe('AxleNumbers', () => {
   it('has number, window, ceiling and floor of each axle, and the speed', () => {
     const rig = sampleRig();
     const text = plain(shown(planOf(rig, 'softSand'), rig));
-    expect(text).toContain('Front, cold15psiwindow 14–15 psi, never over 36 psi');
+    expect(text).toContain('Front, cold16psiwindow 15–16 psi, never over 36 psi');
     expect(text).toContain('floor 12 psi: below it the bead may leave the rim');
     expect(text).toContain('Speed guide: 30 km/h');
   });
@@ -44,7 +44,7 @@ describe('AxleNumbers', () => {
   it('says which limit held a number, and what was counted in', () => {
     const rig = sampleRig();
     const text = plain(shown(planOf(rig, 'verySoftSand', { modifiers: ['heat'] }), rig));
-    expect(text).toMatch(/Front: Equal deflection would have \d+ psi: held at the floor \(bead\)\./);
+    expect(text).toMatch(/Front: By load, tire and road pressure would have \d+ psi: held at the floor \(bead\)\./);
     expect(text).toContain('Counted in: hot day.');
   });
 
@@ -52,14 +52,14 @@ describe('AxleNumbers', () => {
     const rig = sampleBicycle({ school: 'sidewallMiddle' });
     const text = plain(shown(planOf(rig, 'hardpack'), rig));
     expect(text).toContain(
-      'The sidewall’s middle needs the lowest and highest on the sidewall; until then equal drop stands in.',
+      'The sidewall’s middle needs the lowest and highest on the sidewall; until then the trade’s starts, by your load and width stands in.',
     );
   });
 
   it('leaves the road to the road pressure', () => {
     const rig = sampleRig();
     expect(plain(shown(planOf(rig, 'pavement'), rig))).toBe(
-      'Front, cold36psithe road pressure you gaveRear, cold36psithe road pressure you gave',
+      'Front, cold36psithe road pressure you gaveRear, cold36psithe road pressure you gaveDecided by: your road pressure.',
     );
   });
 });
@@ -80,7 +80,7 @@ describe('Schools', () => {
     render(<Schools plan={planOf(rig, 'softSand')} rig={rig} units={units} />);
     fireEvent.click(screen.getByRole('radio', { name: /The fixed table/ }));
     fireEvent.click(screen.getByRole('radio', { name: /Equal deflection/ }));
-    expect(saved.map(({ school }) => school)).toEqual(['fixedTable', null]);
+    expect(saved.map(({ school }) => school)).toEqual(['fixedTable', 'equalDeflection']);
   });
 
   it('says for each what cut it off or what it would have to know', () => {
@@ -103,7 +103,9 @@ describe('Limits', () => {
     expect(rows).toEqual([
       'Not over: road pressure, bindsno firmer off the road than on it36 psi',
       'Not below: bead' + 'below it the bead may leave the rim12 psi',
-      'Not below: heat and speed, bindsbelow it this load bends the sidewall too far for the speed13 psi',
+      'Not below: heat and speed, bindsbelow it this load bends the sidewall too far for the speed22 psi',
+      'Not below: steeringbelow it the sidewall does not hold a line at this speed17 psi',
+      'Not below: load at speedbelow it the tire does not carry this load at this speed14 psi',
     ]);
   });
 });

@@ -163,12 +163,7 @@ function Trial({ row, rig, outing }: OpenedTest<RoutineTestRow>) {
               <Text tone="muted">Blind: pressures and results stay hidden until the trial ends.</Text>
             </Panel>
           ) : (
-            <RoutineVerdict
-              test={test}
-              heldAt={open.heldAt}
-              judgement={runs.length > 0 ? judgement : undefined}
-              wheels={names}
-            />
+            <RoutineVerdict test={test} judgement={runs.length > 0 ? judgement : undefined} wheels={names} />
           )}
           {fields.length > 0 && (
             <Panel title="Runs">

@@ -98,7 +98,7 @@ function Prints({ row, rig, outing }: OpenedTest<RoutineTestRow>) {
       }
       result={
         <>
-          <RoutineVerdict test={test} heldAt={open.heldAt} judgement={judgement} wheels={{}} />
+          <RoutineVerdict test={test} judgement={judgement} wheels={{}} />
           {open.putAside && <Action kind="hurt" icon={Trash} label="Put this test aside" onPress={open.putAside} />}
         </>
       }

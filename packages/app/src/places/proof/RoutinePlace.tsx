@@ -152,7 +152,7 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
       }
       result={
         <>
-          <RoutineVerdict test={test} heldAt={open.heldAt} judgement={judgement} wheels={names} />
+          <RoutineVerdict test={test} judgement={judgement} wheels={names} />
           {open.putAside && <Action kind="hurt" icon={Trash} label="Put this test aside" onPress={open.putAside} />}
         </>
       }

@@ -20,15 +20,14 @@ import { TrialStrip } from '../../pictures/TrialStrip';
 import { usePalette } from '../../theme/useLight';
 import { area } from '../../words/area';
 import { percent, pressure } from '../../words/format';
+import { isCeiling, LIMIT_WORDS } from '../../words/limits';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { sureText } from '../../words/proof/routineWords';
-import type { HeldJudgement } from './heldInLimits';
 
 interface RoutineVerdictProps {
   /** Undefined until there is enough to judge. */
   readonly test: RoutineTest | undefined;
   readonly judgement: Judgement | undefined;
-  readonly heldAt: HeldJudgement['heldAt'];
   /** Names of the rig's wheels by key. */
   readonly wheels: Readonly<Record<string, string>>;
 }
@@ -36,7 +35,7 @@ interface RoutineVerdictProps {
 const TONE = { keep: 'moss', softer: 'ink', firmer: 'ink', again: 'ink', look: 'rust' } as const;
 
 /** What a test says so far, in words and in its own picture. */
-export function RoutineVerdict({ test, judgement, heldAt, wheels }: RoutineVerdictProps) {
+export function RoutineVerdict({ test, judgement, wheels }: RoutineVerdictProps) {
   const palette = usePalette();
   const units = unitsStore.use();
   if (!test || !judgement || test.runs.length === 0) {
@@ -47,7 +46,7 @@ export function RoutineVerdict({ test, judgement, heldAt, wheels }: RoutineVerdi
     );
   }
   const words = ROUTINE_WORDS[test.code];
-  const { verdict, move, contradictions } = judgement;
+  const { verdict, move, contradictions, heldAt } = judgement;
   const hurts = move === 'look' || contradictions.length > 0;
   return (
     <Panel title="Result">
@@ -67,9 +66,7 @@ export function RoutineVerdict({ test, judgement, heldAt, wheels }: RoutineVerdi
         <Text>{words.advice(judgement, units)}</Text>
         {heldAt !== null && (
           <Text as="small" tone="rust">
-            {heldAt === 'floor'
-              ? 'Held at the floor: no lower for this.'
-              : 'Held at the sidewall’s maximum: no firmer.'}
+            {`Held at the plan’s ${isCeiling(heldAt) ? 'ceiling' : 'floor'}: ${LIMIT_WORDS[heldAt].voice}.`}
           </Text>
         )}
       </View>

@@ -1,5 +1,5 @@
 import { loadCaseOf, rigLoads, type RigRow } from '@dunlinmoss/contract';
-import { wheelKey } from '@dunlinmoss/core';
+import { wheelKey, type AxlePosition } from '@dunlinmoss/core';
 
 import { rigWheels } from '../../data/wheels';
 import { wheelName } from '../../words/air';
@@ -10,7 +10,7 @@ export interface TestedWheel extends TestedTire {
   readonly key: string;
   readonly name: string;
   readonly roadKpa: number | null;
-  readonly position: string;
+  readonly position: AxlePosition;
 }
 
 /** Every wheel of a rig with the tire on it and the load it carries in a load case; null where nobody knows that. */

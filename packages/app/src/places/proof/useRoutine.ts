@@ -1,5 +1,5 @@
 import type { OutingRow, RigRow, RoutineTestRow } from '@dunlinmoss/contract';
-import { judgeRoutine, type Judgement, type RoutineCode, type RoutineTest } from '@dunlinmoss/core';
+import { judgeRoutine, routineOf, type Judgement, type RoutineCode, type RoutineTest } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm, useWatch, type Path, type UseFormReturn } from 'react-hook-form';
@@ -10,10 +10,11 @@ import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsFor, unitsStore, type Units } from '../../data/preferences';
 import { routineTestOf } from '../../data/proof';
+import { useRows } from '../../data/rows';
+import { limitsOfTest } from '../../data/testLimits';
 import { notify } from '../../pieces/Notice';
 import { putAsideAndSay } from '../../pieces/putAside';
 import { savedText } from '../../words/saved';
-import { heldInLimits, type HeldJudgement } from './heldInLimits';
 import {
   newRoutine,
   routineValues,
@@ -43,8 +44,6 @@ export interface OpenRoutine {
   /** What can be judged already, and what it says. */
   readonly test: RoutineTest | undefined;
   readonly judgement: Judgement | undefined;
-  /** The limit that what is to be tried was held at. */
-  readonly heldAt: HeldJudgement['heldAt'];
   readonly submit: () => Promise<void>;
   readonly putAside: (() => void) | undefined;
 }
@@ -72,9 +71,10 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
   const found = wheels.find(({ key }) => key === values.wheel) ?? first;
   const wheel = row && row.details.wheel === values.wheel ? { ...found, ...tireOf(row.details) } : found;
   const written = writtenDown(code, values, tireOf(wheel), gauge);
-  const test = written && routineTestOf(code, written.details, rig.family);
+  const { rows: tests } = useRows('tests', { rigId: rig.id }, ({ rigId }) => rigId === rig.id);
+  const limits = limitsOfTest(rig, tests, outing, routineOf(code).oneWheel ? found.position : null);
+  const test = written && routineTestOf(code, written.details, rig.family, limits);
   const judged = test && (test.runs.length > 0 || code === 'bracket') ? judgeRoutine(test) : undefined;
-  const held = judged && heldInLimits(judged, rig, found.position);
 
   const submit = async (): Promise<void> => {
     form.clearErrors();
@@ -113,8 +113,7 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
     wheel,
     offsetKpa,
     test,
-    judgement: held?.judgement,
-    heldAt: held?.heldAt ?? null,
+    judgement: judged,
     submit,
     putAside,
   };

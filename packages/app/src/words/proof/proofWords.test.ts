@@ -12,6 +12,7 @@ const verdict = (change: Partial<Judgement>): Judgement => ({
   move: 'keep',
   stepKpa: 14,
   tryKpa: 124,
+  heldAt: null,
   sure: 0.8,
   figures: {
     bestKpa: 124,

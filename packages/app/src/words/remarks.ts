@@ -1,0 +1,37 @@
+import { type Kind, type Remark } from '@dunlinmoss/core';
+
+import type { Units } from '../data/preferences';
+import { percent, pressure } from './format';
+import { groundName } from './grounds';
+import { NEED_WORDS } from './limits';
+import { SCHOOL_WORDS } from './schools';
+
+/** Remarks that say that something is wrong; the rest explain. */
+export const isAlarming = ({ code }: Remark): boolean => code === 'bendUnlikely' || code === 'roadTooLow';
+
+const list = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+
+/** What belongs beside a number. */
+export function remarkText(remark: Remark, kind: Kind, units: Units): string {
+  switch (remark.code) {
+    case 'groundsOnFloor': {
+      const grounds = list(remark.grounds.map((ground) => groundName(ground).toLowerCase()));
+      return kind === 'quad'
+        ? `${capital(grounds)} all end on this floor: the tire floats already.`
+        : `${capital(grounds)} all end on this floor. Bead locks, or a lower floor of your own, would open more.`;
+    }
+    case 'schoolsApart':
+      return `People differ by a lot here: ${SCHOOL_WORDS[remark.softest].name.toLowerCase()} has ${pressure(remark.softestKpa, units)}, ${SCHOOL_WORDS[remark.firmest].name.toLowerCase()} ${pressure(remark.firmestKpa, units)}. Try it on site.`;
+    case 'bendUnlikely':
+      return `Something is wrong: the tire would bend by ${percent(remark.deflectionShare)} of its height at its rating, and no such tire bends by more than ${percent(remark.mostShare)}. Check the load, the size and the pressure.`;
+    case 'gainsLess':
+      return `Stiff sidewalls: the footprint grows ${percent(remark.lessShare)} less than on a standard tire.`;
+    case 'roadTooLow':
+      return `You drive with ${pressure(remark.roadKpa, units)} on the road; this load asks for ${pressure(remark.neededKpa, units)} there.`;
+    case 'ratingUnread':
+      return `Taken from your road pressure. For the tire’s own figure it ${NEED_WORDS[remark.needs]}.`;
+  }
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,11 @@
+import { commonPractice } from '../source';
+import type { Ground } from './ground';
+
+/** Rock crawled wheel by wheel. */
+export const rockCrawl = {
+  code: 'rockCrawl',
+  kinds: ['car', 'quad'],
+  onReferenceRig: { start: 18, low: 16, high: 20, source: commonPractice },
+  edges: true,
+  speedGuideKmh: { low: 10, high: 10 },
+} as const satisfies Ground;

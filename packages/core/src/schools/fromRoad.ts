@@ -1,0 +1,31 @@
+import { pressureForLoadKpa, type CarryingConditions } from '../capacity/loadCurve';
+import { carryingConditions } from '../limits/loadAtSpeed';
+import { curveSteps } from '../limits/curveSteps';
+import type { End } from '../modifiers/modifier';
+import type { AxleContext } from '../plan/axleContext';
+import { assumption } from '../source';
+import { needOfCurve } from './loadSpeedTable';
+import type { School, Wanted } from './school';
+
+/** The firm bonus to begin with, the soft one at the low end, none at the high end. */
+function conditions(context: AxleContext, end: End): Omit<CarryingConditions, 'pressureKpa'> {
+  const carrying = carryingConditions(context);
+  return { ...carrying, highTorque: carrying.highTorque || end === 'high', end: end === 'low' ? 'soft' : 'firm' };
+}
+
+/**
+ * From the road pressure: what it is driven with on the road carries its load there, and the field follows by ratio of
+ * load and speed. For farm tires whose rating nobody read; an axle that was read goes by its own table all the same.
+ */
+export const fromRoad = {
+  code: 'fromRoad',
+  kinds: ['farm'],
+  source: assumption,
+  withoutLoad: true,
+  wants: (context, end): Wanted => {
+    const { axle, wheelLoadKg } = context;
+    if (!axle.curve) return needOfCurve(axle);
+    return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context, end)) ?? 'lessLoad';
+  },
+  steps: (context, end, wantedKpa) => curveSteps(context, conditions(context, end), wantedKpa, 'wantedKpa'),
+} as const satisfies School;
