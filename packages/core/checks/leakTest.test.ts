@@ -112,3 +112,25 @@ it('fits the same line as a matrix library', () => {
   expect(coldNowKpa).toBeCloseTo(level, 9);
   expect(lossKpaPerH).toBeCloseTo(-slope, 9);
 });
+
+describe('an evening without a thermometer', () => {
+  const evening = (lossKpaPerH: number, withTemps: boolean): WatchedReading[] =>
+    Array.from({ length: 60 }, (_, index) => {
+      const atH = index / 20;
+      const tempC = 30 - 6 * atH;
+      const pressureKpa = gaugeNowKpa(200 - lossKpaPerH * atH, { coldTempC: 15, tireTempC: tempC, altitudeM: 0 });
+      return { atH, pressureKpa, tempC: withTemps ? tempC : null };
+    });
+  const verdict = (readings: readonly WatchedReading[]): string =>
+    leakTest({ readings, altitudeM: 0, coldTempC: 15, noiseKpa: NOISE_KPA }).verdict;
+
+  it('does not take cooling for a leak: it says that it can’t tell', () => {
+    expect(verdict(evening(0, false))).toBe('cannotTell');
+    expect(verdict(evening(0, true))).toBe('noLeak');
+  });
+
+  it('tells a leak that no cooling explains, with or without', () => {
+    expect(verdict(evening(25, false))).toBe('leak');
+    expect(verdict(evening(6, true))).toBe('leak');
+  });
+});

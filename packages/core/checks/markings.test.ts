@@ -118,8 +118,7 @@ describe('the inch sizes of farm tires against those that replace them', () => {
 describe('markings with a slip in them', () => {
   it.each([
     ['', 'empty'],
-    ['245/75', 'unknownNotation'],
-    ['245-75-16', 'unknownNotation'],
+    ['245/75', 'sizeIncomplete'],
     ['245/75R16 111', 'unknownNotation'],
     ['R16', 'unknownNotation'],
     ['18.4R', 'unknownNotation'],

@@ -20,7 +20,7 @@ export {
   type FlowPoint,
   type Pump,
 } from './air/compressor';
-export { drainTau, pressureAfterTau } from './air/deflate';
+export { creepsBackKpa, drainTau, pressureAfterTau, READ_AGAIN_S } from './air/deflate';
 export { leakTest, timeToFloor, type LeakTest, type TimeToFloor, type WatchedReading } from './air/leakTest';
 export {
   drainPlan,
@@ -196,9 +196,9 @@ export {
   type BracketSetup,
 } from './proof/bracket';
 export { chalk, readChalk, type ChalkWord } from './proof/chalk';
-export { climb, predictedClimbs } from './proof/climb';
+export { climb, predictedClimbs, type ClimbPrediction } from './proof/climb';
 export { coach, REACH, type TrialAdvice, type TrialRun } from './proof/coach';
-export { INCH_OF_WATER_ML, infiltrationMmPerH, waterDepthMm } from './proof/infiltration';
+export { INCH_OF_WATER_ML, infiltrationMmPerH, KIT_RING_MM, waterDepthMm } from './proof/infiltration';
 export { compareLevels, levelsOf, spreadOf, type Level } from './proof/levels';
 export { nextTime, type NextTime, type Proved } from './proof/nextTime';
 export { compareTapes, type TapedWheel } from './proof/compareTapes';
@@ -260,7 +260,7 @@ export type { Source, SourceMark } from './source';
 export { BEAD_HOLDS, CASINGS, type BeadHold, type Casing } from './tires/fitting';
 export { loadIndexKg, MAX_LOAD_INDEX } from './tires/loadIndex';
 export { carcassFactor, LOAD_RANGE_CODES, LOAD_RANGES, type LoadRange } from './tires/loadRange';
-export type { MarkingProblem } from './tires/notations/notation';
+export type { MarkingProblem, SizeKnown, SizePart } from './tires/notations/notation';
 export { plyRatingOf } from './tires/plies';
 export { NOTATIONS, readMarking, writeMarking } from './tires/readMarking';
 export { sameSize } from './tires/sameSize';
@@ -310,6 +310,8 @@ export {
   groundAnswerKpa,
   sinkageM,
   thrustKn,
+  rigidSinkageM,
   wheelOnSoil,
+  type SoilProblem,
   type WheelOnSoil,
 } from './soil/wheelOnSoil';

@@ -41,7 +41,7 @@ const row = (change: Partial<Airing>): AiringRow => ({ ...airing(change), create
 describe('outRate', () => {
   it('goes by the runs of that tool, read and timed', () => {
     const timed = airing({ runs: [run(1000)] });
-    expect(outRate({ kind: 'stick', tool: undefined }, [timed]).conductanceLPerS).toBeCloseTo(0.502, 2);
+    expect(outRate({ kind: 'stick', tool: undefined }, [timed]).conductanceLPerS).toBeCloseTo(0.461, 2);
     expect(outRate({ kind: 'coreDeflator', tool: undefined }, [timed]).timed).toBe(0);
     const own = { id: 'mine' } as AirToolRow;
     expect(outRate({ kind: 'stick', tool: own }, [timed]).timed).toBe(0);

@@ -37,6 +37,8 @@ export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): 
       );
     case 'airBeforePavement':
       return 'Air back to road pressure before pavement.';
+    case 'notForHighway':
+      return 'Its sidewall says NHS: not for highway service. No speed on pavement is promised: slow and short, or on a trailer.';
     case 'noAirNear':
       return 'Without air of your own you will drive pavement on this: slow, short, straight, and stop when a tire feels hot.';
     case 'valveCreep':

@@ -5,6 +5,8 @@ import {
   speedSymbolKmh,
   type Family,
   type MarkingProblem,
+  type SizeKnown,
+  type SizePart,
   type Tire,
 } from '@dunlinmoss/core';
 
@@ -22,7 +24,7 @@ const ply = (count: number): string => `${count} ply`;
 
 /** What a marking says, read back: for the person to hold against the sidewall. */
 export function tireInWords(tire: Tire, units: Units): string {
-  const { service, loadRange, stars, flexion, cyclicField, extraLoad } = tire;
+  const { service, loadRange, stars, flexion, cyclicField, extraLoad, notHighway } = tire;
   const parts =
     tire.use === 'bicycle'
       ? [
@@ -52,6 +54,7 @@ export function tireInWords(tire: Tire, units: Units): string {
     parts.push(tire.use === 'quad' && stars ? `${stars} stars, ${ply(plies)}` : ply(plies));
   if (stars && tire.use !== 'quad') parts.push(stars === 1 ? 'one star' : `${stars} stars`);
   if (extraLoad) parts.push('extra load');
+  if (notHighway) parts.push('not for highway service');
   return parts.join(', ');
 }
 
@@ -80,6 +83,8 @@ export function markingProblemText(problem: MarkingProblem, kind: Family['kind']
       return `Copy the size off the sidewall, like ${MARKING_EXAMPLES[kind]}.`;
     case 'unknownNotation':
       return `This can't be read as a size. Copy it as on the sidewall, like ${MARKING_EXAMPLES[kind]}.`;
+    case 'sizeIncomplete':
+      return `${knownText(problem.known)} Add ${problem.missing.map((part) => MISSING_PART[part]).join(' and ')}.`;
     case 'sectionWidthOutOfRange':
       return `A section width of ${problem.sectionWidthMm.toFixed(0)} mm can't be: expected ${problem.minMm} to ${problem.maxMm} mm.`;
     case 'aspectOutOfRange':
@@ -105,6 +110,24 @@ export function markingProblemText(problem: MarkingProblem, kind: Family['kind']
     case 'unknownBeadSeat':
       return `There is no rim of ${problem.beadSeatMm} mm. Expected one of ISO 5775 behind the dash, like 559, 584 or 622.`;
   }
+}
+
+const MISSING_PART: Record<SizePart, string> = {
+  outer: 'the outer diameter in inches',
+  width: 'the width in inches, like the 12.50 in 35x12.50R17',
+  aspect: 'the sidewall, like the 70 in 265/70R17',
+  rim: 'the rim in inches, like the 17 in 265/70R17',
+};
+
+/** What was understood of a size that was said. */
+function knownText({ outerInch, widthInch, widthMm, aspectPercent }: SizeKnown): string {
+  const parts = [
+    ...(outerInch === undefined ? [] : [`${outerInch} in high`]),
+    ...(widthInch === undefined ? [] : [`${widthInch} in wide`]),
+    ...(widthMm === undefined ? [] : [`${widthMm} mm wide`]),
+    ...(aspectPercent === undefined ? [] : [`sidewall ${aspectPercent} %`]),
+  ];
+  return `${parts.join(', ')}: understood so far.`;
 }
 
 /** What to show under a marking while it is typed: read back in words, or the problem. */

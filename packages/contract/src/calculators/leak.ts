@@ -18,7 +18,7 @@ export const leakCalculator = defineCalculator({
     floorKpa: pressureKpa,
   }),
   output: z.strictObject({
-    verdict: z.enum(['tooEarly', 'noLeak', 'leak']),
+    verdict: z.enum(['tooEarly', 'noLeak', 'leak', 'cannotTell']),
     lossKpaPerH: z.number(),
     lossErrorKpaPerH: z.number().nullable(),
     coldNowKpa: z.number(),

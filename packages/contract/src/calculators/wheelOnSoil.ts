@@ -1,28 +1,39 @@
 import { SOIL_CODES, soilOf, wheelOnSoil } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { loadKg, pressureKpa } from '../quantities';
+import { lengthMm, loadKg, pressureKpa } from '../quantities';
 import { defineCalculator } from './calculator';
+import { problemShape } from './planShapes';
 import { buildOf, tireInput } from './shapes';
 
 export const wheelOnSoilCalculator = defineCalculator({
   name: 'wheel-on-soil',
   summary:
-    'One driven wheel on ground that gives way: sinkage, resistance, thrust and the slope it climbs; null where the tire is squeezed flat',
-  input: z.strictObject({ ...tireInput, wheelLoadKg: loadKg.positive(), pressureKpa, soil: z.enum(SOIL_CODES) }),
-  output: z.strictObject({
-    wheel: z
-      .strictObject({
+    'One driven wheel on ground that gives way: sinkage, resistance, thrust and the slope it climbs; or why there is no figure',
+  input: z.strictObject({
+    ...tireInput,
+    wheelLoadKg: loadKg.positive(),
+    pressureKpa,
+    soil: z.enum(SOIL_CODES),
+    /** How deep the soft layer lies; needed on snow. */
+    depthMm: lengthMm.positive().nullable().default(null),
+  }),
+  output: z.discriminatedUnion('ok', [
+    z.strictObject({
+      ok: z.literal(true),
+      wheel: z.strictObject({
         groundPressureKpa: z.number(),
         sinkageMm: z.number(),
         resistanceKn: z.number(),
         thrustKn: z.number(),
         pullKn: z.number(),
         climbsDeg: z.number(),
-      })
-      .nullable(),
-  }),
-  run: ({ wheelLoadKg, pressureKpa: kpa, soil, ...tire }) => ({
-    wheel: wheelOnSoil(soilOf(soil), buildOf(tire), wheelLoadKg, kpa) ?? null,
-  }),
+      }),
+    }),
+    problemShape,
+  ]),
+  run: ({ wheelLoadKg, pressureKpa: kpa, soil, depthMm, ...tire }) => {
+    const wheel = wheelOnSoil(soilOf(soil), buildOf(tire), wheelLoadKg, kpa, depthMm === null ? null : depthMm / 1000);
+    return wheel.ok ? { ok: true as const, wheel: wheel.value } : { ok: false as const, problem: { ...wheel.problem } };
+  },
 });

@@ -24,7 +24,8 @@ export interface LeakTestInput {
 
 /** What the test says of a wheel. */
 export interface LeakTest {
-  readonly verdict: 'tooEarly' | 'noLeak' | 'leak';
+  /** `cannotTell` where the tires may only have cooled: no reading has its temperature. */
+  readonly verdict: 'tooEarly' | 'noLeak' | 'leak' | 'cannotTell';
   /** Loss of cold pressure, kPa an hour; less than zero gains. */
   readonly lossKpaPerH: number;
   readonly lossErrorKpaPerH: number;
@@ -44,6 +45,12 @@ export interface LeakTest {
 export const LEAK_Z = 5;
 /** A loss must come to this much over the readings, in errors of one reading. Assumption. */
 const LEAST_LOSS_IN_NOISE = 2;
+/**
+ * What an evening may cool a tire by, °C an hour and in all: a loss that this explains is no leak as long as nobody read how
+ * warm it was. Assumptions.
+ */
+const COOLS_C_PER_H = 12;
+const COOLS_C = 40;
 /** Fewer readings, or a shorter time, tell nothing. Assumptions. */
 const FEWEST = 6;
 const SHORTEST_H = 0.25;
@@ -58,7 +65,8 @@ export const LEAK_WINDOW_H = 3;
  * Each reading is brought to one warmth by the gas law: c = (p + pa)·T0/T − pa. A sensor on the rim lags behind the air,
  * so that while a tire warms c reads high by about lag·dT/dt·(c + pa)/T; that is the second term, and the readings
  * themselves say how large it is. What is left over is a straight line in time: its slope is the leak. It is called one
- * where the slope lies more than `LEAK_Z` standard errors below zero. The error is that of the reading, or of what
+ * where the slope lies more than `LEAK_Z` standard errors below zero, and where the readings have their temperatures or it
+ * is faster than any cooling. The error is that of the reading, or of what
  * the fit leaves over where that is more, and larger where neighbouring leftovers hang together.
  *
  * Exact for a steady leak and a sensor of first order; checked on seeded days.
@@ -104,8 +112,11 @@ export function leakTest({ readings, altitudeM, coldTempC, noiseKpa }: LeakTestI
   const lossKpaPerH = -coefficients[1]!;
   const z = lossKpaPerH / lossErrorKpaPerH;
   const leaks = z > LEAK_Z && lossKpaPerH * span > LEAST_LOSS_IN_NOISE * noiseKpa;
+  const blind = recent.some(({ tempC }) => tempC === null);
+  const perC = (coefficients[0]! + outside) / (coldTempC + KELVIN);
+  const explained = blind && lossKpaPerH <= COOLS_C_PER_H * perC && lossKpaPerH * span <= COOLS_C * perC;
   return {
-    verdict: leaks ? 'leak' : 'noLeak',
+    verdict: !leaks ? 'noLeak' : explained ? 'cannotTell' : 'leak',
     lossKpaPerH,
     lossErrorKpaPerH,
     coldNowKpa: coefficients[0]!,

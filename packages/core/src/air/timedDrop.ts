@@ -48,7 +48,7 @@ export function dropProblem({ beforeKpa, afterKpa, seconds }: TimedDrop): DropPr
  * gauge and thumb.
  *
  * @param drop one without a `dropProblem`
- * @example 60 L from 248.2 to 110.3 kPa in 60 s at sea level: 60·0.5022/60 = 0.502 L/s
+ * @example 60 L from 248.2 to 110.3 kPa in 60 s at sea level: 60·0.4614/60 = 0.461 L/s
  */
 export function rateOf(drop: TimedDrop): Pick<Rate, 'conductanceLPerS' | 'relativeError'> {
   const { volumeL, beforeKpa, afterKpa, seconds, outsideKpaAbs, readingKpa } = drop;

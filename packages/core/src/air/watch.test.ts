@@ -44,6 +44,12 @@ describe('watchWheel', () => {
     ['below the floor', watch([reading(70)]), 'stopNow', 'belowFloor'],
     ['below the floor once it cools', watch([reading(85, 50)]), 'stopNow', 'belowFloor'],
     ['too hot', watch([reading(140, 92)]), 'stopNow', 'tooHot'],
+    [
+      'a fall that cooling may explain',
+      watch([reading(108, null)], { leak: { ...leak, verdict: 'cannotTell' } }),
+      'readByHand',
+      'leakOrCooling',
+    ],
     ['a leak with hours to go', watch([reading(110)], { leak }), 'pumpUp', 'leak'],
     ['a leak that is nearly there', watch([reading(110)], { leak: { ...leak, coldNowKpa: 84 } }), 'stopNow', 'leak'],
     ['a burst', watch([reading(110, 20, 0.99), reading(40, 20, 1)]), 'stopNow', 'burst'],

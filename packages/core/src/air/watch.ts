@@ -55,6 +55,8 @@ export type WatchReason =
   | { readonly code: 'tooHot'; readonly tempC: number }
   | { readonly code: 'aboveMaximum'; readonly pressureKpa: number; readonly maximumKpa: number }
   | { readonly code: 'leak'; readonly lossKpaPerH: number; readonly floor: TimeToFloor }
+  /** It falls, and nobody read how warm it is: cooling may be all of it. */
+  | { readonly code: 'leakOrCooling'; readonly lossKpaPerH: number }
   | { readonly code: 'roseTooMuch'; readonly riseKpa: number }
   | { readonly code: 'aboveWindow'; readonly coldKpa: number; readonly highKpa: number }
   | { readonly code: 'warmUp'; readonly riseKpa: number; readonly coldKpa: number }
@@ -137,6 +139,7 @@ export function watchWheel(input: WatchInput): Watched {
     const advice = floor.soonestHours < STOP_WITHIN_H ? 'stopNow' : 'pumpUp';
     return say(advice, { code: 'leak', lossKpaPerH: leak.lossKpaPerH, floor });
   }
+  if (leak.verdict === 'cannotTell') return say('readByHand', { code: 'leakOrCooling', lossKpaPerH: leak.lossKpaPerH });
   if (target.maximumKpa !== null && cold > target.maximumKpa) {
     return say('lowerAgain', { code: 'aboveMaximum', pressureKpa: cold, maximumKpa: target.maximumKpa });
   }

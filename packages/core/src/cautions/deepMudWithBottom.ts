@@ -6,5 +6,5 @@ export const deepMudWithBottom = {
   code: 'deepMudWithBottom',
   severity: 'care',
   source: commonPractice,
-  applies: onGround('forestMud', 'mud'),
+  applies: (context) => context.family.kind !== 'bicycle' && onGround('forestMud', 'mud')(context),
 } as const satisfies Caution;

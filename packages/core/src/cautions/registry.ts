@@ -15,6 +15,7 @@ import { loadUnknown } from './loadUnknown';
 import { lookAtTread } from './lookAtTread';
 import { lookEveryRide } from './lookEveryRide';
 import { noAirNear } from './noAirNear';
+import { notForHighway } from './notForHighway';
 import { overruled } from './overruled';
 import { plowLoad } from './plowLoad';
 import { pressureMonitors } from './pressureMonitors';
@@ -34,6 +35,7 @@ import { valveCreep } from './valveCreep';
 /** Everything that can hurt someone, in the order it is told: dangers first. */
 export const CAUTIONS = [
   stuckOnly,
+  notForHighway,
   fasterThanGuide,
   speedAndHeat,
   gentleTurns,

@@ -6,5 +6,6 @@ export const sidewallOnRock = {
   code: 'sidewallOnRock',
   severity: 'care',
   source: commonPractice,
-  applies: (context) => context.family.kind !== 'bicycle' && onGround('rockyTrack', 'forestMud', 'rock')(context),
+  applies: (context) =>
+    context.family.kind !== 'bicycle' && onGround('rockyTrack', 'forestMud', 'rock', 'rockCrawl')(context),
 } as const satisfies Caution;

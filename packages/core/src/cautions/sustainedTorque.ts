@@ -10,5 +10,5 @@ export const sustainedTorque = {
     family.kind === 'farm' &&
     !modifiers.includes('pullingHard') &&
     ground.code.startsWith('field') &&
-    axles.some(({ axle }) => axle.curve !== null && axle.curve.from !== 'rows'),
+    axles.some(({ axle }) => axle.curve?.from !== 'rows'),
 } as const satisfies Caution;

@@ -66,7 +66,8 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
     cautions: cautionsFor({
       family,
       ground,
-      modifiers: input.modifiers,
+      // What was said and has nothing to say on this ground warns of nothing.
+      modifiers: [...new Set(axles.flatMap(({ modifiers }) => modifiers))],
       speedKmh: input.speedKmh,
       guideKmh: guide?.high ?? null,
       axles: axles.map((plan, index) => ({ plan, axle: input.axles[index]! })),

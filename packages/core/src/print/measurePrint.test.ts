@@ -109,6 +109,25 @@ describe('measurePrint', () => {
     expect(of(cropped, asked).lengthMm / print.lengthMm).toBeCloseTo(1, 1);
   });
 
+  it('bridges what stands between the lugs of this tread, and not the way to another print', () => {
+    const lugs = knownPrint({ ...SHAPE, cornerMm: 10, along: 1, across: 2, grooveMm: 42 });
+    const found = of(photograph([lugs], CAMERA));
+    expect(found.grossMm2 / lugs.grossMm2).toBeCloseTo(1, 1);
+    expect(found.netMm2! / lugs.netMm2).toBeCloseTo(1, 1);
+    expect(found.leftOutShare).toBe(0);
+  });
+
+  it('never drops a shoulder in silence', () => {
+    const tread = knownPrint({ ...SHAPE, widthMm: 60, cornerMm: 10, along: 0, centre: [60, 210], turnedDeg: 0 });
+    const shoulder = (x: number) =>
+      knownPrint({ ...SHAPE, widthMm: 12, cornerMm: 3, along: 0, across: 0, centre: [x, 210], turnedDeg: 0 });
+    // Within reach it belongs to the print; beyond it the print says how much of the ink it leaves out.
+    expect(of(photograph([tread, shoulder(150)], CAMERA)).widthMm).toBeGreaterThan(115);
+    const far = of(photograph([tread, shoulder(262)], CAMERA));
+    expect(far.widthMm).toBeLessThan(70);
+    expect(far.leftOutShare).toBeGreaterThan(0.1);
+  });
+
   it('counts ink again within an outline that was mended', () => {
     const found = of(photo);
     expect(inkWithin(found.ink, found.outline) / found.netMm2!).toBeCloseTo(1, 1);

@@ -31,6 +31,8 @@ export type PrintProblem =
 export interface PrintMeasure extends OutlineFigures {
   /** Ink alone; null where only a line was drawn. */
   readonly netMm2: number | null;
+  /** Ink that lies beside the outline, as a share of all: a shoulder that hangs by nothing. 0 where there is none to speak of. */
+  readonly leftOutShare: number;
   /** The outline on the plane of the reference, mm, simplified for mending by hand. */
   readonly outline: OutlineMm;
   /** The same, where it lies in the photo, px. */
@@ -46,8 +48,21 @@ export interface FoundInk extends Mask {
 
 export type PrintStage = 'flatten' | 'ink' | 'outline' | 'measure';
 
-/** Grooves of up to twice this are part of the outline, mm. Assumption: wider than any groove of a road or all-terrain tread. */
-export const BRIDGED_MM = 9;
+/**
+ * Grooves of up to twice the radius are part of the outline, mm: the least is wider than any groove of a road or
+ * all-terrain tread; lugs that stand further apart are bridged by as much as they need. Assumptions.
+ */
+const LEAST_BRIDGE_MM = 9;
+const MOST_BRIDGE_MM = 75;
+/** How fast the radius is tried larger, and how much beyond what just holds the lugs together. Assumptions. */
+const BRIDGE_STEP = 1.3;
+/** The outer lugs' gaps are bridged flush by so much more than what just holds them together. Assumption. */
+const FLUSH = 1.6;
+/** So much of the ink in one patch, or in two that could be two prints, and the lugs hold together. Assumption. */
+const TOGETHER = 0.97;
+const MOST_PRINTS = 2;
+/** Ink beside the outline that comes to less than this share is dirt. Assumption. */
+const DIRT = 0.02;
 /** Specks smaller than this are dirt, mm². Assumption. */
 const SPECK_MM2 = 25;
 /** Smaller than this is no print, mm². Assumption: a racing bicycle's is larger. */
@@ -76,7 +91,7 @@ export function* measurePrint(
   const { mmPerPx } = flat;
   const ink = withoutSpecks(found.value, SPECK_MM2 / mmPerPx ** 2);
   yield 'outline';
-  const solid = withoutHoles(closed(ink, BRIDGED_MM / mmPerPx));
+  const solid = withoutHoles(bridged(ink));
   const { regions, labels } = regionsOf(solid, 1);
   const large = regions.filter(({ pixels }) => pixels * mmPerPx ** 2 >= LEAST_MM2).sort((a, b) => b.pixels - a.pixels);
   const [first] = large;
@@ -90,37 +105,74 @@ export function* measurePrint(
     data: labels.map((label) => (label === first.label ? 1 : 0)) as unknown as Uint8Array,
   };
   const ring = ringOf(only, plane.value);
-  let inkPixels = 0;
-  for (let at = 0; at < ink.data.length; at += 1) if (ink.data[at] === 1 && labels[at] === first.label) inkPixels += 1;
+  let [inkPixels, allPixels] = [0, 0];
+  for (let at = 0; at < ink.data.length; at += 1) {
+    if (ink.data[at] !== 1) continue;
+    allPixels += 1;
+    if (labels[at] === first.label) inkPixels += 1;
+  }
+  const leftOut = 1 - inkPixels / allPixels;
   return success({
     ...outlineFigures(ring, question.rolls),
     netMm2: question.drawn === 'line' ? null : inkPixels * mmPerPx ** 2,
+    leftOutShare: leftOut > DIRT ? leftOut : 0,
     outline: simplified(ring, CORNER_MM),
     outlinePx: simplified(ring, CORNER_MM).map(([x, y]) => plane.value.toPixel(x, y)),
     ink: { ...ink, leftMm: plane.value.leftMm, topMm: plane.value.topMm },
   });
 }
 
-/** A mask with gaps of up to twice the radius bridged: grown by it and shrunk again. */
-function closed(mask: Mask, radiusPx: number): Mask {
-  const { width, height, data } = mask;
-  // A border of the radius on all sides, or shrinking would eat in from the edge.
-  const rim = Math.ceil(radiusPx) + 1;
+/**
+ * A mask with the gaps between lugs bridged: grown and shrunk again by a radius that follows the tread. It begins with
+ * that of ordinary grooves and goes on until nearly all ink hangs together, in one patch or in two prints.
+ */
+function bridged(mask: Mask): Mask {
+  const { width, height, data, mmPerPx } = mask;
+  // A border of the largest radius on all sides, or shrinking would eat in from the edge.
+  const rim = Math.ceil(MOST_BRIDGE_MM / mmPerPx) + 1;
   const [wide, high] = [width + 2 * rim, height + 2 * rim];
-  const grown = new Uint8Array(wide * high);
+  const ink = new Uint8Array(wide * high);
   for (let row = 0; row < height; row += 1)
-    grown.set(data.subarray(row * width, (row + 1) * width), (row + rim) * wide + rim);
-  const toInk = squaredDistance(grown, wide, high, 1);
-  const reach = radiusPx * radiusPx;
-  for (let at = 0; at < grown.length; at += 1) grown[at] = toInk[at]! <= reach ? 1 : 0;
-  const toPaper = squaredDistance(grown, wide, high, 0);
+    ink.set(data.subarray(row * width, (row + 1) * width), (row + rim) * wide + rim);
+  const toInk = squaredDistance(ink, wide, high, 1);
+  const grownBy = (radiusPx: number): Uint8Array => {
+    const grown = new Uint8Array(ink.length);
+    const reach = radiusPx * radiusPx;
+    for (let at = 0; at < grown.length; at += 1) grown[at] = toInk[at]! <= reach ? 1 : 0;
+    return grown;
+  };
+  let radiusMm = LEAST_BRIDGE_MM;
+  while (
+    radiusMm * BRIDGE_STEP <= MOST_BRIDGE_MM &&
+    !holdsTogether(ink, { ...mask, width: wide, height: high, data: grownBy(radiusMm / mmPerPx) })
+  ) {
+    radiusMm *= BRIDGE_STEP;
+  }
+  const flush = radiusMm === LEAST_BRIDGE_MM ? 1 : FLUSH;
+  const radiusPx = Math.min(MOST_BRIDGE_MM, radiusMm * flush) / mmPerPx;
+  const toPaper = squaredDistance(grownBy(radiusPx), wide, high, 0);
   const out = new Uint8Array(data.length);
   for (let row = 0; row < height; row += 1) {
     for (let column = 0; column < width; column += 1) {
-      out[row * width + column] = toPaper[(row + rim) * wide + column + rim]! > reach ? 1 : 0;
+      out[row * width + column] = toPaper[(row + rim) * wide + column + rim]! > radiusPx * radiusPx ? 1 : 0;
     }
   }
   return { ...mask, data: out };
+}
+
+/** Whether nearly all of the ink lies in one patch of a mask, or in two of like size. */
+function holdsTogether(ink: Uint8Array, grown: Mask): boolean {
+  const { regions, labels } = regionsOf(grown, 1);
+  const inked = new Float64Array(regions.length + 1);
+  let all = 0;
+  for (let at = 0; at < ink.length; at += 1) {
+    if (ink[at] !== 1) continue;
+    all += 1;
+    inked[labels[at]!]! += 1;
+  }
+  const sorted = [...inked].sort((a, b) => b - a);
+  const large = sorted.filter((each) => each >= SECOND * sorted[0]!);
+  return large.length <= MOST_PRINTS && large.reduce((sum, each) => sum + each, 0) >= TOGETHER * all;
 }
 
 /** The outer line of a mask of one patch, mm on the plane. */

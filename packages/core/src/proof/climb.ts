@@ -12,6 +12,8 @@ export const climb = defineRoutine({
   setup: {
     slopeDeg: { type: 'number', unit: 'deg', min: 0, max: 45 },
     soil: { type: 'choice', options: SOIL_CODES, optional: true },
+    /** How deep soft snow lies over firm ground. */
+    depthMm: { type: 'number', unit: 'mm', min: 10, max: 3000, optional: true },
   },
   run: {
     pressureKpa: GAUGE,
@@ -84,15 +86,36 @@ export const climb = defineRoutine({
   },
 });
 
-/** What ground that gives way would let a wheel climb at some pressures, degrees; none where it can't be told. */
+/** What ground that gives way says of one pressure. */
+export type ClimbPrediction =
+  | { readonly pressureKpa: number; readonly code: 'climbs'; readonly climbsDeg: number }
+  /** Of a bicycle nothing but the order is told: 1 pulls best. */
+  | { readonly pressureKpa: number; readonly code: 'place'; readonly place: number }
+  | { readonly pressureKpa: number; readonly code: 'sinksIn' };
+
+/** What ground that gives way would let a wheel climb at some pressures, or in which order; none where it can't be told. */
 export function predictedClimbs(
   soil: SoilCode | null,
-  { build, wheelLoadKg }: Pick<TestedOn, 'build' | 'wheelLoadKg'>,
+  { family, build, wheelLoadKg }: Pick<TestedOn, 'family' | 'build' | 'wheelLoadKg'>,
   pressuresKpa: readonly number[],
-): { readonly pressureKpa: number; readonly climbsDeg: number }[] {
+  depthM: number | null = null,
+): ClimbPrediction[] {
   if (soil === null || wheelLoadKg === null) return [];
-  return pressuresKpa.flatMap((pressureKpa) => {
-    const wheel = wheelOnSoil(soilOf(soil), build, wheelLoadKg, pressureKpa);
-    return wheel ? [{ pressureKpa, climbsDeg: wheel.climbsDeg }] : [];
+  interface Wheel {
+    readonly pressureKpa: number;
+    /** Null where it sinks in. */
+    readonly pullKn: number | null;
+    readonly climbsDeg: number;
+  }
+  const wheels = pressuresKpa.flatMap((pressureKpa): Wheel[] => {
+    const wheel = wheelOnSoil(soilOf(soil), build, wheelLoadKg, pressureKpa, depthM);
+    if (wheel.ok) return [{ pressureKpa, pullKn: wheel.value.pullKn, climbsDeg: wheel.value.climbsDeg }];
+    return wheel.problem.code === 'sinksIn' ? [{ pressureKpa, pullKn: null, climbsDeg: 0 }] : [];
+  });
+  return wheels.map(({ pressureKpa, pullKn, climbsDeg }): ClimbPrediction => {
+    if (pullKn === null) return { pressureKpa, code: 'sinksIn' };
+    if (family.kind !== 'bicycle') return { pressureKpa, code: 'climbs', climbsDeg };
+    const place = 1 + wheels.filter((other) => other.pullKn !== null && other.pullKn > pullKn).length;
+    return { pressureKpa, code: 'place', place };
   });
 }

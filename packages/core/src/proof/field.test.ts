@@ -1,6 +1,6 @@
 import { familyOf } from '../families/registry';
 import { REFERENCE_RIG } from '../schools/referenceRig';
-import { infiltrationMmPerH, waterDepthMm } from './infiltration';
+import { infiltrationMmPerH, KIT_RING_MM, waterDepthMm } from './infiltration';
 import { compareLevels, levelsOf, spreadOf } from './levels';
 import { coneProfile, ROOT_LIMIT_KPA } from './penetrometer';
 import { judgeRoutine } from './registry';
@@ -50,6 +50,8 @@ describe('penetrometer', () => {
   });
 });
 
+const waterMl = (ringMm: number, deepMm: number): number => (deepMm * Math.PI * ringMm ** 2) / 4000;
+
 describe('infiltration', () => {
   const setup = { trackAKpa: 160, trackBKpa: 80, pouredMm: 25.4 };
   const look = (track: string, minutes: number, leftMm: number): RoutineValues => ({
@@ -60,7 +62,20 @@ describe('infiltration', () => {
 
   it('has the inch of water that the kit pours', () => {
     // Published: USDA NRCS soil quality test kit, one inch in its ring is 444 mL (from memory).
-    expect(waterDepthMm(444)).toBeCloseTo(25.4, 12);
+    expect(waterDepthMm(444, KIT_RING_MM)).toBeCloseTo(25.4, 12);
+    // In a ring of 6.00 in an inch is 463 mL: exact.
+    expect(waterDepthMm(463.3, 152.4)).toBeCloseTo(25.4, 2);
+  });
+
+  it('takes water as it was poured into a ring of one’s own, and asks for it where nothing was written', () => {
+    const runs = [look('trackA', 10, 22.4), look('trackB', 10, 13.4)];
+    const poured = { trackAKpa: 160, trackBKpa: 80, ringMm: 100, pouredMl: waterMl(100, 25.4), pouredMm: null };
+    const bySetup = (own: RoutineValues) => judgeRoutine({ code: 'infiltration', setup: own, runs, on });
+    expect(bySetup(poured).figures.trackA).toBeCloseTo(
+      bySetup({ ...setup, ringMm: null, pouredMl: null }).figures.trackA!,
+      9,
+    );
+    expect(bySetup({ ...poured, pouredMl: null }).verdict).toBe('pouredMissing');
   });
 
   it('goes by the slope, and an empty ring tells no more', () => {

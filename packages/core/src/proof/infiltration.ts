@@ -4,8 +4,12 @@ import { defineRoutine, GAUGE, judgement } from './routine';
 /** One inch of water in the kit's ring. Published: USDA NRCS soil quality test kit (from memory). */
 export const INCH_OF_WATER_ML = 444;
 
-/** How deep so much water stands in the kit's ring, mm. */
-export const waterDepthMm = (millilitres: number): number => (25.4 * millilitres) / INCH_OF_WATER_ML;
+/** How deep so much water stands in a ring of an inner diameter, mm: volume over area. Exact. */
+export const waterDepthMm = (millilitres: number, ringMm: number): number =>
+  (1000 * millilitres) / ((Math.PI * ringMm ** 2) / 4);
+
+/** The field kit's ring is 6 in by name; by the inch of water that it takes it is a little less, mm. */
+export const KIT_RING_MM = Math.sqrt((4000 * INCH_OF_WATER_ML) / (Math.PI * 25.4));
 
 export interface RingReading {
   readonly atS: number;
@@ -37,13 +41,23 @@ export const infiltration = defineRoutine({
   kinds: ['farm'],
   minutes: 30,
   oneWheel: false,
-  setup: { trackAKpa: GAUGE, trackBKpa: GAUGE, pouredMm: { type: 'number', unit: 'mm', min: 5, max: 200 } },
+  setup: {
+    trackAKpa: GAUGE,
+    trackBKpa: GAUGE,
+    /** Inner diameter of the ring, or of the piece of pipe that stands in for one. */
+    ringMm: { type: 'number', unit: 'mm', min: 50, max: 800, optional: true },
+    pouredMl: { type: 'number', unit: 'ml', min: 20, max: 20_000, optional: true },
+    /** How deep it stood, where that was measured instead. */
+    pouredMm: { type: 'number', unit: 'mm', min: 5, max: 200, optional: true },
+  },
   run: {
     track: { type: 'choice', options: ['trackA', 'trackB'] },
     atS: { type: 'number', unit: 's', min: 0, max: 86_400, clock: true },
     leftMm: { type: 'number', unit: 'mm', min: 0, max: 200 },
   },
-  judge: (runs, { trackAKpa, trackBKpa, pouredMm }) => {
+  judge: (runs, { trackAKpa, trackBKpa, ringMm, pouredMl, pouredMm: stoodMm }) => {
+    const pouredMm = stoodMm ?? (pouredMl === null ? null : waterDepthMm(pouredMl, ringMm ?? KIT_RING_MM));
+    if (pouredMm === null) return judgement({ verdict: 'pouredMissing', move: 'again' });
     const rateOf = (track: 'trackA' | 'trackB'): number | null => {
       const own = runs.filter((run) => run.track === track);
       return own.length === 0 ? null : infiltrationMmPerH([{ atS: 0, leftMm: pouredMm }, ...own]);

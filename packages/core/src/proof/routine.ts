@@ -7,7 +7,7 @@ import type { Level } from './levels';
 import type { TestLimits } from './testLimits';
 
 /** What a number of a test is counted in. `rating` goes from 1, bad, to 10, good. */
-export type FieldUnit = 'kpa' | 'mm' | 'mm2' | 'm' | 's' | 'deg' | 'times' | 'rating';
+export type FieldUnit = 'kpa' | 'mm' | 'mm2' | 'ml' | 'm' | 's' | 'deg' | 'times' | 'rating';
 
 /** One thing that is written down. The unit is the end of its name, as everywhere. */
 export type Field =

@@ -1,25 +1,4 @@
-/** Nodes and weights of Gauss and Legendre's rule with 16 points on [-1, 1], the half above zero. Exact. */
-const HALF: readonly (readonly [x: number, weight: number])[] = [
-  [0.0950125098376374, 0.1894506104550685],
-  [0.2816035507792589, 0.1826034150449236],
-  [0.4580167776572274, 0.1691565193950025],
-  [0.6178762444026438, 0.1495959888165767],
-  [0.755404408355003, 0.1246289712555339],
-  [0.8656312023878318, 0.0951585116824928],
-  [0.9445750230732326, 0.0622535239386479],
-  [0.9894009349916499, 0.0271524594117541],
-];
-
-/** An integral from a to b in so many equal pieces. */
-function integrate(f: (x: number) => number, a: number, b: number, pieces: number): number {
-  const half = (b - a) / (2 * pieces);
-  let sum = 0;
-  for (let piece = 0; piece < pieces; piece += 1) {
-    const middle = a + (2 * piece + 1) * half;
-    for (const [x, weight] of HALF) sum += weight * (f(middle + half * x) + f(middle - half * x));
-  }
-  return sum * half;
-}
+import { gaussLegendre } from '../quadrature';
 
 const { exp, log: ln, sqrt } = Math;
 const ROOT_TWO_PI = sqrt(2 * Math.PI);
@@ -39,7 +18,7 @@ function normalCdf(z: number): number {
 function rangeCdf(w: number, groups: number): number {
   if (w <= 0) return 0;
   const inner = (z: number): number => density(z) * (normalCdf(z) - normalCdf(z - w)) ** (groups - 1);
-  return Math.min(1, groups * integrate(inner, -7, 7, 4));
+  return Math.min(1, groups * gaussLegendre(inner, -7, 7, 4));
 }
 
 /** Logarithm of the gamma function of half a whole number, above zero. Exact, by recursion. */
@@ -65,5 +44,5 @@ export function tukeyCdf(q: number, groups: number, freedom: number): number {
   const ofSpread = (s: number): number =>
     exp(logScale + (freedom - 1) * ln(s) - (freedom * s * s) / 2) * rangeCdf(q * s, groups);
   const most = 1 + 8 / Math.sqrt(freedom);
-  return Math.min(1, integrate(ofSpread, 1e-9, most, 3));
+  return Math.min(1, gaussLegendre(ofSpread, 1e-9, most, 3));
 }

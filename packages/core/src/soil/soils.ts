@@ -9,6 +9,8 @@ export interface Soil {
   readonly kPhi: number;
   readonly cohesionKpa: number;
   readonly frictionDeg: number;
+  /** Its figures know no bottom: the depth of the layer has to be told. */
+  readonly bottomless?: true;
 }
 
 /** Published: Wong, Theory of Ground Vehicles (from memory). */
@@ -18,7 +20,7 @@ export const SOILS = [
   { code: 'clayeySoil', n: 0.5, kc: 13.19, kPhi: 692, cohesionKpa: 4.14, frictionDeg: 13 },
   { code: 'heavyClay', n: 0.13, kc: 12.7, kPhi: 1556, cohesionKpa: 68.95, frictionDeg: 34 },
   { code: 'leanClay', n: 0.2, kc: 16.43, kPhi: 1725, cohesionKpa: 68.95, frictionDeg: 20 },
-  { code: 'snow', n: 1.6, kc: 4.37, kPhi: 197, cohesionKpa: 1.03, frictionDeg: 19.7 },
+  { code: 'snow', n: 1.6, kc: 4.37, kPhi: 197, cohesionKpa: 1.03, frictionDeg: 19.7, bottomless: true },
 ] as const satisfies readonly Soil[];
 
 export type SoilCode = (typeof SOILS)[number]['code'];

@@ -59,6 +59,38 @@ describe('readMarking', () => {
     expect(read(text)).toMatchObject(expected);
   });
 
+  it.each([
+    ['265 70 17', '265/70R17'],
+    ['265/70/17', '265/70R17'],
+    ['245-75-16', '245/75R16'],
+    ['lt 285 70 17', 'LT285/70R17'],
+    ['260 70 17', 'P260/70R17'],
+    ['33 12.50 15', '33x12.50R15LT'],
+    ['35x12.5x17', '35x12.50R17LT'],
+    ['25 8 12', 'AT25x8-12'],
+    ['29 2.4', '29x2.40'],
+    ['26 4', '26x4.00'],
+    ['700 42', '700x42C'],
+  ])('%s, as it is said, is %s', (text, marking) => {
+    expect(read(text)).toEqual(read(marking));
+  });
+
+  it.each([
+    ['28L-26', { sectionWidthMm: 28 * 25.4, rimDiameterMm: inch(26), construction: 'bias' }],
+    ['30.5L-32 12PR', { sectionWidthMm: 30.5 * 25.4, plyRating: 12 }],
+    ['21.5L-16.1', { rimDiameterMm: inch(16.1) }],
+    ['11L-15', { sectionWidthMm: 11 * 25.4 }],
+    ['11L-15SL 8PR', { plyRating: 8 }],
+  ])('%s, of an implement', (text, expected) => {
+    expect(read(text)).toMatchObject({ use: 'farm', notation: 'farmInch', ...expected });
+    expect(read(writeMarking(read(text)))).toEqual(read(text));
+  });
+
+  it.each(['AT25x8-12 6PR NHS', '18.4R38 146A8 NHS', '265/65R17 112T NHS'])('%s is not for the highway', (text) => {
+    expect(read(text).notHighway).toBe(true);
+    expect(read(writeMarking(read(text)))).toEqual(read(text));
+  });
+
   it('measures a 245/75R16 and a 35 in tire from their markings', () => {
     expect(outerDiameterMm(read('245/75R16'))).toBeCloseTo(773.9, 9);
     expect(read('P255/65R17').rimDiameterMm).toBeCloseTo(431.8, 9);
@@ -70,9 +102,12 @@ describe('readMarking', () => {
   it.each([
     ['   ', { code: 'empty' }],
     ['big ones', { code: 'unknownNotation' }],
-    ['245/75', { code: 'unknownNotation' }],
+    ['245/75', { code: 'sizeIncomplete', known: { widthMm: 245, aspectPercent: 75 }, missing: ['rim'] }],
+    ['33x12.5', { code: 'sizeIncomplete', known: { outerInch: 33, widthInch: 12.5 }, missing: ['rim'] }],
+    ['35s', { code: 'sizeIncomplete', known: { outerInch: 35 }, missing: ['width', 'rim'] }],
+    ['265', { code: 'sizeIncomplete', known: { widthMm: 265 }, missing: ['aspect', 'rim'] }],
+    ['999 999 999', { code: 'unknownNotation' }],
     ['245/75R16 111T wide', { code: 'unknownNotation' }],
-    ['245-75-16', { code: 'unknownNotation' }],
     ['3/75R16', { code: 'sectionWidthOutOfRange', sectionWidthMm: 3 }],
     ['2455/75R16', { code: 'sectionWidthOutOfRange', sectionWidthMm: 2455 }],
     ['245/7R16', { code: 'aspectOutOfRange', aspectPercent: 7 }],

@@ -12,6 +12,7 @@ import { motorcycleMetric } from './notations/motorcycleMetric';
 import type { MarkingProblem, Notation } from './notations/notation';
 import { numeric } from './notations/numeric';
 import { quad } from './notations/quad';
+import { spokenSize } from './spokenSize';
 import type { Tire } from './tire';
 
 /** Every notation that can be read, tried in this order: where two could read a text, the first is the likelier. */
@@ -48,9 +49,10 @@ const tidy = (text: string): string =>
 
 /**
  * Reads a size off a sidewall, of any family, with load index, speed symbol, plies, stars and load range where they
- * follow.
+ * follow; or a size as people say it.
  *
  * @example readMarking('lt285/70r17 121/118q e') // { ok: true, value: { use: 'lightTruck', sectionWidthMm: 285, … } }
+ * @example readMarking('265 70 17') // as it is said: the tire of 265/70R17
  * @example readMarking('big ones') // { ok: false, problem: { code: 'unknownNotation' } }
  */
 export function readMarking(text: string): Result<Tire, MarkingProblem> {
@@ -60,7 +62,9 @@ export function readMarking(text: string): Result<Tire, MarkingProblem> {
     const reading = notation.read(tidied);
     if (reading) return reading;
   }
-  return failure({ code: 'unknownNotation' });
+  const spoken = spokenSize(tidied);
+  if (!spoken) return failure({ code: 'unknownNotation' });
+  return spoken.code === 'marking' ? readMarking(spoken.marking) : failure(spoken);
 }
 
 /** The marking of a tire in its own notation. Reading it gives the same tire again. */

@@ -65,6 +65,8 @@ export interface Tire {
   readonly plyRating?: number;
   readonly stars?: number;
   readonly extraLoad?: true;
+  /** Not for highway service (NHS): no speed on pavement is promised. */
+  readonly notHighway?: true;
   readonly flexion?: Flexion;
   /** Made for cyclic field operation: a machine that fills and empties as it goes. */
   readonly cyclicField?: true;

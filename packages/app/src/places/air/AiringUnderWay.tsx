@@ -1,5 +1,5 @@
 import type { Airing, AiringRow, AiringRunBody, AiringWheel } from '@dunlinmoss/contract';
-import { outToolOf, sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
+import { creepsBackKpa, outToolOf, READ_AGAIN_S, sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
@@ -13,7 +13,7 @@ import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
 import { Text } from '../../pieces/Text';
 import { duration, MIND_IN, runProblemText, wheelName } from '../../words/air';
-import { gaugeStepKpa, onGauge, pressure } from '../../words/format';
+import { gaugeStepKpa, onGauge, pressure, pressureFine } from '../../words/format';
 import { TOOL_WORDS } from '../../words/tools';
 import { allSettled, nextWheel, predictionOf, progressOf, type WheelProgress } from './predict';
 import type { AirJob } from './useAirJob';
@@ -183,6 +183,18 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
     notify('Ended here. What was read is kept.', () => void keep({ endedAt: null, runs: airing.runs }));
   };
 
+  const creepsKpa =
+    airing.way === 'in'
+      ? 0
+      : Math.max(
+          0,
+          ...progress.flatMap(({ wheel, runs }) => {
+            const fromKpa = runs[0]?.beforeKpa;
+            if (fromKpa === undefined) return [];
+            const openS = prediction.seconds(wheel, fromKpa, wheel.targetKpa);
+            return [creepsBackKpa(fromKpa, wheel.targetKpa, openS, job.outsideKpaAbs)];
+          }),
+        );
   const name = used.tool?.name ?? TOOL_WORDS[used.kind].name;
   const done = progress.filter(({ state }) => state === 'done' || state === 'skipped').length;
   return (
@@ -214,6 +226,11 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
                 ? `${prediction.timed === 1 ? 'One wheel' : `${prediction.timed} wheels`} timed: the others follow, give or take ${Math.max(1, Math.round(100 * prediction.relativeError))} %.`
                 : 'Not timed yet: stop and read one wheel, and every other gets its own time.'}
             </Text>
+            {creepsKpa >= stepKpa / 2 && (
+              <Text as="small">
+                {`Letting out cools the air. Read again ${READ_AGAIN_S / 60} minutes after the last wheel: the gauge creeps up by about ${pressureFine(creepsKpa, units)}. Let that out as well.`}
+              </Text>
+            )}
             {runProblems(airing).map(({ run, problem }) => (
               <Text key={`${wheelKey(run)} ${run.startedS}`} as="small" tone="rust" role="alert">
                 {`${wheelName(run)}: ${runProblemText(problem, units)}`}

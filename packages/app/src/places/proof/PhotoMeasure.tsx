@@ -55,6 +55,8 @@ interface Open {
 
 interface Found extends OutlineFigures {
   readonly netMm2: number | null;
+  /** Ink beside the outline, as a share of all. */
+  readonly leftOutShare: number;
   readonly outline: OutlineMm;
 }
 
@@ -152,7 +154,7 @@ export function PhotoMeasure({
   const handles = found && ground ? simplified(found.outline, HANDLE_MM) : [];
   const mend = (index: number, [x, y]: PointPx): void => {
     const outline = handles.map((each, at) => (at === index ? ground!.toGround(x, y) : each));
-    setFound({ ...found!, ...outlineFigures(outline, rolls), outline });
+    setFound({ ...found!, ...outlineFigures(outline, rolls), outline, leftOutShare: 0 });
     if (found!.netMm2 !== null) {
       void bench.current!.inkWithin(outline).then((netMm2) => setFound((now) => now && { ...now, netMm2 }));
     }
@@ -312,6 +314,11 @@ export function PhotoMeasure({
           <Text>
             {`${area(found.grossMm2, units)} within the outline${found.netMm2 === null ? '' : `, ${area(found.netMm2, units)} rubber, ${percent(Math.max(0, 1 - found.netMm2 / found.grossMm2))} void`}.`}
           </Text>
+          {found.leftOutShare > 0 && (
+            <Text as="small" tone="rust" role="alert">
+              {`${percent(found.leftOutShare)} of the ink lies beside this outline. If a shoulder stood there too, mend the outline round it.`}
+            </Text>
+          )}
           <Toggle
             label="Keep the photo"
             note="Made small; without place, time or camera."

@@ -6,7 +6,7 @@ import { NumberField } from '../../pieces/NumberField';
 import { QuantityField } from '../../pieces/QuantityField';
 import type { QuantityText } from '../../pieces/quantityText';
 import { FieldNote } from '../../pieces/FieldNote';
-import { areaUnit, quantityOf, type FieldText } from './routineForm';
+import { followingUnit, quantityOf, type FieldText } from './routineForm';
 
 interface RoutineFieldProps {
   readonly field: Field;
@@ -39,9 +39,10 @@ export function RoutineField({ field, label, spoken, value, onChange, options, w
       />
     );
   }
-  if (field.type === 'number' && field.unit === 'mm2') {
-    const typed = (value || { text: '', unit: areaUnit(units) }) as QuantityText;
-    const unit = typed.unit || areaUnit(units);
+  const following = followingUnit(field, units);
+  if (following !== undefined) {
+    const typed = (value || { text: '', unit: following }) as QuantityText;
+    const unit = typed.unit || following;
     return (
       <NumberField
         label={label + optional}

@@ -1,12 +1,5 @@
 import type { ProofTestRow, RoutineTestRow } from '@dunlinmoss/contract';
-import {
-  INCH_OF_WATER_ML,
-  ROUTINE_CODES,
-  routineOf,
-  waterDepthMm,
-  type RoutineCode,
-  type RoutineValues,
-} from '@dunlinmoss/core';
+import { INCH_OF_WATER_ML, ROUTINE_CODES, routineOf, type RoutineCode, type RoutineValues } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Controller, useFieldArray, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
@@ -81,7 +74,7 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
       // Wheels are gone round in walking order; the soil is read untouched first.
       return {
         // One inch of water in the field kit's ring.
-        ...(code === 'infiltration' && { setup: { pouredMm: waterDepthMm(INCH_OF_WATER_ML) } }),
+        ...(code === 'infiltration' && { setup: { pouredMl: INCH_OF_WATER_ML } }),
         runs: [{ pressureKpa: setKpa, wheel: wheels[0]?.key ?? key, track: 'untouched' }],
       };
     },

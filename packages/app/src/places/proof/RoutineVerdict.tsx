@@ -22,6 +22,7 @@ import { area } from '../../words/area';
 import { percent, pressure } from '../../words/format';
 import { isCeiling, LIMIT_WORDS } from '../../words/limits';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
+import { predictionText } from '../../words/proof/climb';
 import { sureText } from '../../words/proof/routineWords';
 
 interface RoutineVerdictProps {
@@ -211,6 +212,7 @@ function Picture({
               (setup.soil ?? null) as SoilCode | null,
               test.on,
               judgement.levels.map(({ pressureKpa }) => pressureKpa),
+              typeof setup.depthMm === 'number' ? setup.depthMm / 1000 : null,
             )
           : [];
       return (
@@ -230,9 +232,9 @@ function Picture({
           {predicted.length > 0 && (
             <View style={styles.rows}>
               <Text as="label">{`Predicted for ${ROUTINE_WORDS.climb.options!.soil![String(setup.soil)]!.toLowerCase()}`}</Text>
-              {predicted.map(({ pressureKpa, climbsDeg }) => (
-                <Text key={pressureKpa} as="small">
-                  {`${pressure(pressureKpa, units)}: ${climbsDeg < 0 ? 'can’t move on the level' : `climbs ${climbsDeg.toFixed(0)}°`}, ${climbsDeg >= numberOf(setup.slopeDeg) ? 'goes up' : 'does not go up'} these ${numberOf(setup.slopeDeg).toFixed(0)}°`}
+              {predicted.map((each) => (
+                <Text key={each.pressureKpa} as="small">
+                  {`${pressure(each.pressureKpa, units)}: ${predictionText(each, numberOf(setup.slopeDeg))}`}
                 </Text>
               ))}
               <Text as="small" tone="muted">

@@ -37,12 +37,32 @@ export interface RoutineFormValues {
 export const quantityOf = (field: Field): 'pressure' | 'length' | undefined =>
   field.type !== 'number' ? undefined : field.unit === 'kpa' ? 'pressure' : field.unit === 'mm' ? 'length' : undefined;
 
-const CM2 = 100;
-const IN2 = 645.16;
+type UnitsSeen = Pick<Units, 'length'>;
+
+/**
+ * Quantities that follow the person's unit of length: areas and volumes. Typed in the first unit, or the second where
+ * lengths are in inches; how many of the canonical unit each is. Exact: 1 fl oz (US) is 29.5735295625 mL.
+ */
+const FOLLOWING = {
+  mm2: { metric: ['cm²', 100], inch: ['in²', 645.16] },
+  ml: { metric: ['mL', 1], inch: ['fl oz', 29.5735295625] },
+} as const;
+type Following = keyof typeof FOLLOWING;
+
+/** The unit that such a number is typed in; undefined for one that has no other. */
+export const followingUnit = (field: Field, { length }: UnitsSeen): string | undefined =>
+  field.type === 'number' && field.unit in FOLLOWING
+    ? FOLLOWING[field.unit as Following][length === 'in' ? 'inch' : 'metric'][0]
+    : undefined;
+
+const canonicalPer = (unit: string): number =>
+  Object.values(FOLLOWING)
+    .flatMap(({ metric, inch }) => [metric, inch])
+    .find(([name]) => name === unit)![1];
+
 /** Areas are typed in square centimeters, by those who measure in inches in square inches. */
-export const areaUnit = (units: Pick<Units, 'length'>): 'cm²' | 'in²' => (units.length === 'in' ? 'in²' : 'cm²');
-const mm2Per = (unit: string): number => (unit === 'in²' ? IN2 : CM2);
-export const inAreaUnit = (mm2: number, units: Pick<Units, 'length'>): number => mm2 / mm2Per(areaUnit(units));
+export const areaUnit = ({ length }: UnitsSeen): 'cm²' | 'in²' => FOLLOWING.mm2[length === 'in' ? 'inch' : 'metric'][0];
+export const inAreaUnit = (mm2: number, units: UnitsSeen): number => mm2 / canonicalPer(areaUnit(units));
 
 const blank = (field: Field): FieldText =>
   quantityOf(field) ? EMPTY_QUANTITY : field.type === 'outline' || field.type === 'id' ? null : '';
@@ -56,9 +76,8 @@ export function textOf(field: Field, value: RoutineValue, units: Units): FieldTe
   if (typeof value !== 'number') return value;
   const quantity = quantityOf(field);
   if (quantity) return quantityText(quantity, units[quantity] as never, value);
-  if (field.type === 'number' && field.unit === 'mm2') {
-    return { text: String(Number(inAreaUnit(value, units).toFixed(1))), unit: areaUnit(units) };
-  }
+  const unit = followingUnit(field, units);
+  if (unit !== undefined) return { text: String(Number((value / canonicalPer(unit)).toFixed(1))), unit };
   return String(Number(value.toFixed(3)));
 }
 
@@ -76,7 +95,7 @@ export function valueOf(field: Field, typed: FieldText): RoutineValue | undefine
     const quantity = quantityOf(field);
     if (quantity) return canonicalOf(quantity, typed);
     const number = parseNumber(typed.text);
-    return number === undefined ? undefined : number * mm2Per(typed.unit);
+    return number === undefined ? undefined : number * canonicalPer(typed.unit);
   }
   if (field.type !== 'number') return typed;
   return parseNumber(String(typed));

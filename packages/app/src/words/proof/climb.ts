@@ -1,3 +1,5 @@
+import type { ClimbPrediction } from '@dunlinmoss/core';
+
 import { next, sureText, type RoutineWords } from './routineWords';
 
 export const climbWords: RoutineWords = {
@@ -16,6 +18,7 @@ export const climbWords: RoutineWords = {
   fields: {
     slopeDeg: 'Slope',
     soil: 'Soil, for a prediction',
+    depthMm: 'How deep the snow is, for a prediction',
     pressureKpa: 'Gauge',
     result: 'How far',
     distanceM: 'Distance',
@@ -73,3 +76,18 @@ export const climbWords: RoutineWords = {
     dugIn: 'dug in',
   },
 };
+
+/** What the soil says of one pressure, against the slope that is climbed. */
+export function predictionText(prediction: ClimbPrediction, slopeDeg: number): string {
+  switch (prediction.code) {
+    case 'sinksIn':
+      return 'sinks in';
+    case 'place':
+      return prediction.place === 1 ? 'pulls best of these' : `number ${prediction.place} of these`;
+    case 'climbs': {
+      const { climbsDeg } = prediction;
+      const climbs = climbsDeg < 0 ? 'can’t move on the level' : `climbs ${climbsDeg.toFixed(0)}°`;
+      return `${climbs}, ${climbsDeg >= slopeDeg ? 'goes up' : 'does not go up'} these ${slopeDeg.toFixed(0)}°`;
+    }
+  }
+}

@@ -4,7 +4,7 @@ import { next, type RoutineWords } from './routineWords';
 export const infiltrationWords: RoutineWords = {
   name: 'Ring infiltration',
   tells: 'Which track still takes in water, and by how much.',
-  need: 'Two 6 in rings, a measure of water, a ruler. One inch of water in the field kit’s ring is 444 ml (USDA NRCS soil quality test kit; from memory).',
+  need: 'Two rings or pieces of pipe of one size, a measure of water, a ruler. One inch of water in the field kit’s ring is 444 mL (USDA NRCS soil quality test kit; from memory); in a pipe of your own measure its inner diameter.',
   where: 'One ring in each track, driven in to its mark.',
   steps: [
     'Pour the same depth into both rings and start both clocks at once.',
@@ -15,13 +15,16 @@ export const infiltrationWords: RoutineWords = {
   fields: {
     trackAKpa: 'Track A was driven at',
     trackBKpa: 'Track B was driven at',
-    pouredMm: 'Poured',
+    ringMm: 'Inner diameter of the ring (blank: the field kit’s)',
+    pouredMl: 'Water poured',
+    pouredMm: 'Or how deep it stood',
     track: 'Ring',
     atS: 'After',
     leftMm: 'Left',
   },
   options: { track: { trackA: 'Track A', trackB: 'Track B' } },
   verdicts: {
+    pouredMissing: 'How much water?',
     oneTrack: 'One ring so far',
     noDifference: 'No difference',
     trackA: 'Track A takes more',
@@ -37,6 +40,8 @@ export const infiltrationWords: RoutineWords = {
         ? ` Water can’t have risen: look at readings ${contradictions.map(([a, b]) => `${a + 1} and ${b + 1}`).join(', ')}.`
         : '';
     switch (verdict) {
+      case 'pouredMissing':
+        return 'Write down how much water was poured, or how deep it stood at the start.';
       case 'oneTrack':
         return `Read each ring once more.${rates}${rising}`;
       case 'noDifference':

@@ -11,7 +11,8 @@ import {
 } from './notation';
 
 const PATTERN = new RegExp(
-  String.raw`^(?<width>\d{1,2}\.\d)(?:\s*/\s*(?<aspect>\d{2}))?\s*(?<construction>[R-])\s*(?<rim>\d{1,2}(?:\.\d)?)` +
+  String.raw`^(?<width>\d{1,2}\.\d|\d{1,2}(?:\.\d)?(?=L))(?:(?<low>L)|\s*/\s*(?<aspect>\d{2}))?\s*(?<construction>[R-])\s*` +
+    String.raw`(?<rim>\d{1,2}(?:\.\d)?)(?:SL)?` +
     SERVICE_PATTERN,
 );
 
@@ -21,7 +22,13 @@ const PATTERN = new RegExp(
  */
 export const FARM_INCH_ASPECT_PERCENT = 85;
 
-/** Farm tires of the inch series, one digit behind the point: `18.4R38`, `16.9-30 8PR`, `11.5/80-15.3`. */
+/** Low sections of implements and flotation, marked L, differ from size to size: about two thirds. Assumption. */
+export const FARM_LOW_ASPECT_PERCENT = 67;
+
+/**
+ * Farm tires of the inch series, one digit behind the point: `18.4R38`, `16.9-30 8PR`, `11.5/80-15.3`; low sections of
+ * implements with or without: `28L-26`, `21.5L-16.1`.
+ */
 export const farmInch: Notation = {
   code: 'farmInch',
   example: '18.4R38 146A8',
@@ -34,14 +41,20 @@ export const farmInch: Notation = {
         use: 'farm',
         construction: readConstruction(parts.construction!),
         sectionWidthMm: inch(Number(parts.width)),
-        aspectPercent: parts.aspect === undefined ? FARM_INCH_ASPECT_PERCENT : Number(parts.aspect),
+        aspectPercent:
+          parts.low !== undefined
+            ? FARM_LOW_ASPECT_PERCENT
+            : parts.aspect === undefined
+              ? FARM_INCH_ASPECT_PERCENT
+              : Number(parts.aspect),
         rimDiameterMm: inch(Number(parts.rim)),
       },
       parts,
     );
   },
   write(tire) {
-    const aspect = tire.aspectPercent === FARM_INCH_ASPECT_PERCENT ? '' : `/${tire.aspectPercent}`;
-    return `${writeInches(tire.sectionWidthMm, 1)}${aspect}${writeConstruction(tire)}${writeRim(tire)}${writeService(tire)}`;
+    const low = tire.aspectPercent === FARM_LOW_ASPECT_PERCENT;
+    const aspect = low ? 'L' : tire.aspectPercent === FARM_INCH_ASPECT_PERCENT ? '' : `/${tire.aspectPercent}`;
+    return `${writeInches(tire.sectionWidthMm, low ? 0 : 1)}${aspect}${writeConstruction(tire)}${writeRim(tire)}${writeService(tire)}`;
   },
 };

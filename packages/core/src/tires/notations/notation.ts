@@ -6,10 +6,19 @@ import { SIZE_LIMITS } from '../sizeLimits';
 import { isSpeedSymbol, speedSymbolKmh } from '../speedSymbol';
 import { outerDiameterMm, type Construction, type RatedService, type ServiceDescription, type Tire } from '../tire';
 
+/** Parts of a size that a person may leave out. */
+export type SizePart = 'outer' | 'width' | 'aspect' | 'rim';
+/** What was understood of one, as it was said: inches, the width of metric sizes mm, the aspect per cent. */
+export type SizeKnown = Readonly<
+  Partial<Record<'outerInch' | 'widthInch' | 'widthMm' | 'aspectPercent' | 'rimInch', number>>
+>;
+
 /** Why a marking can't be read. Numbers are in the unit of their name; the sentence is made by the interface. */
 export type MarkingProblem =
   | { readonly code: 'empty' }
   | { readonly code: 'unknownNotation' }
+  /** Said as people say it, and not all of it: what was understood, and what is still missing. */
+  | { readonly code: 'sizeIncomplete'; readonly known: SizeKnown; readonly missing: readonly SizePart[] }
   | {
       readonly code: 'sectionWidthOutOfRange';
       readonly sectionWidthMm: number;
@@ -51,14 +60,14 @@ export interface Notation {
 const PLIES = { min: 2, max: 32 };
 
 /**
- * The end that all notations share: `116T`, `121/118Q`, `159A8/B`, `(75W)`, then `8PR`, stars, a load range letter, XL.
+ * The end that all notations share: `116T`, `121/118Q`, `159A8/B`, `(75W)`, then `8PR`, stars, a load range letter, XL, NHS.
  * Text, not a regular expression: the build strips the group names from the source of a literal.
  */
 export const SERVICE_PATTERN =
   String.raw`(?:\s*\(?(?<loadIndex>\d{2,3})(?:/(?<dualLoadIndex>\d{2,3}))?\s*(?<speedSymbol>[A-Z]\d?)` +
   String.raw`(?:\s*/\s*(?<fasterIndex>\d{2,3})?\s*(?<fasterSymbol>[A-Z]\d?))?\)?)?` +
   String.raw`(?:\s*(?<plies>\d{1,2})\s*PR)?(?:\s*(?<stars>\*{1,4}))?` +
-  String.raw`(?:\s+(?:LR\s*)?(?<loadRange>[B-HJL]))?(?<extraLoad>\s+XL)?$`;
+  String.raw`(?:\s+(?:LR\s*)?(?<loadRange>[B-HJL]))?(?<extraLoad>\s+XL)?(?<notHighway>\s+NHS)?$`;
 
 const CONSTRUCTIONS: Record<string, Construction> = { R: 'radial', D: 'bias', '-': 'bias', B: 'belted' };
 const CONSTRUCTION_LETTERS: Record<Construction, string> = { radial: 'R', bias: '-', belted: 'B' };
@@ -76,7 +85,7 @@ export function writeInches(mm: number, digits: number): string {
 }
 
 type Parts = Readonly<Record<string, string | undefined>>;
-type SizeOnly = Omit<Tire, 'service' | 'loadRange' | 'plyRating' | 'stars' | 'extraLoad'>;
+type SizeOnly = Omit<Tire, 'service' | 'loadRange' | 'plyRating' | 'stars' | 'extraLoad' | 'notHighway'>;
 
 const fail = (problem: MarkingProblem): Result<Tire, MarkingProblem> => ({ ok: false, problem });
 
@@ -118,6 +127,7 @@ export function finishTire(base: SizeOnly, parts: Parts): Result<Tire, MarkingPr
       ...(plyRating !== undefined && { plyRating }),
       ...(parts.stars && { stars: parts.stars.length }),
       ...(parts.extraLoad && { extraLoad: true as const }),
+      ...(parts.notHighway && { notHighway: true as const }),
     },
   };
 }
@@ -150,7 +160,7 @@ function rated(index: string, symbol: string): RatedService | MarkingProblem {
 }
 
 /** Writes what `SERVICE_PATTERN` reads, with its leading blank. */
-export function writeService({ service, loadRange, plyRating, stars, extraLoad }: Tire): string {
+export function writeService({ service, loadRange, plyRating, stars, extraLoad, notHighway }: Tire): string {
   const ends: string[] = [];
   if (service) {
     const { loadIndex, dualLoadIndex, speedSymbol, faster } = service;
@@ -162,5 +172,6 @@ export function writeService({ service, loadRange, plyRating, stars, extraLoad }
   if (stars !== undefined) ends.push('*'.repeat(stars));
   if (loadRange) ends.push(loadRange);
   if (extraLoad) ends.push('XL');
+  if (notHighway) ends.push('NHS');
   return ends.map((end) => ` ${end}`).join('');
 }
