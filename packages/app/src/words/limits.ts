@@ -84,8 +84,13 @@ const heldWords = (code: NonNullable<Held>): { readonly name: string; readonly w
   code === 'belowRoad' || code === 'rear' ? OTHER_WORDS[code] : LIMIT_WORDS[code];
 
 /** Whose the deciding figure of an axle is, in plain words; on the road the placard. */
-export const decidedBy = ({ heldBy }: AxlePlan, school: SchoolCode | null): string =>
-  heldBy !== null ? heldWords(heldBy).whose : school === null ? LIMIT_WORDS.placard.whose : DECIDED_BY[school];
+export function decidedBy({ heldBy, remarks }: AxlePlan, school: SchoolCode | null): string {
+  if (heldBy !== null) return heldWords(heldBy).whose;
+  if (school === null) return LIMIT_WORDS.placard.whose;
+  // An axle that was read goes by its own table beside one that was not.
+  const read = school === 'fromRoad' && remarks.every(({ code }) => code !== 'ratingUnread');
+  return DECIDED_BY[read ? 'loadSpeedTable' : school];
+}
 
 /** Why an axle goes no lower; clamped beads go lower than others. */
 export const floorText = ({ floor }: AxlePlan, beadHeld: boolean): string =>
@@ -99,16 +104,11 @@ const CEILINGS: ReadonlySet<NonNullable<Held>> = new Set([
 ]);
 export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode => CEILINGS.has(limit);
 
-/** Why the start is not what the school would have; undefined where it is. */
-export function heldText({ heldBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
+/** What the school alone would have where a limit moved the start away from it; undefined where it is the start. */
+export function aloneText({ heldBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
   if (heldBy === null || wantedKpa === null) return undefined;
   const wanted = wantedKpa > 0 ? pressure(wantedKpa, units) : 'no air at all';
-  const limit = heldWords(heldBy).name;
-  if (heldBy === 'rear') return `${SCHOOL_WORDS[school].name} would have ${wanted}: no firmer than the rear allows.`;
-  if (heldBy === 'belowRoad')
-    return `${SCHOOL_WORDS[school].name} would have ${wanted}: it stays a little below the road pressure.`;
-  const held = isCeiling(heldBy) ? `more than the ${limit}, so it stays there` : `held at the floor (${limit})`;
-  return `${SCHOOL_WORDS[school].name} would have ${wanted}: ${held}.`;
+  return `${SCHOOL_WORDS[school].name.toLowerCase()} alone: ${wanted}`;
 }
 
 /** What a school asked for where a limit cut it off. */

@@ -18,15 +18,15 @@ export function remarkText(remark: Remark, kind: Kind, units: Units): string {
     case 'groundsOnFloor': {
       const grounds = list(remark.grounds.map((ground) => groundName(ground).toLowerCase()));
       return kind === 'quad'
-        ? `${capital(grounds)} all end on this floor: the tire floats already.`
-        : `${capital(grounds)} all end on this floor. Bead locks, or a lower floor of your own, would open more.`;
+        ? `${capital(grounds)} end on this floor: the tire floats already.`
+        : `${capital(grounds)} end on this floor; bead locks or a lower floor of your own open more.`;
     }
     case 'schoolsApart':
-      return `People differ by a lot here: ${SCHOOL_WORDS[remark.softest].name.toLowerCase()} has ${pressure(remark.softestKpa, units)}, ${SCHOOL_WORDS[remark.firmest].name.toLowerCase()} ${pressure(remark.firmestKpa, units)}. Try it on site.`;
+      return `People differ here: ${pressure(remark.softestKpa, units)} (${SCHOOL_WORDS[remark.softest].name.toLowerCase()}) to ${pressure(remark.firmestKpa, units)} (${SCHOOL_WORDS[remark.firmest].name.toLowerCase()}). Try it on site.`;
     case 'bendUnlikely':
       return `Something is wrong: the tire would bend by ${percent(remark.deflectionShare)} of its height at its rating, and no such tire bends by more than ${percent(remark.mostShare)}. Check the load, the size and the pressure.`;
     case 'gainsLess':
-      return `Stiff sidewalls: the footprint grows ${percent(remark.lessShare)} less than on a standard tire.`;
+      return `Stiff sidewalls: the footprint grows ${percent(remark.lessShare)} less than on a standard one.`;
     case 'roadTooLow':
       return `You drive with ${pressure(remark.roadKpa, units)} on the road; this load asks for ${pressure(remark.neededKpa, units)} there.`;
     case 'ratingUnread':

@@ -34,7 +34,7 @@ import { cautionText, speedGuide } from './cautions';
 import { FAMILY_WORDS, PLACE_WORDS } from './families';
 import { findingWords } from './findings';
 import { GROUND_WORDS } from './grounds';
-import { cutText, decidedBy, floorText, heldText, noPlanText, setPressureText } from './limits';
+import { aloneText, cutText, decidedBy, floorText, noPlanText, setPressureText } from './limits';
 import { readBack } from './marking';
 import { dayText, MODIFIER_WORDS } from './modifiers';
 import { waitingText } from './noPlan';
@@ -124,14 +124,14 @@ describe('the floor and what it holds', () => {
     expect(floorText(planOf('gravel', 300).axles[0]!, false)).toContain('does not hold a line');
   });
 
-  it('says what equal deflection asked for', () => {
-    expect(heldText(planOf('softSand').axles[0]!, 'deflectionAndShare', units)).toBeUndefined();
-    expect(heldText(planOf('verySoftSand', 500).axles[0]!, 'deflectionAndShare', units)).toMatch(
-      /would have \d+\spsi: held at the floor \(bead\)/,
+  it('says what the school alone would have', () => {
+    expect(aloneText(planOf('softSand').axles[0]!, 'deflectionAndShare', units)).toBeUndefined();
+    expect(plain(aloneText(planOf('verySoftSand', 500).axles[0]!, 'deflectionAndShare', units)!)).toMatch(
+      /^by load, tire and road pressure alone: \d+ psi$/,
     );
-    expect(heldText(planOf('gravel', 1100).axles[0]!, 'deflectionAndShare', units)).toContain(
-      'it stays a little below the road pressure',
-    );
+    expect(
+      aloneText({ ...planOf('softSand').axles[0]!, heldBy: 'bead', wantedKpa: -3 }, 'equalDeflection', units),
+    ).toBe('equal deflection alone: no air at all');
   });
 
   it('speaks up when what was set lies outside', () => {
@@ -321,7 +321,7 @@ describe('what stands beside a number', () => {
     ];
     for (const remark of remarks) expect(remarkText(remark, 'car', units)).toMatch(/^[A-Z].*\.$/);
     expect(remarkText(remarks[0]!, 'car', units)).toBe(
-      'Snow, soft sand and very soft or steep sand all end on this floor. Bead locks, or a lower floor of your own, would open more.',
+      'Snow, soft sand and very soft or steep sand end on this floor; bead locks or a lower floor of your own open more.',
     );
     expect(remarkText(remarks[0]!, 'quad', units)).toContain('floats already');
     expect(remarks.filter(isAlarming).map(({ code }) => code)).toEqual(['bendUnlikely', 'roadTooLow']);

@@ -1,4 +1,4 @@
-import { drainPlan, outToolOf, rateFrom } from '@dunlinmoss/core';
+import { creepsBackKpa, drainPlan, outToolOf, rateFrom } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { pressureKpa } from '../quantities';
@@ -34,7 +34,16 @@ export const letOutCalculator = defineCalculator({
       conductanceLPerS: z.number(),
       relativeError: z.number(),
       totalS: z.number(),
-      wheels: z.array(z.strictObject({ ...wheelPlace, startS: z.number(), openS: z.number(), endS: z.number() })),
+      wheels: z.array(
+        z.strictObject({
+          ...wheelPlace,
+          startS: z.number(),
+          openS: z.number(),
+          endS: z.number(),
+          /** How far the gauge creeps back up within minutes, as the air that is left warms. */
+          creepsKpa: z.number(),
+        }),
+      ),
     }),
     problemShape,
   ]),
@@ -51,7 +60,10 @@ export const letOutCalculator = defineCalculator({
       conductanceLPerS: rate.conductanceLPerS,
       relativeError: plan.relativeError,
       totalS: plan.totalS,
-      wheels: [...plan.wheels],
+      wheels: plan.wheels.map((wheel, index) => ({
+        ...wheel,
+        creepsKpa: creepsBackKpa(wheels[index]!.fromKpa, wheels[index]!.toKpa, wheel.openS, outside),
+      })),
     };
   },
 });

@@ -8,7 +8,7 @@ import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { speedGuide } from '../../words/cautions';
 import { axleOnGauge, pressure, pressureRange } from '../../words/format';
-import { decidedBy, floorText, heldText, NEED_WORDS } from '../../words/limits';
+import { aloneText, decidedBy, floorText, NEED_WORDS } from '../../words/limits';
 import { MODIFIER_WORDS } from '../../words/modifiers';
 import { isAlarming, remarkText } from '../../words/remarks';
 import { SCHOOL_WORDS } from '../../words/schools';
@@ -48,19 +48,17 @@ export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
           };
         })}
       />
+      {guide !== undefined && (
+        <Text as="strong" style={[styles.guide, { borderColor: palette.line }]}>
+          {`Speed guide: ${guide}`}
+        </Text>
+      )}
       <Remarks plan={plan} units={units} />
-      <Text as="small">{decidedText(plan)}</Text>
-      {plan.school !== null &&
-        plan.axles.map((axle) => {
-          const held = heldText(axle, plan.school!, units);
-          return (
-            held !== undefined && (
-              <Text key={axle.position} as="small" tone="muted">
-                {`${AXLE_WORDS[axle.position]}: ${held}`}
-              </Text>
-            )
-          );
-        })}
+      {decidedTexts(plan, units).map((text) => (
+        <Text key={text} as="small">
+          {text}
+        </Text>
+      ))}
       {plan.silentSchool && (
         <Text as="small" tone="rust">
           {`${SCHOOL_WORDS[plan.silentSchool.code].name} ${NEED_WORDS[plan.silentSchool.needs]}; until then ${SCHOOL_WORDS[plan.school!].name.toLowerCase()} stands in.`}
@@ -71,41 +69,33 @@ export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
           {`Counted in: ${counted.map((code) => MODIFIER_WORDS[code].name.toLowerCase()).join(', ')}.`}
         </Text>
       )}
-      {guide !== undefined && (
-        <Text as="strong" style={[styles.guide, { borderColor: palette.line }]}>
-          {`Speed guide: ${guide}`}
-        </Text>
-      )}
     </View>
   );
 }
 
-/** Whose the number is, once where both axles have it from the same. */
-function decidedText({ axles, school }: GroundPlan): string {
-  const by = axles.map((axle) => decidedBy(axle, school));
-  if (by.every((each) => each === by[0])) return `Decided by: ${by[0]}.`;
-  return axles.map(({ position }, index) => `${AXLE_WORDS[position]}, decided by: ${by[index]}.`).join(' ');
+/** Whose the number is, once where all axles have it from the same, with what the school alone would have. */
+function decidedTexts({ axles, school }: GroundPlan, units: Units): readonly string[] {
+  const by = axles.map((axle) => {
+    const alone = school === null ? undefined : aloneText(axle, school, units);
+    return `${decidedBy(axle, school)}${alone === undefined ? '' : ` (${alone})`}`;
+  });
+  return by.every((each) => each === by[0])
+    ? [`Decided by: ${by[0]}.`]
+    : axles.map(({ position }, index) => `${AXLE_WORDS[position]}, decided by: ${by[index]}.`);
 }
 
-/** What belongs beside the numbers: what is wrong first, each once, with its axle where they differ. */
+/** What belongs beside the numbers, each thing once: of the first axle it holds for, which is named where it is not all. */
 function Remarks({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
   const { kind } = familyOf(plan.family);
-  const found = plan.axles.flatMap(({ position, remarks }) =>
-    remarks.map((remark) => ({ position, alarming: isAlarming(remark), text: remarkText(remark, kind, units) })),
-  );
-  const texts = [...new Set(found.map(({ text }) => text))];
-  return texts.map((text) => {
-    const on = found.filter((each) => each.text === text);
-    const axle =
-      on.length === plan.axles.length ? '' : `${on.map(({ position }) => AXLE_WORDS[position]).join(', ')}: `;
+  const found = plan.axles.flatMap(({ position, remarks }) => remarks.map((remark) => ({ position, remark })));
+  return [...new Set(found.map(({ remark }) => remark.code))].map((code) => {
+    const on = found.filter(({ remark }) => remark.code === code);
+    const texts = on.map(({ remark }) => remarkText(remark, kind, units));
+    const alike = on.length === plan.axles.length && texts.every((text) => text === texts[0]);
+    const alarming = isAlarming(on[0]!.remark);
     return (
-      <Text
-        key={text}
-        as="small"
-        tone={on[0]!.alarming ? 'rust' : undefined}
-        role={on[0]!.alarming ? 'alert' : undefined}
-      >
-        {`${axle}${text}`}
+      <Text key={code} as="small" {...(alarming && { tone: 'rust' as const, role: 'alert' as const })}>
+        {`${alike ? '' : `${AXLE_WORDS[on[0]!.position]}: `}${texts[0]}`}
       </Text>
     );
   });
@@ -113,5 +103,5 @@ function Remarks({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
 
 const styles = StyleSheet.create({
   box: { borderWidth: 1, borderRadius: 3, padding: 12, gap: 6 },
-  guide: { borderTopWidth: 1, paddingTop: 6 },
+  guide: { borderTopWidth: 1, borderBottomWidth: 1, paddingVertical: 6 },
 });

@@ -44,7 +44,9 @@ describe('AxleNumbers', () => {
   it('says which limit held a number, and what was counted in', () => {
     const rig = sampleRig();
     const text = plain(shown(planOf(rig, 'verySoftSand', { modifiers: ['heat'] }), rig));
-    expect(text).toMatch(/Front: By load, tire and road pressure would have \d+ psi: held at the floor \(bead\)\./);
+    expect(text).toMatch(
+      /Front, decided by: the lowest that the trade goes, for the bead \(by load, tire and road pressure alone: \d+ psi\)\./,
+    );
     expect(text).toContain('Counted in: hot day.');
   });
 
