@@ -312,7 +312,7 @@ test('a field’s tests: ruts, the cone by probe and table, two rings with their
   await begin(page, 'Ring infiltration');
   await type(page, 'Track A was driven at in psi', '23');
   await type(page, 'Track B was driven at in psi', '10');
-  await type(page, 'Poured in mm', '25');
+  await type(page, 'Water poured in mL', '437');
   await action(page, 'Poured: start both clocks').click();
   await page.waitForTimeout(2_200);
   await action(page, 'Look at A now').click();

@@ -126,10 +126,11 @@ function markings() {
 }
 
 function plans() {
-  const { plansPerSecond, timeOf12OverTimeOf1, timeOf120OverTimeOf12, cards } = figures('plans.ts');
+  const { plansPerSecond, timeOf12OverTimeOf1, timeOf120OverTimeOf12, cards, sweptPlans, sweepS } = figures('plans.ts');
   say(
     `full plans of a rig: ${Math.round(plansPerSecond)} a second; 12 grounds take ${timeOf12OverTimeOf1.toFixed(1)} × the time of 1, 10 rigs on 12 grounds ${timeOf120OverTimeOf12.toFixed(1)} × that`,
   );
+  say(`the sweep: ${sweptPlans} plans in ${sweepS.toFixed(2)} s`);
   const each = Object.entries(cards).map(([family, perSecond]) => `${family} ${Math.round(perSecond)}`);
   say(`every ground by every school, rigs a second: ${each.join(', ')}`);
 }

@@ -11,6 +11,8 @@ import {
   type PlanInput,
 } from '@dunlinmoss/core';
 
+import { sweepRigs } from '../../packages/core/checks/sweepRigs';
+
 const RUN_MS = 1_200;
 const GROUNDS = 12;
 const RIGS = 10;
@@ -93,8 +95,17 @@ const cards = Object.fromEntries(
     perSecond(() => groundsFor(familyOf(family).kind).forEach((ground) => plan(inputOf(family, axles, ground)))),
   ]),
 );
+/** Every rig of the sweep on every ground it meets: what its laws are tried on. */
+const swept = sweepRigs(24, 0.811).flatMap(({ input }) =>
+  groundsFor(familyOf(input.family).kind).map((ground) => ({ ...input, ground })),
+);
+const begun = performance.now();
+for (const input of swept) planGround(input);
+const sweepS = (performance.now() - begun) / 1000;
 process.stdout.write(
   JSON.stringify({
+    sweptPlans: swept.length,
+    sweepS,
     plansPerSecond: one,
     timeOf12OverTimeOf1: one / twelve,
     timeOf120OverTimeOf12: twelve / tenTimesTwelve,

@@ -67,6 +67,11 @@ export const LIMIT_WORDS: Record<
     voice: 'the firmest that its data sheet speaks of',
     whose: 'from your tire’s data sheet',
   },
+  hooklessRim: {
+    name: 'hookless rim',
+    voice: 'a rim without hooks holds no more',
+    whose: 'from your rim: no hooks',
+  },
   unreadSidewall: {
     name: 'sidewall not read',
     voice: 'no higher before the sidewall’s maximum is read',
@@ -101,6 +106,7 @@ const CEILINGS: ReadonlySet<NonNullable<Held>> = new Set([
   'sidewallMaximum',
   'lastOfCurve',
   'unreadSidewall',
+  'hooklessRim',
 ]);
 export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode => CEILINGS.has(limit);
 

@@ -122,9 +122,9 @@ export const WHY_DEFAULT: Record<Kind, string> = {
 
 /** Whose the deciding figure is, in plain words. */
 export const DECIDED_BY: Record<SchoolCode, string> = {
-  deflectionAndShare: 'what the trade runs, fitted to your load, tire and road pressure',
-  equalDeflection: 'what the trade runs, fitted to your load and tire',
-  shareOfRoad: 'your road pressure, and the share of it that the trade runs',
+  deflectionAndShare: 'what the trade runs, fitted to your rig',
+  equalDeflection: 'what the trade runs, by your load and tire',
+  shareOfRoad: 'the share of your road pressure that the trade runs',
   fixedTable: 'what the trade runs',
   stepDown: 'what the trade runs on gravel, to step down from',
   sidewallRules: 'what your tire is rated for, as the trade runs it',
@@ -133,7 +133,7 @@ export const DECIDED_BY: Record<SchoolCode, string> = {
   onePressure: 'from your tire, at road speed',
   classTable: 'what the trade runs in this class',
   makersFigure: 'the maker’s figure',
-  equalDrop: 'what the trade runs, fitted to your load and width',
+  equalDrop: 'what the trade runs, by your load and width',
   fifteenDrop: 'from drop measurements',
   bodyWeight: 'a beginner’s rule',
   sidewallMiddle: 'from your tire',

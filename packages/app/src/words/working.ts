@@ -215,6 +215,7 @@ const STEPS: Record<WorkingStep['code'], readonly [title: string, formula: strin
   sidewallMinimum: ['The sidewall’s minimum', 'as marked'],
   placardCeiling: ['No firmer than on the road', 'as you gave it'],
   belowRoad: ['Off pavement a little is always let out', 'ceiling = 0.95 · road'],
+  hooklessRim: ['A rim without hooks holds no more', '5 bar'],
   unreadSidewall: ['No higher before the sidewall is read', '6 bar'],
   sidewallMaximum: ['The sidewall’s maximum', 'as marked'],
   lastOfCurve: ['The firmest its table speaks of', 'as marked'],

@@ -42,6 +42,8 @@ export const planAxleInput = z.strictObject({
   own: ownTireShape.optional(),
   /** On the heavier tire when it is driven with the road pressure, where that is not today's load. Farm machines. */
   roadLoadKg: loadKg.positive().optional(),
+  /** A bicycle rim without hooks. */
+  hookless: z.boolean().optional(),
 });
 
 /** What every planning calculator asks for. */

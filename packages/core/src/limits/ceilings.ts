@@ -3,10 +3,16 @@ import type { Source } from '../source';
 import { lastOfCurve } from './lastOfCurve';
 import type { Limit } from './limit';
 import { belowRoad, placard } from './placard';
-import { sidewallMaximum, unreadSidewall } from './sidewallMaximum';
+import { hooklessRim, sidewallMaximum, unreadSidewall } from './sidewallMaximum';
 
 /** Everything that says how high at the most. */
-export const CEILINGS = [placard, sidewallMaximum, lastOfCurve, unreadSidewall] as const satisfies readonly Limit[];
+export const CEILINGS = [
+  placard,
+  sidewallMaximum,
+  lastOfCurve,
+  unreadSidewall,
+  hooklessRim,
+] as const satisfies readonly Limit[];
 
 export type CeilingCode = (typeof CEILINGS)[number]['code'];
 export type SoftCeilingCode = typeof belowRoad.code;

@@ -1,5 +1,5 @@
 import type { PlanAxle } from '../plan/plan';
-import { assumption, marked } from '../source';
+import { assumption, marked, published } from '../source';
 import type { Limit } from './limit';
 
 /**
@@ -28,5 +28,19 @@ export const unreadSidewall = {
   pressureKpa: ({ family, axle }) => (family.kind === 'bicycle' && sidewallMostKpa(axle) === null ? UNREAD_KPA : null),
   steps: (_, pressureKpa) => [
     { code: 'unreadSidewall', inputs: {}, result: { name: 'highestKpa', value: pressureKpa }, source: assumption },
+  ],
+} as const satisfies Limit;
+
+/** Rims without hooks hold no more, whatever the tire, kPa. Published: ETRTO and ISO, hookless limit (from memory). */
+const HOOKLESS_KPA = 500;
+const HOOKLESS_SOURCE = published('European Tyre and Rim Technical Organisation and ISO, hookless rims');
+
+/** A bicycle tire on a rim without hooks. */
+export const hooklessRim = {
+  code: 'hooklessRim',
+  source: HOOKLESS_SOURCE,
+  pressureKpa: ({ axle }) => (axle.hookless === true ? HOOKLESS_KPA : null),
+  steps: (_, pressureKpa) => [
+    { code: 'hooklessRim', inputs: {}, result: { name: 'highestKpa', value: pressureKpa }, source: HOOKLESS_SOURCE },
   ],
 } as const satisfies Limit;

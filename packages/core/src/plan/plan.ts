@@ -38,6 +38,8 @@ export interface PlanAxle {
   readonly maxKpa: number | null;
   /** What the tire carries; null where nothing tells. */
   readonly curve: LoadCurve | null;
+  /** A bicycle rim without hooks holds a tire by its bead alone. */
+  readonly hookless?: boolean;
   /** On the heavier tire when it is driven with the road pressure, kg; without it, today's load. Farm machines. */
   readonly roadLoadKg?: number;
   /** What its own tests gave; without it the handbook's values hold. */

@@ -123,6 +123,7 @@ export type WorkingCode =
   | 'placardCeiling'
   | 'belowRoad'
   | 'unreadSidewall'
+  | 'hooklessRim'
   | 'sidewallMaximum'
   | 'lastOfCurve'
   | 'lowest'

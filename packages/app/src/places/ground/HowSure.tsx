@@ -80,7 +80,7 @@ function Asked({ question, plan }: HowSureProps) {
           rig.axles.some(({ measuredWidthMm }) => measuredWidthMm !== null)
             ? 'as measured ± 0.5 %'
             : 'of the marking ± 2 %'
-        }. Our assumptions. ${DRAWS.toLocaleString('en')} draws an axle.`}
+        }; carcass ± 35 % unless your tests say, stiffness formula ± 10 % (fitted at 22 to 44 psi, 150 to 300 kPa; below that its constant is half the answer). Our assumptions. ${DRAWS.toLocaleString('en')} draws an axle.`}
       </Text>
     </>
   );
@@ -148,11 +148,11 @@ function Draws({ inputs, plan, units }: DrawsProps) {
   }
 }
 
-/** `Likely 15–18 psi in the tire. Its true load would ask for 14–17 psi. The floor is not crossed in 98 of 100.` */
+/** `Likely 15–18 psi in the tire. With load and tire known, it would ask for 14–17 psi. The floor is not crossed in 98 of 100.` */
 function marginText({ inTire, wanted, belowFloor, aboveCeiling }: Margin, units: Units): string {
   return [
     `Likely ${pressureRange(inTire.lowKpa, inTire.highKpa, units)} in the tire.`,
-    ...(wanted ? [`Its true load would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`] : []),
+    ...(wanted ? [`With load and tire known, it would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`] : []),
     `The floor is not crossed in ${ofHundred(belowFloor)}${aboveCeiling > 0 ? `, the ceiling in ${ofHundred(aboveCeiling)}` : ''}.`,
   ].join(' ');
 }
