@@ -1,5 +1,5 @@
 import { loadCurve, type LoadEvidence } from '../capacity/loadCurve';
-import { familyOf, type FamilyCode } from '../families/registry';
+import { FAMILIES, familyOf, type FamilyCode } from '../families/registry';
 import { wheelsOf } from '../loads/geometry';
 import type { Standing } from '../loads/loadsOf';
 import { readMarking } from '../tires/readMarking';
@@ -201,5 +201,45 @@ describe('findingsOf', () => {
     expect(severities).toEqual([...severities].sort().reverse());
     expect(severities).toContain('care');
     expect(severities).toContain('danger');
+  });
+});
+
+/** Every fault on every family: those that the family does not have are named, and nothing else is silent. */
+describe.each(FAMILIES)('the findings of a $code', ({ code, kind }) => {
+  const kg = kind === 'bicycle' || kind === 'motorcycle' ? [60] : [300, 300];
+  const other = (marking: string): string => marking.replace('R17', '-17');
+  const size = '265/65R17 112T';
+  const two = (front: AxleChange = {}, rear: AxleChange = {}): AxleFacts[] => [
+    axle('front', { kg, ...front }),
+    axle('rear', { kg, ...rear }),
+  ];
+  const FAULTS: readonly (readonly [
+    name: string,
+    facts: readonly AxleFacts[],
+    finds: string,
+    notOn: readonly string[],
+  ])[] = [
+    ['nothing', two(), '', []],
+    ['a wheel over its tire', two({ kg: kg.map(() => 1500) }), 'overTire', []],
+    ['a wheel over its road pressure', two({ kg: kg.map(() => 1000), roadKpa: psi(20) }), 'overAtPressure', []],
+    ['an axle over its rating', two({ ratingKg: 40 }), 'overAxleRating', []],
+    ['a road pressure over the sidewall', two({ maxKpa: psi(30) }), 'pressureOutsideSidewall', []],
+    [
+      'a bias rear behind a radial front',
+      two({}, { marking: other(size) }),
+      'mixedConstruction',
+      ['motorcycle', 'bicycle'],
+    ],
+    [
+      'two diameters driven together',
+      two({}, { marking: '285/75R17 116T' }),
+      'drivenDiameters',
+      ['motorcycle', 'bicycle', 'farm'],
+    ],
+  ];
+
+  it.each(FAULTS)('with %s', (_, facts, finds, notOn) => {
+    const found = findingsOf(rig(facts, { code })).map((each) => each.code);
+    expect(found).toEqual(finds === '' || notOn.includes(kind) ? [] : [finds]);
   });
 });
