@@ -152,7 +152,9 @@ function Draws({ inputs, plan, units }: DrawsProps) {
 function marginText({ inTire, wanted, belowFloor, aboveCeiling }: Margin, units: Units): string {
   return [
     `Likely ${pressureRange(inTire.lowKpa, inTire.highKpa, units)} in the tire.`,
-    ...(wanted ? [`With load and tire known, it would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`] : []),
+    ...(wanted
+      ? [`With load and tire known, it would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`]
+      : []),
     `The floor is not crossed in ${ofHundred(belowFloor)}${aboveCeiling > 0 ? `, the ceiling in ${ofHundred(aboveCeiling)}` : ''}.`,
   ].join(' ');
 }
