@@ -1,3 +1,4 @@
+import { alongRows, type Rows } from '../alongRows';
 import { assumption, commonPractice, published, type Source } from '../source';
 
 export const FARM_SPEED_SOURCE: Source = published(
@@ -8,14 +9,11 @@ export const FASTER_RATED_SOURCE: Source = commonPractice;
 /** Wheels that only roll. Assumption. */
 export const ROLLING_SOURCE: Source = assumption;
 
-/** Rows of speed in km/h with the load there against that at 40 km/h. */
-type SpeedTable = readonly (readonly [kmh: number, factor: number])[];
-
 /**
  * Load of a farm drive-wheel tire rated at 40 km/h (A8) by speed.
  * Published: European Tyre and Rim Technical Organisation, drive-wheel speed table (from memory).
  */
-export const FARM_SPEED_TABLE: SpeedTable = [
+export const FARM_SPEED_TABLE: Rows = [
   [10, 1.5],
   [15, 1.34],
   [20, 1.23],
@@ -36,7 +34,7 @@ const D_AT_50 = 1.05;
  * Load of tires with a faster rating (B, D, E) against their own at 40 km/h. Below 40 the bonus of the published table,
  * brought down to 37 % at 10 km/h; above, what is left of 1.09 at 40 and 1.05 at 50 for 1 at 65, and on in that line.
  */
-export const FASTER_SPEED_TABLE: SpeedTable = [
+export const FASTER_SPEED_TABLE: Rows = [
   ...FARM_SPEED_TABLE.filter(([kmh]) => kmh <= 40).map(
     ([kmh, factor]) => [kmh, 1 + ((factor - 1) * FASTER_AT_10) / A8_AT_10] as const,
   ),
@@ -46,7 +44,7 @@ export const FASTER_SPEED_TABLE: SpeedTable = [
 ];
 
 /** Wheels that only roll (trailers, tankers, spreaders), without a data sheet. Assumption. */
-const ROLLING_TABLE: SpeedTable = [
+const ROLLING_TABLE: Rows = [
   [10, 1.2],
   [25, 1.1],
   [40, 1],
@@ -64,19 +62,7 @@ export interface FarmDuty {
   readonly rolling?: boolean;
 }
 
-/** A value between the rows in a straight line, level before the first; undefined past the last. */
-function along(table: SpeedTable, speedKmh: number): number | undefined {
-  if (speedKmh <= table[0]![0]) return table[0]![1];
-  for (let row = 1; row < table.length; row += 1) {
-    const [slower, more] = table[row - 1]!;
-    const [faster, less] = table[row]!;
-    if (speedKmh <= faster) return more + ((less - more) * (speedKmh - slower)) / (faster - slower);
-  }
-  return undefined;
-}
-
-const held = (factor: number | undefined, { highTorque }: FarmDuty): number | undefined =>
-  factor === undefined ? undefined : highTorque ? Math.min(1, factor) : factor;
+const held = (factor: number, { highTorque }: FarmDuty): number => (highTorque ? Math.min(1, factor) : factor);
 
 /**
  * What a farm tire carries at a speed, as a share of its rating. Undefined where the rating does not reach.
@@ -88,10 +74,10 @@ const held = (factor: number | undefined, { highTorque }: FarmDuty): number | un
 export function farmSpeedFactor(ratedKmh: number, speedKmh: number, duty: FarmDuty = {}): number | undefined {
   const reachKmh = ratedKmh === 40 ? A8_TOP_KMH : ratedKmh;
   if (speedKmh > reachKmh) return undefined;
-  if (duty.rolling && speedKmh <= ratedKmh) return held(along(ROLLING_TABLE, speedKmh), duty);
+  if (duty.rolling && speedKmh <= ratedKmh) return held(alongRows(ROLLING_TABLE, speedKmh), duty);
   const table = ratedKmh > 40 ? FASTER_SPEED_TABLE : FARM_SPEED_TABLE;
-  const own = along(table, Math.min(ratedKmh, table.at(-1)![0]))!;
-  const there = along(table, Math.min(speedKmh, table.at(-1)![0]))!;
+  const own = alongRows(table, ratedKmh);
+  const there = alongRows(table, speedKmh);
   return held(there / own, duty);
 }
 
@@ -109,7 +95,7 @@ export function farmSpeedRatio(fromKmh: number, toKmh: number, end: 'firm' | 'so
       : end === 'firm' || kmh > A8_TOP_KMH
         ? FASTER_SPEED_TABLE
         : FARM_SPEED_TABLE;
-    return along(table, Math.min(kmh, table.at(-1)![0]))!;
+    return alongRows(table, kmh);
   };
-  return held(at(toKmh) / at(fromKmh), duty)!;
+  return held(at(toKmh) / at(fromKmh), duty);
 }

@@ -1,3 +1,4 @@
+import { alongRows, type Rows } from '../alongRows';
 import { published, type Source } from '../source';
 
 export const ROAD_SPEED_SOURCE: Source = published('UN ECE Regulation 54, variation of load capacity with speed');
@@ -6,7 +7,7 @@ export const ROAD_SPEED_SOURCE: Source = published('UN ECE Regulation 54, variat
  * How much more than its index a road tire may carry while it is slower than its own speed, by load index.
  * Published: UN ECE Regulation 54 (from memory). Speed in km/h, share of the index.
  */
-const UP_TO_121: readonly (readonly [kmh: number, more: number])[] = [
+const UP_TO_121: Rows = [
   [5, 0.9],
   [10, 0.75],
   [15, 0.6],
@@ -19,7 +20,7 @@ const UP_TO_121: readonly (readonly [kmh: number, more: number])[] = [
   [100, 0.05],
   [120, 0],
 ];
-const FROM_122: typeof UP_TO_121 = [
+const FROM_122: Rows = [
   [5, 1.1],
   [10, 0.8],
   [15, 0.65],
@@ -32,16 +33,6 @@ const FROM_122: typeof UP_TO_121 = [
 ];
 export const HEAVY_INDEX = 122;
 
-function moreAt(table: typeof UP_TO_121, speedKmh: number): number {
-  if (speedKmh <= table[0]![0]) return table[0]![1];
-  for (let row = 1; row < table.length; row += 1) {
-    const [slower, more] = table[row - 1]!;
-    const [faster, less] = table[row]!;
-    if (speedKmh <= faster) return more + ((less - more) * (speedKmh - slower)) / (faster - slower);
-  }
-  return 0;
-}
-
 /**
  * What a tire of a car, van, truck or motorcycle carries at a speed, as a share of its index; 1 at its own speed. A tire
  * whose own speed is below that of the table has so much less of a bonus.
@@ -51,6 +42,6 @@ function moreAt(table: typeof UP_TO_121, speedKmh: number): number {
  */
 export function roadSpeedFactor(loadIndex: number, ownKmh: number | null, speedKmh: number): number {
   const table = loadIndex >= HEAVY_INDEX ? FROM_122 : UP_TO_121;
-  const atOwn = ownKmh === null ? 0 : moreAt(table, ownKmh);
-  return 1 + Math.max(0, moreAt(table, speedKmh) - atOwn);
+  const atOwn = ownKmh === null ? 0 : alongRows(table, ownKmh);
+  return 1 + Math.max(0, alongRows(table, speedKmh) - atOwn);
 }

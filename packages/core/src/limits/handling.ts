@@ -1,13 +1,14 @@
+import { alongRows } from '../alongRows';
 import { placardRules, type AxleContext } from '../plan/axleContext';
 import { assumption } from '../source';
 import { towardsRoad, worstOf } from './heatAndSpeed';
 import type { Limit } from './limit';
-import { alongSpeed, BELOW_ROAD, HANDLING } from './speedPairs';
+import { BELOW_ROAD, HANDLING } from './speedPairs';
 
 /** What a sidewall needs to hold a line at a speed, however lightly it is loaded, kPa; null for all but cars and vans. */
 export function handlingNeedKpa(context: AxleContext, speedKmh: number, paved: boolean): number | null {
   if (context.family.kind !== 'car') return null;
-  const asked = alongSpeed(HANDLING[paved ? 'paved' : 'loose'], speedKmh);
+  const asked = alongRows(HANDLING[paved ? 'paved' : 'loose'], speedKmh);
   const most = BELOW_ROAD * (context.axle.roadKpa ?? Number.POSITIVE_INFINITY);
   return towardsRoad(context, Math.min(asked, most), speedKmh, paved);
 }

@@ -1,3 +1,4 @@
+import { alongRows } from '../alongRows';
 import { isBicycleTire, pressureForShareKpa } from '../contact/deflection';
 import { STIFFNESS_SOURCE, stiffnessKgPerMm } from '../contact/stiffness';
 import { placardRules, type AxleContext } from '../plan/axleContext';
@@ -7,15 +8,7 @@ import { defaultFigureKpa, loadForDefaultFigureKg } from '../schools/defaultFigu
 import { published } from '../source';
 import { sectionHeightMm } from '../tires/tire';
 import type { Limit } from './limit';
-import {
-  ALL_BACK_KMH,
-  alongSpeed,
-  BELOW_ROAD,
-  BELOW_ROAD_KMH,
-  OFF_PAVEMENT,
-  SPEED_PAIRS,
-  SPEED_PAIRS_SOURCE,
-} from './speedPairs';
+import { ALL_BACK_KMH, BELOW_ROAD, BELOW_ROAD_KMH, OFF_PAVEMENT, SPEED_PAIRS, SPEED_PAIRS_SOURCE } from './speedPairs';
 
 /** The tires whose bend sets a speed: bicycle tires drop by a curve of their own, farm tires carry by their speed. */
 export const bendsByHeat = ({ build }: AxleContext): boolean => !isBicycleTire(build) && build.tire.use !== 'farm';
@@ -36,7 +29,7 @@ const mostBendKpa = (context: AxleContext): number =>
   pressureForShareKpa(context.build, context.wheelLoadKg, mostBendOf(context));
 
 /** What the trade runs on the reference rig at a speed, kPa. */
-export const figureForSpeedKpa = (speedKmh: number): number => alongSpeed(SPEED_PAIRS, speedKmh);
+export const figureForSpeedKpa = (speedKmh: number): number => alongRows(SPEED_PAIRS, speedKmh);
 
 /** What a wheel may have less of off pavement, as a share. */
 export const shareWhere = (paved: boolean): number => (paved ? 1 : OFF_PAVEMENT);

@@ -8,7 +8,17 @@ import { ALL_BACK_KMH, BELOW_ROAD_KMH, WALKING_KMH } from './speedPairs';
 /** What no gauge shows must not cost a step of speed, kPa. */
 const DUST_KPA = 0.01;
 /** Halving ends here, km/h. */
-const NEAR_KMH = 0.01;
+const NEAR_KMH = 0.04;
+
+type SpeedNeed = (context: AxleContext, speedKmh: number, paved: boolean) => number | null;
+
+/** What asks for air at a speed, the quickest to tell first. A reference pressure that was merely assumed sets no speed. */
+const NEEDS: readonly SpeedNeed[] = [
+  handlingNeedKpa,
+  bendNeedKpa,
+  (context, speedKmh) =>
+    context.axle.curve && !isAssumed(context.axle.curve) ? curveNeedKpa(context, speedKmh) : null,
+];
 
 /**
  * The pressure that a speed asks of a wheel, kPa: the most of what its sidewall's bend, its handling and its load curve
@@ -17,12 +27,7 @@ const NEAR_KMH = 0.01;
  * @param paved on pavement a soft tire gets no cooler, and holds a line less well
  */
 export function pressureForSpeedKpa(context: AxleContext, speedKmh: number, paved: boolean): number | null {
-  const { curve } = context.axle;
-  // A reference pressure that was merely assumed sets no speed.
-  const byCurve = curve && !isAssumed(curve) ? curveNeedKpa(context, speedKmh) : null;
-  const needs = [bendNeedKpa(context, speedKmh, paved), handlingNeedKpa(context, speedKmh, paved), byCurve].filter(
-    (need) => need !== null,
-  );
+  const needs = NEEDS.flatMap((need) => need(context, speedKmh, paved) ?? []);
   return needs.length === 0 ? null : Math.max(...needs);
 }
 
@@ -33,8 +38,9 @@ export function pressureForSpeedKpa(context: AxleContext, speedKmh: number, pave
  * @example the reference rig at 20 psi on pavement: 40
  */
 export function speedForPressureKmh(context: AxleContext, pressureKpa: number, paved: boolean): number | null {
+  // One need that asks for more is answer enough: this is asked a dozen times for every wheel.
   const allows = (speedKmh: number): boolean =>
-    (pressureForSpeedKpa(context, speedKmh, paved) ?? 0) <= pressureKpa + DUST_KPA;
+    NEEDS.every((need) => (need(context, speedKmh, paved) ?? 0) <= pressureKpa + DUST_KPA);
   const { roadKpa } = context.axle;
   const soft = paved && roadKpa !== null && pressureKpa < roadKpa - DUST_KPA;
   const fastest = soft ? BELOW_ROAD_KMH : ALL_BACK_KMH;

@@ -1,3 +1,4 @@
+import type { Rows } from '../alongRows';
 import { commonPractice, type Source } from '../source';
 import { psi } from '../units/units';
 
@@ -14,7 +15,7 @@ export const ALL_BACK_KMH = 110;
  * The speed that the trade drives at each pressure of its table on the reference rig, slow first. Common practice, no
  * source; straight lines between are our assumption.
  */
-export const SPEED_PAIRS: readonly (readonly [kmh: number, kpa: number])[] = [
+export const SPEED_PAIRS: Rows = [
   [WALKING_KMH, psi(6)],
   [20, psi(12)],
   [30, psi(16)],
@@ -34,7 +35,7 @@ export const BELOW_ROAD = 0.95;
  * What a sidewall needs to hold a line, however lightly it is loaded: speed and pressure, on loose ground and on
  * pavement. For cars, vans and light trucks. Assumption.
  */
-export const HANDLING: Readonly<Record<'loose' | 'paved', readonly (readonly [kmh: number, kpa: number])[]>> = {
+export const HANDLING: Readonly<Record<'loose' | 'paved', Rows>> = {
   loose: [
     [WALKING_KMH, psi(4)],
     [20, psi(7)],
@@ -50,14 +51,3 @@ export const HANDLING: Readonly<Record<'loose' | 'paved', readonly (readonly [km
     [BELOW_ROAD_KMH, psi(22)],
   ],
 };
-
-/** A value of such pairs at a speed in a straight line between them, level beyond. */
-export function alongSpeed(pairs: readonly (readonly [kmh: number, kpa: number])[], speedKmh: number): number {
-  if (speedKmh <= pairs[0]![0]) return pairs[0]![1];
-  for (let index = 1; index < pairs.length; index += 1) {
-    const [slow, less] = pairs[index - 1]!;
-    const [fast, more] = pairs[index]!;
-    if (speedKmh <= fast) return less + ((more - less) * (speedKmh - slow)) / (fast - slow);
-  }
-  return pairs.at(-1)![1];
-}
