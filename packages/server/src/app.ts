@@ -18,6 +18,7 @@ import { loadsExchangeRoutes } from './routes/loadsExchange';
 import { logImportRoute, logRoutes } from './routes/log';
 import { photoRoutes } from './routes/photos';
 import { resourceRoutes } from './routes/resources';
+import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
 
 /** The largest body a route takes. An import carries everything a person has; all else is one row, or a batch of a log. */
 const BODY_LIMIT = '100kb';
@@ -27,12 +28,14 @@ export interface AppParts {
   readonly pool: Pool;
   readonly log: Logger;
   readonly ownerId: string;
+  /** Names that it is reached by, beside localhost and addresses in digits. */
+  readonly hosts: readonly string[];
   /** Folder of the built web application; null serves the API alone. */
   readonly webRoot: string | null;
 }
 
 /** The whole server as one Express application. It keeps no state of its own. */
-export function createApp({ pool, log, ownerId, webRoot }: AppParts): Express {
+export function createApp({ pool, log, ownerId, hosts, webRoot }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -58,7 +61,9 @@ export function createApp({ pool, log, ownerId, webRoot }: AppParts): Express {
     }),
   );
   app.use(pinoHttp({ logger: log, autoLogging: log.isLevelEnabled('info') }));
+  app.use(onlyOwnNames(hosts));
   app.use(compression());
+  app.use('/api', onlyOwnPages);
   app.use('/api/v1', apiRoutes(pool, ownerId));
   app.use('/api', noSuchRoute);
   if (webRoot !== null) {
@@ -97,9 +102,9 @@ function apiRoutes(pool: Pool, ownerId: string): Router {
   api.use(loadsExchangeRoutes(pool, repositories));
   api.use(logImportRoute(pool, repositories));
   api.use(photoRoutes(pool));
-  // Any media type is read as JSON: a form or a text that is none is refused as unreadable instead of as empty.
-  api.use('/import', express.json({ limit: IMPORT_LIMIT, type: () => true }));
-  api.use(express.json({ limit: BODY_LIMIT, type: () => true }));
+  api.use(onlyMediaType('application/json'));
+  api.use('/import', express.json({ limit: IMPORT_LIMIT }));
+  api.use(express.json({ limit: BODY_LIMIT }));
   api.use('/calc', calculatorRoutes());
   api.use('/devices/probe', probeRoutes());
   api.use('/devices/rigs/:id', deviceRoutes(pool, repositories, new MonitorHub()));

@@ -9,6 +9,17 @@ const port = z.coerce.number().int().min(1).max(65535);
 
 const environment = z.object({
   DUNLINMOSS_HOST: z.string().min(1).default('127.0.0.1'),
+  DUNLINMOSS_HOSTS: z
+    .string()
+    .default('')
+    .transform((names) =>
+      names
+        .toLowerCase()
+        .split(',')
+        .map((name) => name.trim())
+        .filter(Boolean),
+    )
+    .pipe(z.array(z.string().regex(/^[a-z0-9.-]+$/, 'expected names with commas between, without ports'))),
   DUNLINMOSS_PORT: port.default(4680),
   DUNLINMOSS_DB_HOST: z.string().min(1).default('127.0.0.1'),
   DUNLINMOSS_DB_PORT: port,
@@ -22,6 +33,8 @@ const environment = z.object({
 
 export interface Config {
   readonly host: string;
+  /** Names that it is reached by, beside localhost and addresses in digits. */
+  readonly hosts: readonly string[];
   readonly port: number;
   readonly database: DatabaseConfig;
   readonly ownerId: string;
@@ -47,6 +60,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const value = result.data;
   return {
     host: value.DUNLINMOSS_HOST,
+    hosts: value.DUNLINMOSS_HOSTS,
     port: value.DUNLINMOSS_PORT,
     database: {
       host: value.DUNLINMOSS_DB_HOST,

@@ -13,8 +13,14 @@ describe('readConfig', () => {
     expect(readConfig({ ...good, DUNLINMOSS_HOST: '0.0.0.0' }).host).toBe('0.0.0.0');
   });
 
+  it('takes the names that it is reached by as a list', () => {
+    expect(readConfig(good).hosts).toEqual([]);
+    expect(readConfig({ ...good, DUNLINMOSS_HOSTS: 'Gatepost.test, barn' }).hosts).toEqual(['gatepost.test', 'barn']);
+  });
+
   it.each([
     ['DUNLINMOSS_PORT', 'eighty'],
+    ['DUNLINMOSS_HOSTS', 'http://gatepost'],
     ['DUNLINMOSS_DB_PORT', '70000'],
     ['DUNLINMOSS_DB_NAME', 'a`; DROP'],
     ['DUNLINMOSS_OWNER', 'me'],

@@ -18,7 +18,13 @@ beforeAll(async () => {
   writeFileSync(path.join(webRoot, 'index.html'), '<title>Dunlinmoss</title>');
   writeFileSync(path.join(webRoot, '_expo/entry.js'), 'go()');
   server = await testServer();
-  app = createApp({ pool: server.pool, log: pino({ level: 'silent' }), ownerId: server.config.ownerId, webRoot });
+  app = createApp({
+    pool: server.pool,
+    log: pino({ level: 'silent' }),
+    ownerId: server.config.ownerId,
+    hosts: [],
+    webRoot,
+  });
 });
 afterAll(async () => {
   await server.pool.end();

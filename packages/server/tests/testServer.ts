@@ -32,7 +32,7 @@ export async function testServer(): Promise<TestServer> {
   await migrate(config.database);
   const pool = createPool(config.database);
   const log = pino({ level: process.env.DUNLINMOSS_LOG ?? 'silent' });
-  const as = (ownerId: string): Express => createApp({ pool, log, ownerId, webRoot: null });
+  const as = (ownerId: string): Express => createApp({ pool, log, ownerId, hosts: ['gatepost.test'], webRoot: null });
   await pool.query('INSERT INTO owners (id) VALUES (?)', [config.ownerId]);
   return { config, pool, as, app: as(config.ownerId) };
 }

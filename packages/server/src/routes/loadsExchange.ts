@@ -12,6 +12,7 @@ import { planLoads, readTable, type LoadsPlan } from '../imports/loadsPlan';
 import { Refusal } from '../problems';
 import { insertCases, touchRigs, upsertWeights, weighedRigs } from '../repositories/loadWeights';
 import type { Repositories } from '../repositories/repositories';
+import { onlyMediaType } from '../sameSite';
 import { Cancelled, speaker } from './speaker';
 
 /** A table of 100,000 lines is about 6 MB. */
@@ -34,53 +35,58 @@ function digestOf({ outcomes }: LoadsPlan): string {
 export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Router {
   const router = Router();
 
-  router.post('/import/loads', express.text({ limit: TABLE_LIMIT, type: () => true }), async (request, response) => {
-    const { apply } = importQuery.parse(request.query);
-    const table = readTable(typeof request.body === 'string' ? request.body : '');
-    const tell = speaker<LoadsEvent>(response);
-    if ('code' in table) {
-      tell({ problem: { ...table } });
-      response.end();
-      return;
-    }
-    const total = table.lines.length;
-    tell({ progress: 0, total });
-    try {
-      // What is told at the end is told once it is so.
-      const last = await inTransaction(pool, async (connection): Promise<LoadsEvent> => {
-        const plan = planLoads(table, await weighedRigs(connection, request.ownerId));
-        const digest = digestOf(plan);
-        const sum = { counts: plan.counts, newCases: plan.newCases.length, rigs: plan.rigIds.length, digest };
-        if (apply === undefined) {
-          for (let from = 0; from < plan.outcomes.length; from += OUTCOMES_AT_ONCE) {
-            tell({ outcomes: plan.outcomes.slice(from, from + OUTCOMES_AT_ONCE) });
-            tell({ progress: Math.min(from + OUTCOMES_AT_ONCE, total), total });
-            // Lets it be noticed between the batches that nobody listens any more.
-            await new Promise(setImmediate);
+  router.post(
+    '/import/loads',
+    onlyMediaType('text/csv'),
+    express.text({ limit: TABLE_LIMIT, type: 'text/csv' }),
+    async (request, response) => {
+      const { apply } = importQuery.parse(request.query);
+      const table = readTable(typeof request.body === 'string' ? request.body : '');
+      const tell = speaker<LoadsEvent>(response);
+      if ('code' in table) {
+        tell({ problem: { ...table } });
+        response.end();
+        return;
+      }
+      const total = table.lines.length;
+      tell({ progress: 0, total });
+      try {
+        // What is told at the end is told once it is so.
+        const last = await inTransaction(pool, async (connection): Promise<LoadsEvent> => {
+          const plan = planLoads(table, await weighedRigs(connection, request.ownerId));
+          const digest = digestOf(plan);
+          const sum = { counts: plan.counts, newCases: plan.newCases.length, rigs: plan.rigIds.length, digest };
+          if (apply === undefined) {
+            for (let from = 0; from < plan.outcomes.length; from += OUTCOMES_AT_ONCE) {
+              tell({ outcomes: plan.outcomes.slice(from, from + OUTCOMES_AT_ONCE) });
+              tell({ progress: Math.min(from + OUTCOMES_AT_ONCE, total), total });
+              // Lets it be noticed between the batches that nobody listens any more.
+              await new Promise(setImmediate);
+            }
+            return { done: { applied: false, ...sum } };
           }
-          return { done: { applied: false, ...sum } };
-        }
-        if (plan.counts.refuse > 0) return { problem: { code: 'linesRefused', refused: plan.counts.refuse } };
-        if (apply !== digest) return { problem: { code: 'changedSince' } };
-        const { ownerId } = request;
-        await insertCases(
-          connection,
-          plan.newCases.map(({ rigId, id, ordinal, name }) => [ownerId, rigId, id, ordinal, name] as const),
-        );
-        await upsertWeights(connection, ownerId, plan.weights, (done) => tell({ progress: done, total }));
-        await touchRigs(connection, ownerId, plan.rigIds);
-        if (response.destroyed) throw new Cancelled();
-        return { done: { applied: true, ...sum } };
-      });
-      tell(last);
-    } catch (error) {
-      if (error instanceof Cancelled) return;
-      // The answer has begun: the trouble is told in its own words, and nothing was kept.
-      if (!isDatabaseAway(error)) request.log.error({ err: error }, 'import of loads');
-      tell({ problem: { code: isDatabaseAway(error) ? 'databaseAway' : 'internal' } });
-    }
-    response.end();
-  });
+          if (plan.counts.refuse > 0) return { problem: { code: 'linesRefused', refused: plan.counts.refuse } };
+          if (apply !== digest) return { problem: { code: 'changedSince' } };
+          const { ownerId } = request;
+          await insertCases(
+            connection,
+            plan.newCases.map(({ rigId, id, ordinal, name }) => [ownerId, rigId, id, ordinal, name] as const),
+          );
+          await upsertWeights(connection, ownerId, plan.weights, (done) => tell({ progress: done, total }));
+          await touchRigs(connection, ownerId, plan.rigIds);
+          if (response.destroyed) throw new Cancelled();
+          return { done: { applied: true, ...sum } };
+        });
+        tell(last);
+      } catch (error) {
+        if (error instanceof Cancelled) return;
+        // The answer has begun: the trouble is told in its own words, and nothing was kept.
+        if (!isDatabaseAway(error)) request.log.error({ err: error }, 'import of loads');
+        tell({ problem: { code: isDatabaseAway(error) ? 'databaseAway' : 'internal' } });
+      }
+      response.end();
+    },
+  );
 
   router.get('/export/loads.csv', async (request, response) => {
     const { rig: only } = exportQuery.parse(request.query);

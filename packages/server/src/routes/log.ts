@@ -14,6 +14,7 @@ import { Refusal } from '../problems';
 import { addToLog, LOG_ROWS_AT_ONCE, logOf, thinnedLog, type LogTuple } from '../repositories/monitorLog';
 import type { Repositories } from '../repositories/repositories';
 import type { PageQuery, Repository } from '../repositories/versioned';
+import { onlyMediaType } from '../sameSite';
 import { Cancelled, speaker } from './speaker';
 
 const rigParameter = z.object({ id: z.uuid() });
@@ -27,7 +28,7 @@ type Told = Extract<LogEvent, { done: unknown }> | Extract<LogEvent, { problem: 
 /** `POST /import/log`: long, so it reads its own body as it comes. Stands before whatever reads bodies whole. */
 export function logImportRoute(pool: Pool, repositories: Repositories): Router {
   const router = Router();
-  router.post('/import/log/:id', async (request, response) => {
+  router.post('/import/log/:id', onlyMediaType('text/csv'), async (request, response) => {
     const rigId = await ownRig(request, repositories);
     const tell = speaker<LogEvent>(response);
     const ofBytes = Number(request.headers['content-length']) || null;
