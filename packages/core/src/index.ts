@@ -78,7 +78,13 @@ export { ownTire, PRIOR, type OwnEstimate } from './calibrate/ownTire';
 export { fitLine, type LineFit, type Point } from './calibrate/fitLine';
 export { CAUTION_CODES, cautionSeverity, type CautionCode } from './cautions/registry';
 export { chordMm } from './contact/chord';
-export { contactPatch, DEFAULT_CONTACT_CONSTANT, TREAD_WIDTH_SHARE, type ContactPatch } from './contact/contactPatch';
+export {
+  contactPatch,
+  DEFAULT_CONTACT_CONSTANT,
+  SQUARES_UP_KPA,
+  TREAD_WIDTH_SHARE,
+  type ContactPatch,
+} from './contact/contactPatch';
 export { dropShare, pressureForDropKpa } from './contact/bicycleDrop';
 export {
   deflectionMm,

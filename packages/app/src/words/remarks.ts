@@ -1,4 +1,4 @@
-import { type Kind, type Remark } from '@dunlinmoss/core';
+import { familyOf, SQUARES_UP_KPA, type GroundPlan, type Kind, type Remark } from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
 import { percent, pressure } from './format';
@@ -11,6 +11,14 @@ export const isAlarming = ({ code }: Remark): boolean => code === 'bendUnlikely'
 
 const list = (names: readonly string[]): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+
+/** What belongs under the print: a soft one that nobody has measured is drawn too small. */
+export function printNote({ family, axles }: Pick<GroundPlan, 'family' | 'axles'>, units: Units): string | null {
+  const tooSmall = axles.some(({ own, startKpa }) => own === null && startKpa < SQUARES_UP_KPA);
+  return familyOf(family).kind === 'car' && tooSmall
+    ? `Below about ${pressure(SQUARES_UP_KPA, units)} a real print squares up: longer and wider than drawn here.`
+    : null;
+}
 
 /** What belongs beside a number. */
 export function remarkText(remark: Remark, kind: Kind, units: Units): string {

@@ -41,7 +41,7 @@ import { waitingText } from './noPlan';
 import { heldAtText, legText, stopsText } from './oneDay';
 import { fieldText } from './problems';
 import { questionText } from './questions';
-import { isAlarming, remarkText } from './remarks';
+import { isAlarming, printNote, remarkText } from './remarks';
 import { SCHOOL_WORDS } from './schools';
 import { contactText } from './tape';
 import { TOOL_WORDS } from './tools';
@@ -325,6 +325,15 @@ describe('what stands beside a number', () => {
     );
     expect(remarkText(remarks[0]!, 'quad', units)).toContain('floats already');
     expect(remarks.filter(isAlarming).map(({ code }) => code)).toEqual(['bendUnlikely', 'roadTooLow']);
+  });
+
+  it('says under a soft print of a car, unless its own was measured, that it is drawn too small', () => {
+    const [soft, firm] = [planOf('verySoftSand', 400, {}), planOf('gravel')];
+    expect(soft.axles[0]!.startKpa).toBeLessThan(psi(15));
+    expect(printNote(soft, units)).toContain('longer and wider than drawn');
+    expect(printNote(firm, units)).toBeNull();
+    expect(printNote({ ...soft, family: 'tractor' }, units)).toBeNull();
+    expect(printNote({ ...soft, axles: [{ ...soft.axles[0]!, own: {} as never }] }, units)).toBeNull();
   });
 
   it('names the deciding figure in plain words', () => {

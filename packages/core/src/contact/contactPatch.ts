@@ -1,5 +1,5 @@
 import { assumption, type Source } from '../source';
-import { STANDARD_GRAVITY } from '../units/units';
+import { psi, STANDARD_GRAVITY } from '../units/units';
 import { CASING_KPA } from './bicycleDrop';
 import { chordMm } from './chord';
 import { deflectionMm, deflectionShare, isBicycleTire, standingDiameterMm, widthOnRimMm } from './deflection';
@@ -15,6 +15,12 @@ export const DEFAULT_CONTACT_CONSTANT = 0.68;
 export const TREAD_WIDTH_SHARE = 0.75;
 
 export const CONTACT_SOURCE: Source = assumption;
+
+/**
+ * Below this the print of a car's tire squares up and its shoulders come in: it grows faster than the chord, in width too,
+ * and a real one is larger than the one worked out. Common practice, no source. kPa.
+ */
+export const SQUARES_UP_KPA = psi(15);
 
 export interface ContactPatch {
   readonly pressureKpa: number;

@@ -22,6 +22,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
 import { axleOnGauge } from '../../words/format';
 import { noPlanText } from '../../words/limits';
+import { printNote } from '../../words/remarks';
 import { waitingText } from '../../words/noPlan';
 import { Asking, RigPicker } from './Asking';
 import { AxleNumbers } from './AxleNumbers';
@@ -154,6 +155,7 @@ function PlanResult({ plan, question }: PlanResultProps) {
   const palette = usePalette();
   const wide = useWide();
   const onPlacard = plan.school === null;
+  const note = printNote(plan, units);
   if (asked.ground === 'stuck') {
     return (
       <>
@@ -199,6 +201,11 @@ function PlanResult({ plan, question }: PlanResultProps) {
               palette={palette}
             />
           ))}
+          {note !== null && (
+            <Text as="small" tone="muted">
+              {note}
+            </Text>
+          )}
         </Panel>
       </View>
       <Learned question={question} plan={plan} />
