@@ -72,7 +72,7 @@ describe('HowSure', () => {
     expect(screen.getByRole('progressbar').textContent).toContain('5,000 of 20,000');
     await act(async () => job.answer([margin(14, 0.0001), margin(18, 0.031)]));
     expect(textOf('front')).toBe(
-      'FrontLikely 14–16 psi in the tire. Its true load would ask for 13–17 psi. The floor is not crossed in 99 of 100.',
+      'FrontLikely 14–16 psi in the tire. Its true load and tire would ask for 13–17 psi. The floor is not crossed in 99 of 100.',
     );
     expect(textOf('rear')).toContain('not crossed in 96 of 100');
   });

@@ -148,12 +148,12 @@ function Draws({ inputs, plan, units }: DrawsProps) {
   }
 }
 
-/** `Likely 15–18 psi in the tire. With load and tire known, it would ask for 14–17 psi. The floor is not crossed in 98 of 100.` */
+/** `Likely 15–18 psi in the tire. Its true load and tire would ask for 14–17 psi. The floor is not crossed in 98 of 100.` */
 function marginText({ inTire, wanted, belowFloor, aboveCeiling }: Margin, units: Units): string {
   return [
     `Likely ${pressureRange(inTire.lowKpa, inTire.highKpa, units)} in the tire.`,
     ...(wanted
-      ? [`With load and tire known, it would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`]
+      ? [`Its true load and tire would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`]
       : []),
     `The floor is not crossed in ${ofHundred(belowFloor)}${aboveCeiling > 0 ? `, the ceiling in ${ofHundred(aboveCeiling)}` : ''}.`,
   ].join(' ');
