@@ -28,7 +28,9 @@ export default defineConfig({
     // What does not change with the width of the screen is walked on the phone alone.
     {
       name: 'wide',
-      testIgnore: ['air', 'away', 'files', 'loads', 'otherSite', 'outings', 'tests'].map((name) => `**/${name}.spec.ts`),
+      testIgnore: ['air', 'away', 'files', 'loads', 'otherSite', 'outings', 'tests'].map(
+        (name) => `**/${name}.spec.ts`,
+      ),
       use: { viewport: { width: 1280, height: 800 } },
     },
   ],

@@ -152,9 +152,7 @@ function Draws({ inputs, plan, units }: DrawsProps) {
 function marginText({ inTire, wanted, belowFloor, aboveCeiling }: Margin, units: Units): string {
   return [
     `Likely ${pressureRange(inTire.lowKpa, inTire.highKpa, units)} in the tire.`,
-    ...(wanted
-      ? [`Its true load and tire would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`]
-      : []),
+    ...(wanted ? [`Its true load and tire would ask for ${pressureRange(wanted.lowKpa, wanted.highKpa, units)}.`] : []),
     `The floor is not crossed in ${ofHundred(belowFloor)}${aboveCeiling > 0 ? `, the ceiling in ${ofHundred(aboveCeiling)}` : ''}.`,
   ].join(' ');
 }
