@@ -232,7 +232,8 @@ export type {
   RoutineValues,
   TestedOn,
 } from './proof/routine';
-export { testLimitsOf, type TestLimits } from './proof/testLimits';
+export { testLimitsOf } from './proof/testLimits';
+export type { TestLimits } from './proof/routine';
 export { tukeyCdf } from './proof/tukey';
 export {
   judgeTape,

@@ -1,5 +1,8 @@
 import {
   fromCanonical,
+  HANDLING,
+  psi,
+  SPEED_PAIRS,
   REFERENCE_RIG,
   writeMarking,
   type Source,
@@ -129,6 +132,15 @@ const figures = (name: string, value: number): string => {
 
 const referenceName = `${writeMarking(REFERENCE_RIG.build.tire)} with ${REFERENCE_RIG.loadKg}\u00a0kg on it`;
 
+/** A table of speeds and pressures in a line: `6 psi at 5 km/h, 12 at 20`. */
+const pairsText = (pairs: typeof SPEED_PAIRS): string =>
+  pairs
+    .map(([kmh, kpa], index) => {
+      const figure = Math.round(kpa / psi(1));
+      return index === 0 ? `${figure} psi at ${kmh} km/h` : `${figure} at ${kmh}`;
+    })
+    .join(', ');
+
 /** What each step is, and the rule it goes by. */
 const STEPS: Record<WorkingStep['code'], readonly [title: string, formula: string]> = {
   wheelLoad: ['The heavier wheel decides', 'the larger of left and right'],
@@ -196,7 +208,7 @@ const STEPS: Record<WorkingStep['code'], readonly [title: string, formula: strin
   ownFloor: ['Your own floor', 'the lowest you accept'],
   figureForSpeed: [
     'What the trade runs on the reference rig at this speed',
-    '6 psi walking, 12 at 20 km/h, 16 at 30, 20 at 40, 24 at 60, 28 at 80; straight between',
+    `${pairsText(SPEED_PAIRS)}; straight between`,
   ],
   flexFloor: [
     'The same bend on this wheel, a fifth less off pavement, at most what the default gives it or 0.95 of the road; never past 0.35 of its height',
@@ -204,7 +216,7 @@ const STEPS: Record<WorkingStep['code'], readonly [title: string, formula: strin
   ],
   handlingFloor: [
     'With less air a sidewall does not hold a line at this speed',
-    'loose ground 7 psi at 20 km/h, 10 at 30, 12 at 40, 17 at 80; pavement 10, 13, 16, 22',
+    `loose ground ${pairsText(HANDLING.loose)}; pavement ${pairsText(HANDLING.paved)}`,
   ],
   roadEvidence: ['On pavement never below what you drive with', 'as you gave it'],
   freeRolling: ['Wheels that only roll, without a data sheet', '80 kPa'],

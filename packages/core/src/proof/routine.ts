@@ -4,7 +4,13 @@ import type { Family, Kind } from '../families/family';
 import type { CeilingCode } from '../limits/ceilings';
 import type { FloorCode } from '../limits/floors';
 import type { Level } from './levels';
-import type { TestLimits } from './testLimits';
+
+/** How low and how high a test may send somebody, kPa, and by what. */
+export interface TestLimits {
+  readonly lowest: { readonly code: FloorCode; readonly pressureKpa: number };
+  /** Null where nothing tells how high the tire may go. */
+  readonly highest: { readonly code: CeilingCode; readonly pressureKpa: number } | null;
+}
 
 /** What a number of a test is counted in. `rating` goes from 1, bad, to 10, good. */
 export type FieldUnit = 'kpa' | 'mm' | 'mm2' | 'ml' | 'm' | 's' | 'deg' | 'times' | 'rating';

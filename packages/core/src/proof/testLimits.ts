@@ -1,17 +1,8 @@
-import type { CeilingCode } from '../limits/ceilings';
 import { defaultFloorKpa } from '../limits/bead';
-import type { FloorCode } from '../limits/floors';
 import type { Family } from '../families/family';
 import type { AxlePosition } from '../loads/geometry';
 import type { GroundPlan } from '../plan/plan';
-import type { Judgement } from './routine';
-
-/** How low and how high a test may send somebody, kPa, and by what. */
-export interface TestLimits {
-  readonly lowest: { readonly code: FloorCode; readonly pressureKpa: number };
-  /** Null where nothing tells how high the tire may go. */
-  readonly highest: { readonly code: CeilingCode; readonly pressureKpa: number } | null;
-}
+import type { Judgement, TestLimits } from './routine';
 
 /**
  * The limits of a test are those of the plan of the same rig on the same ground, and no second list of them. Of a rig as it
