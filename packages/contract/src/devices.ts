@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { pressureKpa, tempC, timestamp } from './quantities';
+import { altitudeM, conductanceLPerS, pressureKpa, someLitersPerMin, tempC, timestamp, volumeL } from './quantities';
 import { wheelPlace } from './resources/wheelPlace';
 
 /*
@@ -25,7 +25,7 @@ export const deviceDriving = z.strictObject({ driving: z.boolean() });
 
 const deviceWheel = z.strictObject({
   ...wheelPlace,
-  volumeL: z.number().positive().max(10_000),
+  volumeL,
   coldKpa: pressureKpa,
 });
 
@@ -34,7 +34,7 @@ export const deviceSetup = z.strictObject({
   /** Any whole number: the same one gives the same noise. */
   seed: z.int().min(0).max(2_000_000_000),
   ambientC: tempC,
-  altitudeM: z.number().min(-500).max(9_000),
+  altitudeM,
   driving: z.boolean(),
   /** The wheels have been like this since then, so that there is something to look back on. */
   since: timestamp,
@@ -63,8 +63,8 @@ export const gaugeShows = z.strictObject({ readAt: timestamp, pressureKpa: z.num
 /** Air on its way out of a wheel or into it. */
 export const deviceFlow = z.discriminatedUnion('flow', [
   z.strictObject({ flow: z.literal('none') }),
-  z.strictObject({ flow: z.literal('out'), conductanceLPerS: z.number().positive().max(100) }),
-  z.strictObject({ flow: z.literal('in'), litersPerMin: z.number().positive().max(10_000) }),
+  z.strictObject({ flow: z.literal('out'), conductanceLPerS }),
+  z.strictObject({ flow: z.literal('in'), litersPerMin: someLitersPerMin }),
 ]);
 
 export const centralTarget = z.strictObject({
@@ -72,8 +72,8 @@ export const centralTarget = z.strictObject({
     .array(z.strictObject({ position: wheelPlace.position, coldKpa: pressureKpa }))
     .min(1)
     .max(6),
-  outLPerS: z.number().positive().max(100),
-  supplyLPerMin: z.number().positive().max(100_000),
+  outLPerS: conductanceLPerS,
+  supplyLPerMin: someLitersPerMin,
 });
 
 export const centralState = z.strictObject({

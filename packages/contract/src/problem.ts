@@ -12,6 +12,8 @@ export const PROBLEM_CODES = [
   'staleRevision',
   'missingReference',
   'databaseAway',
+  'overloaded',
+  'tooLong',
   'internal',
 ] as const;
 

@@ -7,8 +7,24 @@ import { z } from 'zod';
 
 /** Gauge pressure, kPa. */
 export const pressureKpa = z.number().min(0).max(2_000);
+/** Gauge pressure of something that is pumped up, kPa: the softest tire there is has ten times the least of it. */
+export const pumpedKpa = z.number().min(1).max(2_000);
 /** Load on a wheel or an axle, or the weight of a thing, kg. */
 export const loadKg = z.number().min(0).max(100_000);
+/** Load on something that is loaded, kg: a wheel that stands, a rider, a tire's rating. */
+export const someLoadKg = z.number().min(1).max(100_000);
+/** Air in a tire or a tank, L: from a child's narrow bicycle tire to a tanker's. */
+export const volumeL = z.number().min(0.2).max(10_000);
+/** What a valve or line lets through, L/s of the air at its upstream end while choked. */
+export const conductanceLPerS = z.number().min(0.001).max(100);
+/** What a pump gives, L/min of the air outside; 0 where it stalls. */
+export const litersPerMin = z.number().min(0).max(100_000);
+/** What a pump gives that gives something, L/min. */
+export const someLitersPerMin = z.number().min(0.1).max(100_000);
+/** How far a gauge is off, kPa. */
+export const offsetKpa = z.number().min(-500).max(500);
+/** Step of a gauge, or how well it is read, kPa. */
+export const gaugeStepKpa = z.number().min(0.05).max(50);
 /** A length along a rig, mm. */
 export const lengthMm = z.number().min(0).max(100_000);
 /** A place along or across a rig, mm; less than zero ahead of the front axle or left of the middle. */

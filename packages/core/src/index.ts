@@ -3,6 +3,7 @@ export { fillPlan, type FilledWheel, type FillInput, type FillPlan, type FillWhe
 export {
   centralCost,
   centralTimes,
+  type UpProblem,
   type CentralAxle,
   type CentralCost,
   type CentralDay,

@@ -17,8 +17,13 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
   staleRevision: { status: 409, title: 'This was saved again since you read it' },
   missingReference: { status: 400, title: 'It points at something that is not here' },
   databaseAway: { status: 503, title: 'The database cannot be reached just now; nothing was saved' },
+  overloaded: { status: 503, title: 'More is asked than this server can do just now; nothing was saved' },
+  tooLong: { status: 503, title: 'This took too long and was stopped; nothing was saved' },
   internal: { status: 500, title: 'Something went wrong on this server; nothing was saved' },
 };
+
+/** When to ask again, s. */
+const RETRY_AFTER_S: Partial<Record<ProblemCode, number>> = { databaseAway: 5, overloaded: 2, tooLong: 30 };
 
 /** A refusal that a route throws; the one error handler below turns it into problem details. */
 export class Refusal extends Error {
@@ -33,7 +38,8 @@ export class Refusal extends Error {
 function send(response: Response, { code, details }: Refusal): void {
   const { status, title } = TITLES[code];
   const body: Problem = { type: `urn:dunlinmoss:problem:${code}`, title, status, code, ...details };
-  if (code === 'databaseAway') response.set('Retry-After', '5');
+  const retryAfterS = RETRY_AFTER_S[code];
+  if (retryAfterS !== undefined) response.set('Retry-After', String(retryAfterS));
   response.status(status).type('application/problem+json').send(JSON.stringify(body));
 }
 

@@ -320,3 +320,27 @@ describe('openapi.json', () => {
     }
   });
 });
+
+describe('a calculator that may take long', () => {
+  it('holds up nobody else: who asks later for less is answered first', async () => {
+    const order: string[] = [];
+    const asked = { ...wagon, loadShare: 0.05, gaugeKpa: 7, tempC: 5, widthShare: 0.03 };
+    const margin = calculate('margin', asked).then(({ status }) => order.push(`margin ${status}`));
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    const little = calculate('air-pressure', { altitudeM: 0 }).then(({ status }) => order.push(`little ${status}`));
+    await Promise.all([margin, little]);
+    expect(order).toEqual(['little 200', 'margin 200']);
+  });
+
+  it('is refused, not queued without end, when too many ask', async () => {
+    const asked = { ...wagon, loadShare: 0.05, gaugeKpa: 7, tempC: 5, widthShare: 0.03 };
+    const answers = await Promise.all(Array.from({ length: 30 }, () => calculate('margin', asked)));
+    const refused = answers.filter(({ status }) => status === 503);
+    expect(refused.length).toBeGreaterThan(0);
+    expect(answers.filter(({ status }) => status === 200).length).toBe(30 - refused.length);
+    refused.forEach(({ body, headers }) => {
+      expect(body.code).toBe('overloaded');
+      expect(headers['retry-after']).toBe('2');
+    });
+  });
+});

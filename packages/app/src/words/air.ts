@@ -1,5 +1,12 @@
 import type { Occasion } from '@dunlinmoss/contract';
-import { isTrailer, type AirToolCode, type RunProblem, type WheelPlace, type WheelState } from '@dunlinmoss/core';
+import {
+  isTrailer,
+  type AirToolCode,
+  type RunProblem,
+  type UpProblem,
+  type WheelPlace,
+  type WheelState,
+} from '@dunlinmoss/core';
 
 import type { Units } from '../data/preferences';
 import { AXLE_WORDS, PART_WORDS } from './axles';
@@ -97,3 +104,15 @@ export const MIND_IN = [
   'Never past the sidewall maximum, never a tire that ran flat, never from in front of it.',
   'Sidewall, placard, local law and a qualified tire fitter overrule these numbers.',
 ];
+
+/** Why there is no time for the way up. */
+export const UP_PROBLEM_WORDS: Record<UpProblem, string> = {
+  overAnHour:
+    'This supply never brings them back to road pressure within the hour: a stronger compressor, or fewer wheels at once.',
+  tankTooSmall:
+    'The tank is too small for its lines to work out a time. Check the liters of the tank and of the lines.',
+};
+
+/** How long until two tires on a hose are level. */
+export const levelText = (seconds: number | null): string =>
+  seconds === null ? 'Level only after hours.' : `Level after about ${duration(seconds)}.`;

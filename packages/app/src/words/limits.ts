@@ -181,6 +181,12 @@ export function noPlanText(problem: PlanProblem, kind: Kind, units: Units): stri
         `${axle}: the road pressure of ${pressure(problem.placardKpa, units)} is above the sidewall's maximum of ` +
         `${pressure(problem.maxKpa, units)}. One was misread, or the tire is not for this rig. Put it right on the rig.`
       );
+    case 'noPressureSuffices':
+      return `${axle}: no pressure is enough for ${mass(problem.wheelLoadKg, units)} on a wheel here; what can’t be met is the ${LIMIT_WORDS[problem.floor].name}. Check the load and its unit, unload, drive slower, or fit a tire that carries it.`;
+    case 'liesFlat':
+      return `${axle}: under ${mass(problem.wheelLoadKg, units)} on a wheel this tire would lie flat at ${pressure(problem.pressureKpa, units)}. Check the load and its unit.`;
+    case 'onlyTrailer':
+      return 'Only the axles of a trailer are given. Put those of the rig on it.';
     case 'roadMissing':
       return `${axle}: on pavement its road pressure rules, and it is missing. Put it on the rig.`;
   }

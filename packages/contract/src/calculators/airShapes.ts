@@ -1,13 +1,13 @@
 import { AIR_TOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa } from '../quantities';
+import { pressureKpa, volumeL } from '../quantities';
 import { wheelPlace } from '../resources/wheelPlace';
 
 /** A wheel that air goes out of or into. */
 export const airWheel = z.strictObject({
   ...wheelPlace,
-  volumeL: z.number().positive().max(10_000),
+  volumeL,
   fromKpa: pressureKpa,
   toKpa: pressureKpa,
   /** From the wheel before it, s. */

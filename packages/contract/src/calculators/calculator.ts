@@ -9,6 +9,8 @@ export interface Calculator<Input extends z.ZodType = z.ZodType, Output extends 
   readonly summary: string;
   readonly input: Input;
   readonly output: Output;
+  /** May take more than a fifth of a second: the server runs it in a thread of its own. */
+  readonly heavy?: true;
   readonly run: (input: z.infer<Input>) => z.infer<Output>;
 }
 

@@ -1,13 +1,22 @@
 import { centralCost, centralTimes } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa, speedKmh } from '../quantities';
+import {
+  conductanceLPerS,
+  litersPerMin,
+  pressureKpa,
+  pumpedKpa,
+  someLitersPerMin,
+  speedKmh,
+  volumeL,
+} from '../quantities';
 import { axlePosition } from '../resources/loadCase';
 import { outsideKpaAbs } from './airShapes';
 import { defineCalculator } from './calculator';
 
 export const centralInflationCalculator = defineCalculator({
   name: 'central-inflation',
+  heavy: true,
   summary: 'How long central inflation takes from road to field and back, and what waiting at the gate costs in a day',
   input: z.strictObject({
     axles: z
@@ -15,20 +24,20 @@ export const centralInflationCalculator = defineCalculator({
         z.strictObject({
           position: axlePosition,
           wheels: z.int().min(1).max(4),
-          volumeL: z.number().positive().max(10_000),
-          roadKpa: pressureKpa.positive(),
-          fieldKpa: pressureKpa.positive(),
+          volumeL,
+          roadKpa: pumpedKpa,
+          fieldKpa: pumpedKpa,
         }),
       )
       .min(1)
       .max(6),
-    outLPerS: z.number().positive().max(100),
-    lineLPerS: z.number().positive().max(100),
+    outLPerS: conductanceLPerS,
+    lineLPerS: conductanceLPerS,
     supply: z
-      .tuple([z.strictObject({ pressureKpa, litersPerMin: z.number().positive().max(100_000) })])
-      .rest(z.strictObject({ pressureKpa, litersPerMin: z.number().min(0).max(100_000) })),
-    tankL: z.number().positive().max(10_000),
-    tankKpa: pressureKpa.positive(),
+      .tuple([z.strictObject({ pressureKpa, litersPerMin: someLitersPerMin })])
+      .rest(z.strictObject({ pressureKpa, litersPerMin })),
+    tankL: volumeL,
+    tankKpa: pumpedKpa,
     outsideKpaAbs,
     day: z.strictObject({
       distanceM: z.number().min(0).max(100_000),
@@ -39,6 +48,7 @@ export const centralInflationCalculator = defineCalculator({
   output: z.strictObject({
     downS: z.number(),
     upS: z.number().nullable(),
+    upProblem: z.enum(['overAnHour', 'tankTooSmall']).nullable(),
     cost: z
       .strictObject({
         doneBeforeGate: z.boolean(),
@@ -50,7 +60,7 @@ export const centralInflationCalculator = defineCalculator({
       .nullable(),
   }),
   run: ({ day, ...input }) => {
-    const { downS, upS } = centralTimes(input);
-    return { downS, upS, cost: upS === null ? null : centralCost({ downS, upS }, day) };
+    const { downS, upS, upProblem } = centralTimes(input);
+    return { downS, upS, upProblem, cost: upS === null ? null : centralCost({ downS, upS }, day) };
   },
 });

@@ -1,7 +1,7 @@
 import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { loadKg, pressureKpa } from '../quantities';
+import { someLoadKg, pressureKpa } from '../quantities';
 import { defineCalculator } from './calculator';
 import { buildOf, contactConstant, contactPatchShape, tireInput } from './shapes';
 
@@ -10,7 +10,7 @@ export const contactCalculator = defineCalculator({
   summary: 'Deflection, contact length, area and ground pressure of one wheel; null where the tire is squeezed flat',
   input: z.strictObject({
     ...tireInput,
-    wheelLoadKg: loadKg.positive(),
+    wheelLoadKg: someLoadKg,
     pressureKpa,
     contactConstant: contactConstant.optional(),
   }),

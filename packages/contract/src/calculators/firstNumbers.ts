@@ -1,8 +1,8 @@
 import { firstNumbers, groundsFor, familyOf, SCHOOL_CODES, GROUND_CODES, USUAL_RIG_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { loadKg } from '../quantities';
-import { axlePosition } from '../resources/loadCase';
+import { someLoadKg } from '../quantities';
+import { axlePosition, axlesInOrder } from '../resources/loadCase';
 import { defineCalculator } from './calculator';
 import { planAxleInput, planAxleOf, planInput, problemShape } from './planShapes';
 
@@ -15,12 +15,9 @@ export const firstNumbersCalculator = defineCalculator({
   input: planInput.omit({ axles: true, ground: true, school: true, stuckAccepted: true }).extend({
     /** Null answers for every ground of the family. */
     ground: z.enum(GROUND_CODES).nullable().default(null),
-    axles: z
-      .array(planAxleInput.omit({ leftLoadKg: true, rightLoadKg: true }))
-      .min(1)
-      .max(6),
+    axles: axlesInOrder(planAxleInput.omit({ leftLoadKg: true, rightLoadKg: true })),
     /** The whole rig as it stands; null where nobody knows it. */
-    totalKg: loadKg.positive().nullable().default(null),
+    totalKg: someLoadKg.nullable().default(null),
     laden: z.enum(['empty', 'loaded']).default('empty'),
     /** Which usual rig it is like; null takes the first of its family. */
     like: z.enum(USUAL_RIG_CODES).nullable().default(null),

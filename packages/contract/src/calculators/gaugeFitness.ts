@@ -1,7 +1,7 @@
 import { gaugeFitness } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa } from '../quantities';
+import { gaugeStepKpa, pressureKpa } from '../quantities';
 import { gauge } from '../resources/gauge';
 import { defineCalculator } from './calculator';
 
@@ -14,7 +14,7 @@ export const gaugeFitnessCalculator = defineCalculator({
     gradePercent: gauge.shape.gradePercent,
     comparisons: gauge.shape.comparisons.default([]),
     targetKpa: pressureKpa,
-    stepKpa: pressureKpa.positive(),
+    stepKpa: gaugeStepKpa,
   }),
   output: z.strictObject({
     fitness: z.enum(['good', 'fair', 'unfit']),

@@ -1,10 +1,8 @@
 import { gaugeNowKpa } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa } from '../quantities';
+import { altitudeM, pressureKpa, tempC } from '../quantities';
 import { defineCalculator } from './calculator';
-
-const tempC = z.number().min(-60).max(150);
 
 export const gaugeNowCalculator = defineCalculator({
   name: 'gauge-now',
@@ -13,7 +11,7 @@ export const gaugeNowCalculator = defineCalculator({
     coldKpa: pressureKpa,
     coldTempC: tempC,
     tireTempC: tempC,
-    altitudeM: z.number().min(-500).max(9000),
+    altitudeM,
   }),
   output: z.strictObject({ gaugeNowKpa: z.number() }),
   run: ({ coldKpa, ...conditions }) => ({ gaugeNowKpa: gaugeNowKpa(coldKpa, conditions) }),

@@ -1,7 +1,7 @@
 import { leakTest, timeToFloor } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { altitudeM, pressureKpa, tempC } from '../quantities';
+import { altitudeM, gaugeStepKpa, pressureKpa, tempC } from '../quantities';
 import { defineCalculator } from './calculator';
 
 export const leakCalculator = defineCalculator({
@@ -14,7 +14,7 @@ export const leakCalculator = defineCalculator({
       .max(2_000),
     altitudeM: altitudeM.default(0),
     coldTempC: tempC.default(20),
-    noiseKpa: z.number().positive().max(50).default(1),
+    noiseKpa: gaugeStepKpa.default(1),
     floorKpa: pressureKpa,
   }),
   output: z.strictObject({

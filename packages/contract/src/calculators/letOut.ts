@@ -1,7 +1,7 @@
 import { creepsBackKpa, drainPlan, outToolOf, rateFrom } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa } from '../quantities';
+import { gaugeStepKpa, pressureKpa, volumeL } from '../quantities';
 import { wheelPlace } from '../resources/wheelPlace';
 import { airToolKind, airWheel, outsideKpaAbs } from './airShapes';
 import { defineCalculator } from './calculator';
@@ -18,11 +18,11 @@ export const letOutCalculator = defineCalculator({
     timed: z
       .array(
         z.strictObject({
-          volumeL: z.number().positive().max(10_000),
+          volumeL,
           beforeKpa: pressureKpa,
           afterKpa: pressureKpa,
-          seconds: z.number().positive().max(36_000),
-          readingKpa: z.number().positive().max(100).default(2),
+          seconds: z.number().min(0.1).max(36_000),
+          readingKpa: gaugeStepKpa.default(2),
         }),
       )
       .max(200)

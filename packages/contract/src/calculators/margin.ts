@@ -13,6 +13,7 @@ const MOST_DRAWS = 20_000;
 
 export const marginCalculator = defineCalculator({
   name: 'margin',
+  heavy: true,
   summary:
     'The result under uncertain inputs, by seeded draws of load, gauge, temperature, width, carcass, formula, exponent and reference pressure: the band of true pressures and how often a limit is crossed',
   input: planInput.extend({

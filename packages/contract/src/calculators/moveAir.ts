@@ -1,11 +1,11 @@
 import { hoseJoin, moveAir } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa } from '../quantities';
+import { gaugeStepKpa, pressureKpa, volumeL } from '../quantities';
 import { outsideKpaAbs } from './airShapes';
 import { defineCalculator } from './calculator';
 
-const air = { volumeL: z.number().positive().max(10_000), pressureKpa };
+const air = { volumeL, pressureKpa };
 
 export const moveAirCalculator = defineCalculator({
   name: 'move-air',
@@ -17,7 +17,7 @@ export const moveAirCalculator = defineCalculator({
       .min(1)
       .max(24),
     targetKpa: pressureKpa,
-    stepKpa: z.number().positive().max(50).default(7),
+    stepKpa: gaugeStepKpa.default(7),
     outsideKpaAbs,
   }),
   output: z.strictObject({
@@ -31,8 +31,8 @@ export const moveAirCalculator = defineCalculator({
         softBeforeKpa: z.number(),
         softAfterKpa: z.number(),
         closedEarly: z.boolean(),
-        /** Until both are level; less where it is closed early. */
-        levelS: z.number(),
+        /** Until both are level; less where it is closed early; null where that is more than anybody waits. */
+        levelS: z.number().nullable(),
       }),
     ),
   }),

@@ -2,7 +2,7 @@ import { compromise, GROUND_CODES, MODIFIER_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { speedKmh } from '../quantities';
-import { axlePosition } from '../resources/loadCase';
+import { axlePosition, axlesInOrder } from '../resources/loadCase';
 import { defineCalculator } from './calculator';
 import {
   groundPlanShape,
@@ -29,7 +29,7 @@ export const onePressureCalculator = defineCalculator({
           modifiers: z.array(z.enum(MODIFIER_CODES)).default([]),
           speedKmh: speedKmh.nullable().default(null),
           /** The rig as it is loaded there; without it, as told for all. */
-          axles: z.array(planAxleInput).min(1).max(6).optional(),
+          axles: axlesInOrder(planAxleInput).optional(),
           /** Against the other legs. */
           weight: z.number().positive().max(1_000_000).default(1),
         }),

@@ -1,7 +1,7 @@
 import { ownTire } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { loadKg, pressureKpa } from '../quantities';
+import { pressureKpa, someLoadKg } from '../quantities';
 import { defineCalculator } from './calculator';
 import { buildOf, ownTireShape, tireInput } from './shapes';
 
@@ -16,7 +16,7 @@ export const ownTireCalculator = defineCalculator({
         z.strictObject({
           of: z.enum(['length', 'width', 'settles']),
           pressureKpa,
-          loadKg: loadKg.positive(),
+          loadKg: someLoadKg,
           valueMm: z.number().min(0).max(5_000),
           deviationMm: z.number().min(0.1).max(200),
           /** Readings that are all too long by the same share one name; null reads the thing itself. */

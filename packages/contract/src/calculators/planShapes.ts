@@ -12,8 +12,8 @@ import {
 } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { loadKg, pressureKpa, speedKmh, widthMm } from '../quantities';
-import { axlePosition } from '../resources/loadCase';
+import { pressureKpa, pumpedKpa, someLoadKg, speedKmh, widthMm } from '../quantities';
+import { axlePosition, axlesInOrder } from '../resources/loadCase';
 import { loadLine, loadRow } from '../resources/rig';
 import { curveOf } from '../rig/rigInput';
 import { contactPatchShape, ownTireShape, tireInput, tireOf } from './shapes';
@@ -23,10 +23,10 @@ export const planAxleInput = z.strictObject({
   position: axlePosition,
   wheels: z.union([z.literal(1), z.literal(2), z.literal(4)]).default(2),
   ...tireInput,
-  leftLoadKg: loadKg.positive(),
-  rightLoadKg: loadKg.positive(),
+  leftLoadKg: someLoadKg,
+  rightLoadKg: someLoadKg,
   /** Placard, manual, or what a bicycle is ridden with now. */
-  roadKpa: pressureKpa.positive().nullable().default(null),
+  roadKpa: pumpedKpa.nullable().default(null),
   beadHold: z.enum(BEAD_HOLDS).default('none'),
   tube: z.boolean().default(false),
   insert: z.boolean().default(false),
@@ -41,7 +41,7 @@ export const planAxleInput = z.strictObject({
   rowsOf: z.enum(['thisTire', 'standardTire']).default('thisTire'),
   own: ownTireShape.optional(),
   /** On the heavier tire when it is driven with the road pressure, where that is not today's load. Farm machines. */
-  roadLoadKg: loadKg.positive().optional(),
+  roadLoadKg: someLoadKg.optional(),
   /** A bicycle rim without hooks. */
   hookless: z.boolean().optional(),
 });
@@ -56,10 +56,10 @@ export const planInput = z.strictObject({
   /** How fast it has to go here; null goes by the ground's guide. */
   speedKmh: speedKmh.nullable().default(null),
   roadSpeedKmh: speedKmh.nullable().default(null),
-  riderKg: loadKg.positive().nullable().default(null),
+  riderKg: someLoadKg.nullable().default(null),
   heldFloorKpa: pressureKpa.nullable().default(null),
   stuckAccepted: z.boolean().default(false),
-  axles: z.array(planAxleInput).min(1).max(6),
+  axles: axlesInOrder(planAxleInput),
 });
 
 /** The core's axle of a calculator's. */

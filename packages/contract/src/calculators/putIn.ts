@@ -15,7 +15,7 @@ export const putInCalculator = defineCalculator({
     flow: airTool.shape.flow,
     duty: airTool.shape.duty,
     budget: airTool.shape.budget,
-    rate: z.number().positive().max(10).default(1),
+    rate: z.number().min(0.05).max(10).default(1),
     outsideKpaAbs,
     wheels: z.array(airWheel).min(1).max(24),
   }),

@@ -1,7 +1,7 @@
 import { WHEEL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { axlePosition, loadCase, loadItem } from '../resources/loadCase';
+import { axlePosition, axlesInOrder, loadCase, loadItem } from '../resources/loadCase';
 import { rigAxle } from '../resources/rig';
 import { lengthMm } from '../quantities';
 import { rigLoads } from '../rig/rigInput';
@@ -13,10 +13,7 @@ export const rigLoadsCalculator = defineCalculator({
   name: 'rig-loads',
   summary: 'The load on every wheel in one load case, from scales, from moments or from how a rider sits',
   input: z.strictObject({
-    axles: z
-      .array(rigAxle.pick({ position: true, wheels: true, behindMm: true, trackMm: true }))
-      .min(1)
-      .max(6),
+    axles: axlesInOrder(rigAxle.pick({ position: true, wheels: true, behindMm: true, trackMm: true })),
     hitchMm: lengthMm.nullable(),
     loadCase: loadCase.omit({ id: true, name: true }),
   }),

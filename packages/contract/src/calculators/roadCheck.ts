@@ -1,7 +1,7 @@
 import { bestUse, FAMILY_CODES, innerVolumeL, limpSpeedKmh, onPavement, wheelsOf } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa, speedKmh } from '../quantities';
+import { gaugeStepKpa, pressureKpa, speedKmh } from '../quantities';
 import { wheelPlace } from '../resources/wheelPlace';
 import { defineCalculator } from './calculator';
 import { planAxleInput, planAxleOf } from './planShapes';
@@ -18,7 +18,7 @@ export const roadCheckCalculator = defineCalculator({
       .max(6),
     /** What there is to put in, L at 1 atm. */
     liters: z.number().min(0).max(1_000_000).default(0),
-    stepKpa: z.number().positive().max(50).default(7),
+    stepKpa: gaugeStepKpa.default(7),
   }),
   output: z.strictObject({
     /** With what is in them now; null where all have their road pressure. */

@@ -9,6 +9,7 @@ import {
 } from '@dunlinmoss/core';
 import { z } from 'zod';
 
+import { someLoadKg } from '../quantities';
 import { axlePosition } from '../resources/loadCase';
 import { routineFields } from '../resources/proofTest';
 import { defineCalculator } from './calculator';
@@ -25,7 +26,7 @@ export const routineCalculators = ROUTINE_CODES.map((code) =>
     input: z.strictObject({
       ...tireInput,
       family: z.enum(FAMILY_CODES),
-      wheelLoadKg: z.number().min(1).max(20_000).nullable().default(null),
+      wheelLoadKg: someLoadKg.nullable().default(null),
       /** The rig on the ground it is tested for: what is proposed stays between the floors and ceilings of its plan. */
       plan: planInput.nullable().default(null),
       /** The axle that is tested; null is the rig as it rolls. */

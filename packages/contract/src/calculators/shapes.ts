@@ -42,9 +42,9 @@ export const tapeContactShape = z.strictObject({
 
 const ownFactor = z.strictObject({
   factor: z.number().min(0.1).max(10),
-  low: z.number().min(0),
-  high: z.number().min(0),
-  readings: z.int().min(0),
+  low: z.number().min(0.01).max(100),
+  high: z.number().min(0.01).max(100),
+  readings: z.int().min(0).max(100_000),
 });
 
 /** What a tire's own tests gave, as times the handbook's values. */

@@ -1,15 +1,15 @@
 import { storageLoss, TUBE_KINDS } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { pressureKpa } from '../quantities';
+import { pumpedKpa } from '../quantities';
 import { defineCalculator } from './calculator';
 
 export const storageCalculator = defineCalculator({
   name: 'storage-loss',
   summary: 'What a tire loses while it stands, and when to look again',
   input: z.strictObject({
-    nowKpa: pressureKpa.positive(),
-    leastKpa: pressureKpa.positive(),
+    nowKpa: pumpedKpa,
+    leastKpa: pumpedKpa,
     tube: z.enum(TUBE_KINDS),
     onBicycle: z.boolean(),
   }),

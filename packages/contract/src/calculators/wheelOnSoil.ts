@@ -1,7 +1,7 @@
 import { SOIL_CODES, soilOf, wheelOnSoil } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { lengthMm, loadKg, pressureKpa } from '../quantities';
+import { pressureKpa, someLoadKg, widthMm } from '../quantities';
 import { defineCalculator } from './calculator';
 import { problemShape } from './planShapes';
 import { buildOf, tireInput } from './shapes';
@@ -12,11 +12,11 @@ export const wheelOnSoilCalculator = defineCalculator({
     'One driven wheel on ground that gives way: sinkage, resistance, thrust and the slope it climbs; or why there is no figure',
   input: z.strictObject({
     ...tireInput,
-    wheelLoadKg: loadKg.positive(),
+    wheelLoadKg: someLoadKg,
     pressureKpa,
     soil: z.enum(SOIL_CODES),
     /** How deep the soft layer lies; needed on snow. */
-    depthMm: lengthMm.positive().nullable().default(null),
+    depthMm: widthMm.nullable().default(null),
   }),
   output: z.discriminatedUnion('ok', [
     z.strictObject({

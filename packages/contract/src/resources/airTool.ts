@@ -1,10 +1,10 @@
 import { AIR_TOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { id, name, pressureKpa, revision } from '../quantities';
+import { id, litersPerMin, name, pressureKpa, revision } from '../quantities';
 import { stamps } from './row';
 
-const minutes = z.number().positive().max(600);
+const minutes = z.number().min(0.1).max(600);
 
 /** A person's tool for letting air out or putting it in. What its label says is theirs; without, its kind's is taken. */
 export const airTool = z.strictObject({
@@ -16,7 +16,7 @@ export const airTool = z.strictObject({
   wheelsAtOnce: z.int().min(1).max(6),
   /** What it delivers by pressure, as its label says. */
   flow: z
-    .array(z.strictObject({ pressureKpa, litersPerMin: z.number().min(0).max(10_000) }))
+    .array(z.strictObject({ pressureKpa, litersPerMin }))
     .max(8)
     .refine((flow) => flow.every((point, index) => index === 0 || point.pressureKpa > flow[index - 1]!.pressureKpa), {
       message: 'expected each point at a higher pressure than the one before',
@@ -28,8 +28,8 @@ export const airTool = z.strictObject({
   /** What a charge or a bottle holds. */
   budget: z
     .discriminatedUnion('kind', [
-      z.strictObject({ kind: z.literal('liters'), liters: z.number().positive().max(1_000_000) }),
-      z.strictObject({ kind: z.literal('gas'), kg: z.number().positive().max(1_000) }),
+      z.strictObject({ kind: z.literal('liters'), liters: z.number().min(0.1).max(1_000_000) }),
+      z.strictObject({ kind: z.literal('gas'), kg: z.number().min(0.001).max(1_000) }),
     ])
     .nullable()
     .default(null),

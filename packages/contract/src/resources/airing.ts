@@ -1,16 +1,16 @@
 import { AIR_TOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
-import { altitudeM, id, pressureKpa, revision, tempC, timestamp } from '../quantities';
+import { altitudeM, id, offsetKpa, pressureKpa, revision, tempC, timestamp, volumeL } from '../quantities';
 import { stamps } from './row';
 import { wheelPlace } from './wheelPlace';
 
 /** The gauge of readings that are kept as it showed them; null for one that was taken as true. */
-export const gaugeUsed = z.strictObject({ gaugeId: id, offsetKpa: z.number().min(-500).max(500) }).nullable();
+export const gaugeUsed = z.strictObject({ gaugeId: id, offsetKpa }).nullable();
 
 const wheel = z.strictObject({
   ...wheelPlace,
-  volumeL: z.number().positive().max(10_000),
+  volumeL,
   /** What it is to have, cold, and what the gauge should show for that as warm as the tires were. */
   coldKpa: pressureKpa,
   targetKpa: pressureKpa,

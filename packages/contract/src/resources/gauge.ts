@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { id, name, pressureKpa, revision } from '../quantities';
+import { id, name, pressureKpa, pumpedKpa, revision } from '../quantities';
 import { stamps } from './row';
 
 /** A person's gauge, with what it was held against. */
@@ -11,7 +11,7 @@ export const gauge = z
     name,
     /** The scale, from and to. */
     fromKpa: pressureKpa,
-    fullScaleKpa: pressureKpa.positive(),
+    fullScaleKpa: pumpedKpa,
     /** Accuracy class, percent of full scale; null where nothing says. */
     gradePercent: z.number().min(0.05).max(20).nullable(),
     /** Readings beside a gauge that is trusted, on one tire at once. */

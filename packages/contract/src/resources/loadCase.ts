@@ -1,9 +1,26 @@
-import { AXLE_POSITIONS, LOAD_METHODS, POSTURE_CODES, WHEEL_CODES } from '@dunlinmoss/core';
+import { AXLE_POSITIONS, type AxlePosition, LOAD_METHODS, POSTURE_CODES, WHEEL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { id, loadKg, name, placeMm } from '../quantities';
 
 export const axlePosition = z.enum(AXLE_POSITIONS);
+
+/** The axles of a rig, of whatever is told of each: front to rear, each once, then those of its trailer. */
+export const axlesInOrder = <Shape extends { readonly position: typeof axlePosition }>(axle: z.ZodObject<Shape>) =>
+  z
+    .array(axle)
+    .min(1)
+    .max(AXLE_POSITIONS.length)
+    .refine(
+      (axles) => {
+        const places = axles.map((each) => AXLE_POSITIONS.indexOf((each as { position: AxlePosition }).position));
+        return places.every((place, index) => index === 0 || place > places[index - 1]!);
+      },
+      {
+        message: 'expected each axle once, front to rear, then those of the trailer',
+        params: { code: 'axleOrder' },
+      },
+    );
 
 /** Which part of an axle stood on the scale. */
 export const weighedPart = z.enum(['axle', ...WHEEL_CODES]);

@@ -11,8 +11,19 @@ import {
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
-import { contactLengthMm, id, pressureKpa, revision, timestamp, wheelLoadKg, widthMm } from '../quantities';
+import {
+  contactLengthMm,
+  id,
+  offsetKpa,
+  pressureKpa,
+  revision,
+  someLoadKg,
+  timestamp,
+  wheelLoadKg,
+  widthMm,
+} from '../quantities';
 import { stamps } from './row';
+import { wheelKey } from './wheelPlace';
 
 export const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
 
@@ -25,7 +36,7 @@ export const tapeDetails = z.strictObject({
   surface: z.enum(['firm', 'soft']),
   method: z.enum(['poles', 'marks']),
   /** The gauge of the readings, which are kept as it showed them; null for one that was taken as true. */
-  gauge: z.strictObject({ gaugeId: id, offsetKpa: z.number().min(-500).max(500) }).nullable(),
+  gauge: z.strictObject({ gaugeId: id, offsetKpa }).nullable(),
   readings: z
     .array(z.strictObject({ pressureKpa, lengthMm: contactLengthMm }))
     .min(1)
@@ -60,7 +71,7 @@ function presentSchema(field: Field): z.ZodType<RoutineValue> {
     case 'choice':
       return z.enum(field.options as [string, ...string[]]);
     case 'wheel':
-      return z.string().regex(/^[a-z]+[0-9]* [a-zA-Z]+$/);
+      return wheelKey;
     case 'outline':
       return z
         .array(z.tuple([z.number().min(-20_000).max(20_000), z.number().min(-20_000).max(20_000)]))
@@ -84,14 +95,14 @@ const detailsSchema = (code: RoutineCode) => {
   const { setup, runs } = routineFields(code);
   return z.strictObject({
     /** Of the wheel it was made on, or of the heaviest where it is of the whole rig; `wheelKey` writes it so. */
-    wheel: z.string().regex(/^[a-z]+[0-9]* [a-zA-Z]+$/),
+    wheel: wheelKey,
     tireMarking,
     loadRange: z.enum(LOAD_RANGE_CODES),
     /** Null where nobody knows it: what needs it is then withheld. */
-    wheelLoadKg: z.number().min(1).max(20_000).nullable(),
+    wheelLoadKg: someLoadKg.nullable(),
     /** On the rim, where it was measured. */
     widthMm: widthMm.nullable().default(null),
-    gauge: z.strictObject({ gaugeId: id, offsetKpa: z.number().min(-500).max(500) }).nullable(),
+    gauge: z.strictObject({ gaugeId: id, offsetKpa }).nullable(),
     setup,
     runs: runs.min(1),
     note: z.string().trim().max(500).default(''),

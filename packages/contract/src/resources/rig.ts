@@ -1,28 +1,33 @@
-import {
-  AXLE_POSITIONS,
-  BEAD_HOLDS,
-  CASINGS,
-  FAMILY_CODES,
-  familyOf,
-  LOAD_RANGE_CODES,
-  SCHOOL_CODES,
-} from '@dunlinmoss/core';
+import { BEAD_HOLDS, CASINGS, FAMILY_CODES, familyOf, LOAD_RANGE_CODES, SCHOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
-import { id, lengthMm, loadKg, name, pressureKpa, revision, speedKmh, timestamp, widthMm } from '../quantities';
-import { axlePosition, loadCase } from './loadCase';
+import {
+  id,
+  lengthMm,
+  loadKg,
+  name,
+  offsetKpa,
+  pressureKpa,
+  pumpedKpa,
+  revision,
+  someLoadKg,
+  speedKmh,
+  timestamp,
+  widthMm,
+} from '../quantities';
+import { axlePosition, axlesInOrder, loadCase } from './loadCase';
 import { stamps } from './row';
 
 /** A pressure that was read: what the gauge showed, and how far it was known to read above the truth. */
 export const reading = z.strictObject({
   rawKpa: pressureKpa,
   gaugeId: id.nullable(),
-  offsetKpa: z.number().min(-500).max(500),
+  offsetKpa,
 });
 
 /** A "max load at pressure" line of a sidewall. */
-export const loadLine = z.strictObject({ pressureKpa: pressureKpa.positive(), loadKg: loadKg.positive() });
+export const loadLine = z.strictObject({ pressureKpa: pumpedKpa, loadKg: someLoadKg });
 /** A row of a tire's data sheet. */
 export const loadRow = loadLine.extend({ speedKmh });
 
@@ -80,20 +85,9 @@ export const rig = z
     school: z.enum(SCHOOL_CODES).nullable(),
     /** The lowest that the person accepts; null goes by the trade's. */
     beadFloorKpa: z.number().min(LOWEST_FLOOR_KPA).max(400).nullable(),
-    axles: z.array(rigAxle).min(1).max(6),
+    axles: axlesInOrder(rigAxle),
     loadCases: z.array(loadCase).max(30),
   })
-  .refine(
-    ({ axles }) => {
-      const places = axles.map(({ position }) => AXLE_POSITIONS.indexOf(position));
-      return places.every((place, index) => index === 0 || place > places[index - 1]!);
-    },
-    {
-      path: ['axles'],
-      message: 'expected each axle once, front to rear, then those of the trailer',
-      params: { code: 'axleOrder' },
-    },
-  )
   .refine(
     ({ family, axles }) =>
       familyOf(family).axles.every((own) => axles.some(({ position }) => position === own.position)),

@@ -33,7 +33,11 @@ describe('centralTimes', () => {
 
   it('never comes up on a supply that stalls', () => {
     const weak = { ...input, tankKpa: 140, supply: [{ pressureKpa: 0, litersPerMin: 900 }] as const };
-    expect(centralTimes(weak).upS).toBeNull();
+    expect(centralTimes(weak)).toMatchObject({ upS: null, upProblem: 'overAnHour' });
+    // Less air altogether than is missing, and a tank too small for its lines.
+    expect(centralTimes({ ...input, supply: [{ pressureKpa: 0, litersPerMin: 1 }] }).upProblem).toBe('overAnHour');
+    const tiny = { ...input, tankL: 0.2, lineLPerS: 100, supply: [{ pressureKpa: 0, litersPerMin: 60 }] as const };
+    expect(centralTimes(tiny)).toMatchObject({ upS: null, upProblem: 'tankTooSmall' });
   });
 
   it('comes up sooner with a larger tank', () =>

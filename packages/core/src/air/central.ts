@@ -28,9 +28,17 @@ export interface CentralInput {
 export interface CentralTimes {
   /** Road to field. */
   readonly downS: number;
-  /** Field to road; null where the supply never gets there. */
+  /** Field to road; null where there is no figure, and why. */
   readonly upS: number | null;
+  readonly upProblem: UpProblem | null;
 }
+
+/** Why there is no time for the way up. */
+export type UpProblem =
+  /** Not within an hour, or never. */
+  | 'overAnHour'
+  /** The tank is so small against its lines that the computation would take too many steps. */
+  | 'tankTooSmall';
 
 /** Longer than this nobody waits, s. */
 const MOST_S = 3600;
@@ -49,6 +57,16 @@ export function centralTimes(input: CentralInput): CentralTimes {
     0,
     ...axles.map(({ volumeL, roadKpa, fieldKpa }) => (volumeL / outLPerS) * drainTau(roadKpa, fieldKpa, outsideKpaAbs)),
   );
+  // All that the tank holds and the compressor could ever give may be less than is missing: then nothing need be integrated.
+  const missing = axles.reduce(
+    (sum, { wheels, volumeL, fieldKpa, roadKpa }) =>
+      sum + wheels * volumeL * Math.max(0, roadKpa - FULL_KPA - fieldKpa),
+    0,
+  );
+  const mostLPerMin = Math.max(...supply.map(({ litersPerMin }) => litersPerMin));
+  if (missing > tankL * tankKpa + (mostLPerMin / 60) * MOST_S * outsideKpaAbs) {
+    return { downS, upS: null, upProblem: 'overAnHour' };
+  }
   // The wheels of an axle do the same: one vessel as large as all of them, on as many lines.
   const vessels: Vessel[] = [
     { volumeL: tankL, pressureKpa: tankKpa },
@@ -69,7 +87,8 @@ export function centralTimes(input: CentralInput): CentralTimes {
     done: (pressures) => axles.every(({ roadKpa }, index) => pressures[index + 1]! >= roadKpa - FULL_KPA),
     mostS: MOST_S,
   });
-  return { downS, upS: up.done ? up.seconds : null };
+  const upProblem = up.end === 'done' ? null : up.end === 'tooManySteps' ? 'tankTooSmall' : 'overAnHour';
+  return { downS, upS: upProblem === null ? up.seconds : null, upProblem };
 }
 
 export interface CentralDay {

@@ -29,8 +29,8 @@ describe('joined', () => {
             { volumeL: v2, pressureKpa: p2 },
           ],
         });
-        const { pressuresKpa, done } = joined(both);
-        expect(done).toBe(true);
+        const { pressuresKpa, end } = joined(both);
+        expect(end).toBe('done');
         expect(air(both, pressuresKpa)).toBeCloseTo(air(both, [p1, p2]), 6);
         const mixed = (p1 * v1 + p2 * v2) / (v1 + v2);
         pressuresKpa.forEach((kpa) => expect(Math.abs(kpa - mixed)).toBeLessThan(0.51));
@@ -41,7 +41,7 @@ describe('joined', () => {
 
   it('shuts a hose at its pressure, and lets nothing back through it', () => {
     const shut = joined(input({ hoses: [{ from: 0, to: 1, conductanceLPerS: 0.5, shutAtKpa: 140 }], mostS: 600 }));
-    expect(shut.done).toBe(false);
+    expect(shut.end).toBe('tooLong');
     expect(shut.pressuresKpa[1]).toBeGreaterThanOrEqual(140);
     expect(shut.pressuresKpa[1]).toBeLessThan(141);
     const backwards = joined(input({ hoses: [{ from: 1, to: 0, conductanceLPerS: 0.5, shutAtKpa: 999 }], mostS: 60 }));
@@ -55,9 +55,24 @@ describe('joined', () => {
     expect(fed.seconds - (100 * 40) / pa).toBeGreaterThanOrEqual(-1e-6);
   });
 
+  it('ends early where nothing moves any more, and says where it would take too many steps', () => {
+    // The little vessel is level with its large neighbour thousands of times a second.
+    const stiff = {
+      vessels: [
+        { volumeL: 0.2, pressureKpa: 120 },
+        { volumeL: 500, pressureKpa: 100 },
+      ],
+      hoses: [{ from: 0, to: 1, conductanceLPerS: 100, shutAtKpa: 400 }],
+      done: ([, tire]: readonly number[]) => tire! >= 300,
+      mostS: 3600,
+    };
+    expect(joined(input(stiff)).end).toBe('tooLong');
+    expect(joined(input({ ...stiff, supplyLPerMin: () => 60 })).end).toBe('tooManySteps');
+  });
+
   it('gives up when its time is over', () => {
     const slow = joined(input({ mostS: 2 }));
-    expect(slow.done).toBe(false);
+    expect(slow.end).toBe('tooLong');
     expect(slow.seconds).toBeCloseTo(2, 6);
   });
 });

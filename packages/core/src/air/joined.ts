@@ -29,11 +29,26 @@ export interface JoinedInput {
   readonly mostS: number;
 }
 
+/** Why the end that was asked for was not met. */
+export type JoinedEnd =
+  | 'done'
+  /** Not within the time, or nothing moves any more. */
+  | 'tooLong'
+  /** A vessel so small against its hoses that the computation would take too many steps. */
+  | 'tooManySteps';
+
 export interface Joined {
   readonly seconds: number;
   readonly pressuresKpa: readonly number[];
-  readonly done: boolean;
+  readonly end: JoinedEnd;
 }
+
+/** About a tenth of a second of computing; a truck's tank and four tires take a few thousand. */
+const MOST_STEPS = 20_000;
+/** After so many steps it is looked whether anything still moves. */
+const LOOK_AGAIN = 1_000;
+/** What is left of the time brings less than this, kPa: it stands still. */
+const STILL_KPA = 0.1;
 
 /** Closer than this two vessels count as all but level, kPa: far below what a gauge shows. */
 const NEARLY_LEVEL_KPA = 0.5;
@@ -66,6 +81,18 @@ export function joined({ vessels, hoses, supplyLPerMin, outsideKpaAbs, done, mos
     vessels.map(({ pressureKpa }) => pressureKpa),
     slopes,
   );
-  while (!done(ode.values) && ode.step(mostS));
-  return { seconds: ode.seconds, pressuresKpa: [...ode.values], done: done(ode.values) };
+  let end: JoinedEnd | null = null;
+  let before = { seconds: 0, values: [...ode.values] };
+  for (let steps = 0; end === null; steps += 1) {
+    if (done(ode.values)) end = 'done';
+    else if (steps === MOST_STEPS) end = 'tooManySteps';
+    else if (steps > 0 && steps % LOOK_AGAIN === 0) {
+      const leftOver = (mostS - ode.seconds) / (ode.seconds - before.seconds);
+      const moved = Math.max(...ode.values.map((kpa, index) => Math.abs(kpa - before.values[index]!)));
+      if (moved * leftOver < STILL_KPA) end = 'tooLong';
+      before = { seconds: ode.seconds, values: [...ode.values] };
+    }
+    if (end === null && !ode.step(mostS)) end = done(ode.values) ? 'done' : 'tooLong';
+  }
+  return { seconds: ode.seconds, pressuresKpa: [...ode.values], end };
 }

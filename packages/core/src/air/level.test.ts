@@ -92,10 +92,10 @@ describe('hoseJoin', () => {
     const usual = hoseJoin(a, b, 101.325, 3);
     expect(usual.levelKpa).toBe(180);
     expect(hoseJoin({ ...a, volumeL: 120 }, { ...b, volumeL: 120 }, 101.325, 3).seconds).toBeCloseTo(
-      2 * usual.seconds,
+      2 * usual.seconds!,
       -1,
     );
-    expect(hoseJoin(a, b, 101.325, 3, 0.1).seconds).toBeGreaterThan(1.8 * usual.seconds);
+    expect(hoseJoin(a, b, 101.325, 3, 0.1).seconds).toBeGreaterThan(1.8 * usual.seconds!);
     expect(hoseJoin(a, a, 101.325, 3).seconds).toBe(0);
   });
 });

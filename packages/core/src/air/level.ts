@@ -48,8 +48,8 @@ export function levelling(wheels: readonly ReadWheel[], targetKpa: number, stepK
 /** What two tires joined by a hose come to, and how long that takes. */
 export interface HoseJoin {
   readonly levelKpa: number;
-  /** Until they are within the gauge's step of each other. */
-  readonly seconds: number;
+  /** Until they are within the gauge's step of each other; null where that is more than anybody waits. */
+  readonly seconds: number | null;
 }
 
 /** A hose with a chuck on each end that presses the pins of both valves, L/s. Assumption: two valves one after the other. */
@@ -66,12 +66,12 @@ export function hoseJoin(
   stepKpa: number,
   conductanceLPerS = HOSE_CONDUCTANCE_L_PER_S,
 ): HoseJoin {
-  const { seconds } = joined({
+  const { seconds, end } = joined({
     vessels: [a, b],
     hoses: [{ from: 0, to: 1, conductanceLPerS, shutAtKpa: null }],
     outsideKpaAbs,
     done: ([one, other]) => Math.abs(one! - other!) <= stepKpa,
     mostS: MOST_S,
   });
-  return { levelKpa: joinedKpa([a, b]), seconds };
+  return { levelKpa: joinedKpa([a, b]), seconds: end === 'done' ? seconds : null };
 }

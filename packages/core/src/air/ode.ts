@@ -13,8 +13,8 @@ export type Slopes = (rates: number[], values: readonly number[]) => void;
 
 /** Error a step may make, over the value. */
 const TOLERANCE = 1e-6;
-/** No step shorter than this, s: a valve that shuts is a corner, and no shorter step would make it round. */
-const SHORTEST_S = 1e-3;
+/** No step shorter than this, s: a valve that shuts is a corner, and no shorter step would make it round. Longer ones would swing about on a small tank. */
+const SHORTEST_S = 1e-6;
 /** No step longer than this, s, so that an end that is asked for is met closely. */
 const LONGEST_S = 1;
 

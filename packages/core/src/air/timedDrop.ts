@@ -36,11 +36,14 @@ export type DropProblem =
   | { readonly code: 'noTime' }
   | { readonly code: 'nothingLeft' };
 
+/** Far below what any gauge shows, kPa. */
+const DUST_KPA = 0.01;
+
 /** Why a drop tells nothing of a rate; undefined where it does. */
 export function dropProblem({ beforeKpa, afterKpa, seconds }: TimedDrop): DropProblem | undefined {
   if (!(seconds > 0)) return { code: 'noTime' };
-  if (afterKpa >= beforeKpa) return { code: 'roseWhileLettingOut', beforeKpa, afterKpa };
-  return afterKpa <= 0 ? { code: 'nothingLeft' } : undefined;
+  if (afterKpa > beforeKpa - DUST_KPA) return { code: 'roseWhileLettingOut', beforeKpa, afterKpa };
+  return afterKpa < DUST_KPA ? { code: 'nothingLeft' } : undefined;
 }
 
 /**

@@ -215,9 +215,15 @@ function fromPosture(
   const onFront = ridden * (posture.frontShare ?? POSTURES[posture.posture]);
   const bare = [onFront, ridden - onFront] as const;
   if (gear.length === 0) {
-    const loads = [front, rear].map(({ position, wheels }, index) =>
-      axleLoad(position, wheelsOf(wheels), [bare[index]!], 'estimated'),
-    );
+    const loads = [front, rear].map(({ position, wheels }, index) => {
+      const codes = wheelsOf(wheels);
+      return axleLoad(
+        position,
+        codes,
+        codes.map(() => bare[index]! / codes.length),
+        'estimated',
+      );
+    });
     return success(summed(loads, null, []));
   }
   // What is tied on bears by its place, as on any other rig.

@@ -62,6 +62,9 @@ export function firstNumbers(input: FirstInput): Result<FirstNumbers, PlanProble
   const family = familyOf(input.family);
   const ground = groundOf(input.ground);
   if (!ground.kinds.includes(family.kind)) return failure({ code: 'otherGround' });
+  if (input.axles.every(({ position }) => isTrailer(position))) {
+    return failure({ code: 'onlyTrailer', position: input.axles[0]!.position });
+  }
   const usual = usualRigOf(input.family, input.like);
   const known = input.totalKg !== null && usual !== undefined;
   const totalKg = input.totalKg ?? usual?.totalKg ?? null;

@@ -74,6 +74,8 @@ export interface Margin {
   readonly draws: number;
 }
 
+/** Stands for more than any tire takes, kPa, in draws for whose load no pressure suffices. Assumption. */
+const MOST_KPA = 2000;
 const BAND = { low: 0.05, middle: 0.5, high: 0.95 };
 /** Draws between two looks at the clock or at a wish to stop. */
 const CHUNK = 1000;
@@ -130,7 +132,8 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
     if (trueKpa > ceiling) above += 1;
     if (ask) {
       const asked = ask.wants(other, 'start');
-      wanted[draw] = typeof asked === 'number' ? Math.max(0, asked) : Math.max(letsGoKpa, byTableKpa);
+      const kpa = typeof asked === 'number' ? Math.max(0, asked) : Math.max(letsGoKpa, byTableKpa);
+      wanted[draw] = Math.min(kpa, MOST_KPA);
     }
     if (draw % CHUNK === CHUNK - 1) yield draw + 1;
   }

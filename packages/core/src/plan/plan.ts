@@ -184,6 +184,22 @@ export type PlanProblem =
       readonly placardKpa: number;
       readonly maxKpa: number;
     }
+  /** No pressure at all is enough for this load here. */
+  | {
+      readonly code: 'noPressureSuffices';
+      readonly position: AxlePosition;
+      readonly wheelLoadKg: number;
+      readonly floor: FloorCode;
+    }
+  /** Under this load the tire would lie flat at what the school, or the placard, asks for. */
+  | {
+      readonly code: 'liesFlat';
+      readonly position: AxlePosition;
+      readonly wheelLoadKg: number;
+      readonly pressureKpa: number;
+    }
+  /** Only a trailer's axles were given. */
+  | { readonly code: 'onlyTrailer'; readonly position: AxlePosition }
   /** The placard rules here, and nobody told it. */
   | { readonly code: 'roadMissing'; readonly position: AxlePosition }
   /** No school of the family can answer on every axle. */

@@ -168,6 +168,12 @@ describe('no safe number', () => {
       },
       { code: 'noSchoolAnswers', needs: ['pressureBesideLoad'] },
     ],
+    [
+      'a load in the wrong unit, under which the tire lies flat',
+      { ground: 'pavement', axles: [sampleAxle({ marking: '265/65R17', loadKg: 30_000, roadKpa: psi(36) })] },
+      { code: 'liesFlat', wheelLoadKg: 30_000, pressureKpa: psi(36) },
+    ],
+    ['the axles of a trailer alone', { axles: [{ ...sampleAxle(), position: 'trailer' }] }, { code: 'onlyTrailer' }],
     ['ground that such a rig never meets', { ground: 'bikePark' }, { code: 'otherGround' }],
   ] as const)('%s', (_, change, expected) => {
     expect(problem(change as Change)).toMatchObject(expected);

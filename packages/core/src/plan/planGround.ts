@@ -43,6 +43,10 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   const ground = groundOf(input.ground);
   if (!ground.kinds.includes(family.kind)) return failure({ code: 'otherGround' });
 
+  if (input.axles.every(({ position }) => isTrailer(position))) {
+    return failure({ code: 'onlyTrailer', position: input.axles[0]!.position });
+  }
+
   const limited: LimitedAxle[] = [];
   for (const context of contextsOf(input)) {
     const limits = limitsOf(context);
@@ -52,7 +56,9 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   const chosen = chooseSchool(input, limited);
   if (!chosen.ok) return chosen;
   const { school, silentSchool } = chosen.value;
-  const axles = planAxles(limited, school);
+  const planned = planAxles(limited, school);
+  if (!planned.ok) return planned;
+  const axles = planned.value;
   const guide = speedGuide(family, ground, input, axles);
   return success({
     family: input.family,
@@ -165,6 +171,9 @@ function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'cei
     return failure({ code: 'noPressureCarries', position, wheelLoadKg, mostKg, speedKmh });
   }
   const floor = bindingFloor(context);
+  if (floor.pressureKpa === Number.POSITIVE_INFINITY) {
+    return failure({ code: 'noPressureSuffices', position, wheelLoadKg, floor: floor.code });
+  }
   const ceiling = bindingCeiling(context);
   if (ceiling && floor.pressureKpa > ceiling.pressureKpa + DUST_KPA) {
     return failure({
@@ -202,22 +211,26 @@ function chooseSchool(
 }
 
 /** Every axle; of a bicycle the rear first, because the front is never the firmer of the two. */
-function planAxles(limited: readonly LimitedAxle[], school: SchoolCode | null): AxlePlan[] {
+function planAxles(limited: readonly LimitedAxle[], school: SchoolCode | null): Result<AxlePlan[], PlanProblem> {
   const last = limited.at(-1)!;
-  if (last.context.family.kind !== 'bicycle' || limited.length < 2 || school === 'ownTrial') {
-    return limited.map((axle) => planAxle(axle, school));
-  }
+  const alone = last.context.family.kind !== 'bicycle' || limited.length < 2 || school === 'ownTrial';
   const rear = planAxle(last, school);
-  return limited.map((axle) => {
-    if (axle === last) return rear;
-    const share = frontShareOf(axle.context);
-    if (share === null) return planAxle(axle, school);
-    return planAxle(axle, school, {
-      start: share * rear.startKpa,
-      low: share * rear.window.lowKpa,
-      high: share * rear.window.highKpa,
-    });
-  });
+  if (!rear.ok) return rear;
+  const axles: AxlePlan[] = [];
+  for (const axle of limited.slice(0, -1)) {
+    const share = alone ? null : frontShareOf(axle.context);
+    const { startKpa, window } = rear.value;
+    const planned = planAxle(
+      axle,
+      school,
+      share === null
+        ? undefined
+        : { start: share * startKpa, low: share * window.lowKpa, high: share * window.highKpa },
+    );
+    if (!planned.ok) return planned;
+    axles.push(planned.value);
+  }
+  return success([...axles, rear.value]);
 }
 
 /** @param behind the most that the wheel behind leaves to this one, kPa */
@@ -225,7 +238,7 @@ function planAxle(
   { context, floor, ceiling }: LimitedAxle,
   school: SchoolCode | null,
   behind?: Readonly<Record<End, number>>,
-): AxlePlan {
+): Result<AxlePlan, PlanProblem> {
   const { axle, build, wheelLoadKg, modifiers } = context;
   const startEnd: End = modifiers.map((code) => (modifierOf(code) as Modifier).startAt).find(Boolean) ?? 'start';
   const hardKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
@@ -251,17 +264,22 @@ function planAxle(
   const held = schools.find(({ code }) => code === school);
   const wantedKpa = held?.ok ? held.wantedKpa : null;
   const startKpa = held?.ok ? held.startKpa : axle.roadKpa!;
-  const edge = (end: End): number => (school === null ? axle.roadKpa! : hold(Number(asks(school, end)), end));
+  // A school that has a start may have no answer for an end of the window: then the window ends at the start.
+  const askedAt = (end: End): number => {
+    const wanted = school === null ? null : asks(school, end);
+    return typeof wanted === 'number' ? wanted : (wantedKpa ?? startKpa);
+  };
+  const edge = (end: End): number => (school === null ? axle.roadKpa! : hold(askedAt(end), end));
   const highKpa = edge('high');
   // Where the start was cut from above, the low end keeps its distance: there is still a way down to try.
   const lowKpa =
     wantedKpa !== null && startKpa < wantedKpa
-      ? Math.min(edge('low'), hold((Number(asks(school!, 'low')) * startKpa) / wantedKpa, 'low'))
+      ? Math.min(edge('low'), hold((askedAt('low') * startKpa) / wantedKpa, 'low'))
       : edge('low');
   const roadKpa = axle.roadKpa ?? needsOnRoadKpa(context);
   const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa) ?? null);
-  // The floors keep the sidewall from being squeezed flat at any pressure from there up.
-  const atStart = contactPatch(build, wheelLoadKg, startKpa)!;
+  const atStart = contactPatch(build, wheelLoadKg, startKpa);
+  if (!atStart) return failure({ code: 'liesFlat', position: axle.position, wheelLoadKg, pressureKpa: startKpa });
   const figures = figuresFor(context.ground, context.family.kind, wheelOf(axle));
   const windowStep = (code: 'windowLow' | 'windowHigh', value: number): WorkingStep => ({
     code,
@@ -270,7 +288,7 @@ function planAxle(
     source: (code === 'windowLow' ? figures?.lowSource : undefined) ?? figures?.source ?? schoolOf(school!).source,
   });
   const start = { startKpa, roadKpa, atStart, atRoad, heldBy: held?.ok ? held.heldBy : null, floor, school, schools };
-  return {
+  return success({
     position: axle.position,
     wheelLoadKg,
     roadKpa,
@@ -297,7 +315,7 @@ function planAxle(
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
       ...workingOfContact(build, wheelLoadKg, atStart, axle.own),
     ],
-  };
+  });
 }
 
 /** What today's load takes at road speed, where nobody told the road pressure; null where nothing tells, kPa. */

@@ -1,12 +1,15 @@
 import { CALCULATORS } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
 
+import { calculateAside } from '../calculators/heavy';
+
 /** `POST /calc/<name>`: everything the core computes for people. Needs no database. */
 export function calculatorRoutes(): Router {
   const router = Router();
-  for (const { name, input, run } of CALCULATORS) {
-    router.post(`/${name}`, (request, response) => {
-      response.json(run(input.parse(request.body)));
+  for (const { name, input, run, heavy } of CALCULATORS) {
+    router.post(`/${name}`, async (request, response) => {
+      const asked = input.parse(request.body);
+      response.json(heavy ? await calculateAside(name, asked) : run(asked));
     });
   }
   return router;

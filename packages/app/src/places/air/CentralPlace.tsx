@@ -15,7 +15,7 @@ import { Panel } from '../../pieces/Panel';
 import { Text } from '../../pieces/Text';
 import { Unfold } from '../../pieces/Unfold';
 import { AXLE_WORDS } from '../../words/axles';
-import { duration } from '../../words/air';
+import { duration, UP_PROBLEM_WORDS } from '../../words/air';
 import { parseNumber, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { AirQuestion } from './AirQuestion';
@@ -160,10 +160,9 @@ function Central({ job, choice }: { readonly job: AirJob; readonly choice: React
                     <Text as="title">{times.upS === null ? '—' : duration(times.upS)}</Text>
                   </View>
                 </View>
-                {times.upS === null && (
+                {times.upProblem && (
                   <Text role="alert" tone="rust">
-                    This supply never brings them back to road pressure within the hour: a stronger compressor, or fewer
-                    wheels at once.
+                    {UP_PROBLEM_WORDS[times.upProblem]}
                   </Text>
                 )}
                 {cost && (

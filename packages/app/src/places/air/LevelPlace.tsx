@@ -11,7 +11,7 @@ import { QuantityField } from '../../pieces/QuantityField';
 import { Text } from '../../pieces/Text';
 import { Toggle } from '../../pieces/Toggle';
 import { AXLE_WORDS } from '../../words/axles';
-import { duration, wheelName } from '../../words/air';
+import { levelText, wheelName } from '../../words/air';
 import { gaugeStepKpa, onGauge, parseNumber, pressure, pressureFine } from '../../words/format';
 import { AirQuestion } from './AirQuestion';
 import { gaugeRangeProblem } from './gaugeRange';
@@ -171,14 +171,14 @@ function MoveAir({ job, kpaOf }: MoveAirProps) {
               {`${pressure(each.donorBeforeKpa, units)} → ${pressure(each.donorAfterKpa, units)}; the soft one ${pressure(each.softBeforeKpa, units)} → ${pressure(each.softAfterKpa, units)}. ${
                 each.closedEarly
                   ? 'Close it there, before they are level.'
-                  : `Level after about ${duration(
+                  : levelText(
                       hoseJoin(
                         { volumeL: soft.volumeL, pressureKpa: each.softBeforeKpa },
                         { volumeL: soft.volumeL, pressureKpa: each.donorBeforeKpa },
                         outsideKpaAbs,
                         gaugeStepKpa(units),
                       ).seconds,
-                    )}.`
+                    )
               }`}
             </Text>
           </View>

@@ -1,0 +1,40 @@
+import path from 'node:path';
+
+import { Piscina } from 'piscina';
+
+import { Refusal } from '../problems';
+
+/** Longest that a calculator may take in its thread, ms; the longest that was seen takes a tenth of it. */
+const TIME_LIMIT_MS = 10_000;
+/** So many wait for the thread; more are told to come again. */
+const MOST_WAITING = 16;
+
+let threads: Piscina | undefined;
+
+/** One thread beside the event loop, begun when it is first needed and ended when nobody asks any more. */
+const pool = (): Piscina =>
+  (threads ??= new Piscina({
+    filename: path.resolve(__dirname, 'worker.ts'),
+    execArgv: ['--import', 'tsx'],
+    minThreads: 0,
+    maxThreads: 1,
+    maxQueue: MOST_WAITING,
+    idleTimeout: 60_000,
+    resourceLimits: { maxOldGenerationSizeMb: 256 },
+  }));
+
+/**
+ * Runs a calculator off the event loop. Refuses with `overloaded` where too many wait, and with `tooLong` after its time
+ * is over: the thread is ended then.
+ */
+export async function calculateAside(name: string, input: unknown): Promise<unknown> {
+  const waiting = pool();
+  if (waiting.queueSize >= MOST_WAITING) throw new Refusal('overloaded');
+  const signal = AbortSignal.timeout(TIME_LIMIT_MS);
+  try {
+    return await waiting.run({ name, input }, { signal });
+  } catch (error) {
+    if (signal.aborted) throw new Refusal('tooLong');
+    throw error;
+  }
+}
