@@ -1,4 +1,4 @@
-import { copyFile, mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { copyFile, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 
@@ -6,6 +6,7 @@ import mysql from 'mysql2/promise';
 
 import { readConfig } from '../src/config';
 import { MIGRATIONS_FOLDER, migrate, migrationFiles } from '../src/db/migrate';
+import { runMigration, statementsOf, STEPS_TABLE } from '../src/db/statements';
 
 const database = { ...readConfig(process.env).database, database: 'dunlinmoss_migrations' };
 let folder: string;
@@ -48,11 +49,110 @@ describe('migrate', () => {
   });
 });
 
+describe('statementsOf', () => {
+  it('parts at semicolons that end a line, and leaves comments out', () => {
+    expect(statementsOf("-- one; two;\nSELECT ';' ;\nSELECT\n  2 -- three\n;\n\n")).toEqual([
+      "SELECT ';'",
+      'SELECT\n  2 -- three',
+    ]);
+  });
+});
+
 describe('the migrations that ship', () => {
+  /** Every table as the database itself describes it. */
+  const tablesOf = async (connection: mysql.Connection): Promise<Record<string, string>> => {
+    const [tables] = await connection.query<mysql.RowDataPacket[]>('SHOW TABLES');
+    const described: Record<string, string> = {};
+    for (const [name] of tables.map((row) => Object.values(row) as [string])) {
+      const [[row]] = await connection.query<mysql.RowDataPacket[]>(`SHOW CREATE TABLE ${name}`);
+      described[name] = row!['Create Table'];
+    }
+    return described;
+  };
+  const emptied = async (connection: mysql.Connection): Promise<void> => {
+    await connection.query('SET FOREIGN_KEY_CHECKS = 0');
+    const [tables] = await connection.query<mysql.RowDataPacket[]>('SHOW TABLES');
+    for (const row of tables) await connection.query(`DROP TABLE ${Object.values(row)[0]}`);
+    await connection.query('SET FOREIGN_KEY_CHECKS = 1');
+  };
+
+  it('go on after a kill behind any statement that changed a table and was not recorded', async () => {
+    const connection = await mysql.createConnection(database);
+    try {
+      await emptied(connection);
+      await migrate(database);
+      const whole = await tablesOf(connection);
+
+      await emptied(connection);
+      await connection.query(STEPS_TABLE);
+      for (const name of await migrationFiles(MIGRATIONS_FOLDER)) {
+        const statements = statementsOf(await readFile(path.join(MIGRATIONS_FOLDER, name), 'utf8'));
+        for (const [step, statement] of statements.entries()) {
+          if (/^(CREATE|ALTER)/.test(statement)) {
+            // As a kill leaves it: what stands before is recorded, this one is begun and done.
+            await connection.query('REPLACE INTO migration_steps (name, begun, done) VALUES (?, ?, ?)', [
+              name,
+              step + 1,
+              step,
+            ]);
+            await connection.query(statement);
+          }
+          await runMigration(connection, name, statements.slice(0, step + 1).join(';\n'));
+        }
+      }
+      expect(await migrate(database)).toHaveLength((await migrationFiles(MIGRATIONS_FOLDER)).length);
+      expect(await tablesOf(connection)).toEqual(whole);
+    } finally {
+      await connection.end();
+    }
+  });
+
+  it('come to the same tables through a dozen kills at random moments', async () => {
+    const connection = await mysql.createConnection(database);
+    try {
+      await emptied(connection);
+      await migrate(database);
+      const whole = await tablesOf(connection);
+      await emptied(connection);
+      const others = async (): Promise<unknown[]> =>
+        (
+          await connection.query<mysql.RowDataPacket[]>(
+            'SELECT id FROM information_schema.processlist WHERE db = ? AND id <> CONNECTION_ID()',
+            [database.database],
+          )
+        )[0].map(({ id }) => id);
+      let kills = 0;
+      for (let done = false; !done;) {
+        let ended = false;
+        const running = migrate(database).then(
+          () => true,
+          () => false,
+        );
+        void running.then(() => (ended = true));
+        let seen: unknown[] = [];
+        while (!ended && seen.length === 0) seen = await others();
+        await new Promise((resolve) => setTimeout(resolve, (kills * 7) % 23));
+        // The other tests use databases of their own, so this is the migration's connection.
+        for (const id of kills < 12 ? seen : []) {
+          await connection.query(`KILL ${id}`).then(
+            () => (kills += 1),
+            () => undefined,
+          );
+        }
+        done = await running;
+      }
+      expect(kills).toBeGreaterThanOrEqual(6);
+      expect(await tablesOf(connection)).toEqual(whole);
+      expect(await migrate(database)).toEqual([]);
+    } finally {
+      await connection.end();
+    }
+  });
+
   it('carry the loads, bead locks and tests of four-wheel rigs over', async () => {
     const connection = await mysql.createConnection({ ...database, multipleStatements: true });
     try {
-      await connection.query('DROP TABLE IF EXISTS aside, migrations');
+      await emptied(connection);
       const files = await migrationFiles(MIGRATIONS_FOLDER);
       const copy = (names: string[]) =>
         Promise.all(names.map((name) => copyFile(path.join(MIGRATIONS_FOLDER, name), path.join(folder, name))));

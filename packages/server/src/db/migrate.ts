@@ -6,6 +6,7 @@ import mysql, { type RowDataPacket } from 'mysql2/promise';
 import { Umzug } from 'umzug';
 
 import type { DatabaseConfig } from '../config';
+import { runMigration, STEPS_TABLE } from './statements';
 
 export const MIGRATIONS_FOLDER = path.resolve(__dirname, '../../migrations');
 const NAME = /^(\d{4})_[a-z0-9_]+\.sql$/;
@@ -27,12 +28,12 @@ const hashOf = (sql: string): string => createHash('sha256').update(sql).digest(
 
 /**
  * Brings the database to the newest migration, in order, each once, under a lock so that two servers starting
- * together do it one after the other. A file that changed after it ran is refused.
+ * together do it one after the other, and killed in the middle goes on where it was. A file that changed after it ran is
+ * refused.
  */
 export async function migrate(config: DatabaseConfig, folder = MIGRATIONS_FOLDER): Promise<string[]> {
   const files = await migrationFiles(folder);
-  // Several statements in one file need this, and nothing else in the server may have it.
-  const connection = await mysql.createConnection({ ...config, timezone: 'Z', multipleStatements: true });
+  const connection = await mysql.createConnection({ ...config, timezone: 'Z' });
   try {
     const lock = `${config.database}_migrations`;
     const [[locked]] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS held', [lock, LOCK_SECONDS]);
@@ -44,6 +45,7 @@ export async function migrate(config: DatabaseConfig, folder = MIGRATIONS_FOLDER
          applied_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
        ) ENGINE = InnoDB`,
     );
+    await connection.query(STEPS_TABLE);
     const [applied] = await connection.query<RowDataPacket[]>('SELECT name, hash FROM migrations ORDER BY name');
     const contents = new Map(
       await Promise.all(files.map(async (name) => [name, await readFile(path.join(folder, name), 'utf8')] as const)),
@@ -58,16 +60,19 @@ export async function migrate(config: DatabaseConfig, folder = MIGRATIONS_FOLDER
       migrations: files.map((name) => ({
         name,
         up: async () => {
-          await connection.query(contents.get(name)!);
+          await runMigration(connection, name, contents.get(name)!);
         },
       })),
       storage: {
         executed: async () => applied.map((row) => String(row.name)),
         logMigration: async ({ name }) => {
+          await connection.beginTransaction();
           await connection.query('INSERT INTO migrations (name, hash) VALUES (?, ?)', [
             name,
             hashOf(contents.get(name)!),
           ]);
+          await connection.query('DELETE FROM migration_steps WHERE name = ?', [name]);
+          await connection.commit();
         },
         unlogMigration: async () => {
           throw new Error('Migrations only go forward');
