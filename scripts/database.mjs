@@ -1,19 +1,38 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { randomBytes } from 'node:crypto';
-import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash, randomBytes } from 'node:crypto';
+import {
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
+import { endChild, endLeftover } from './folder.mjs';
 import { freePort } from './ports.mjs';
-import { PlainError } from './say.mjs';
+import { PlainError, say } from './say.mjs';
 
 const READY_SECONDS = 60;
 const USER = os.userInfo().username;
 
-/** A socket's path may be 107 bytes at most, so it can't lie in a data folder of any depth. */
-const socketOf = (folder) =>
-  path.join(os.tmpdir(), `dunlinmoss-${Buffer.from(folder).toString('base64url').slice(-24)}-${process.pid}.sock`);
+/** Databases that MariaDB makes for itself. */
+const OF_THE_SYSTEM = new Set(['mysql', 'performance_schema', 'sys', 'test']);
+/** A database that ends so often within a minute is not started again. */
+const MOST_RESTARTS = 5;
+
+/** A socket's path may be 107 bytes at most; where a folder lies too deep for that it stands in the system's own. */
+function socketOf(folder) {
+  const own = path.join(folder, 'mariadb.sock');
+  if (Buffer.byteLength(own) <= 100) return own;
+  return path.join(os.tmpdir(), `dunlinmoss-${createHash('sha256').update(folder).digest('hex').slice(0, 24)}.sock`);
+}
 
 const admin = (socket, ...args) =>
   spawnSync('mariadb-admin', ['--no-defaults', `--socket=${socket}`, `--user=${USER}`, ...args], { encoding: 'utf8' });
@@ -26,24 +45,21 @@ const sql = (socket, text) => {
   if (result.status !== 0) throw new PlainError(`The database refused its set-up: ${result.stderr.trim()}`);
 };
 
-/** Ends a server that an earlier run left behind on this folder, so that two never share it. */
-async function endLeftover(pidFile) {
-  if (!existsSync(pidFile)) return;
-  const pid = Number(readFileSync(pidFile, 'utf8'));
-  const alive = () => {
-    try {
-      return readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('mariadbd');
-    } catch {
-      return false;
-    }
-  };
-  if (alive()) process.kill(pid, 'SIGTERM');
-  for (let run = 0; run < 100 && alive(); run += 1) await sleep(100);
-  if (alive()) throw new PlainError(`Another Dunlinmoss is using this database (process ${pid}). Stop it first.`);
+/** Writes a file so that it is there whole or not at all. */
+function writeWhole(file, text) {
+  writeFileSync(`${file}.new`, text, { mode: 0o600 });
+  renameSync(`${file}.new`, file);
 }
 
+/** Whether a data folder holds a database of anybody's. One that was cut off while it was made does not. */
+const holdsSomething = (dataFolder) =>
+  existsSync(dataFolder) &&
+  readdirSync(dataFolder, { withFileTypes: true }).some((each) => each.isDirectory() && !OF_THE_SYSTEM.has(each.name));
+
 /** Once in a while it gives up on a machine that is short of something for a moment: it is asked twice. */
-function makeDataFolder(dataFolder) {
+function makeDataFolder(finished) {
+  // Made aside and renamed: a kill in the middle leaves nothing that looks ready.
+  const dataFolder = `${finished}.new`;
   let told = '';
   for (let run = 0; run < 2; run += 1) {
     rmSync(dataFolder, { recursive: true, force: true });
@@ -59,7 +75,11 @@ function makeDataFolder(dataFolder) {
       ],
       { encoding: 'utf8' },
     );
-    if (made.status === 0) return;
+    if (made.status === 0) {
+      rmSync(finished, { recursive: true, force: true });
+      renameSync(dataFolder, finished);
+      return;
+    }
     const errors = made.stderr.split('\n').filter((line) => line.includes('ERROR') && !line.includes('Aborting'));
     told = errors.join('; ') || made.stderr.trim().split('\n').at(-1);
   }
@@ -77,21 +97,21 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
   const secretFile = path.join(folder, 'database-password');
   const pidFile = path.join(folder, 'mariadb.pid');
   const logFile = path.join(folder, 'mariadb.log');
+  const temporary = path.join(folder, 'tmp');
   const socket = socketOf(folder);
   const chosenPort = port ?? (await freePort());
 
-  await endLeftover(pidFile);
-  if (!existsSync(path.join(dataFolder, 'mysql'))) {
-    makeDataFolder(dataFolder);
-  }
-  if (!existsSync(secretFile)) {
-    writeFileSync(secretFile, randomBytes(18).toString('base64url'));
-    chmodSync(secretFile, 0o600);
-  }
+  await endLeftover(pidFile, 'mariadbd', `--datadir=${dataFolder}`);
+  if (!holdsSomething(dataFolder)) makeDataFolder(dataFolder);
+  if (!existsSync(secretFile)) writeWhole(secretFile, randomBytes(18).toString('base64url'));
+  rmSync(temporary, { recursive: true, force: true });
+  mkdirSync(temporary);
   const password = readFileSync(secretFile, 'utf8');
 
   let child;
-  const start = async () => {
+  let stopping = false;
+  const restarts = [];
+  const begin = async () => {
     const log = openSync(logFile, 'a');
     child = spawn(
       '/usr/sbin/mariadbd', // not on everyone's path
@@ -103,6 +123,7 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
         `--port=${chosenPort}`,
         `--socket=${socket}`,
         `--pid-file=${pidFile}`,
+        `--tmpdir=${temporary}`,
         '--character-set-server=utf8mb4',
         '--collation-server=utf8mb4_unicode_ci',
         '--skip-name-resolve',
@@ -112,18 +133,35 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
       { detached: true, stdio: ['ignore', log, log] },
     );
     closeSync(log);
+    const started = child;
     let ended = false;
-    child.once('exit', () => (ended = true));
+    started.once('exit', () => (ended = true));
     for (let run = 0; admin(socket, 'ping').status !== 0; run += 1) {
       if (ended || run > READY_SECONDS * 10) throw new PlainError(`The database did not start; see ${logFile}`);
       await sleep(100);
     }
+    started.once('exit', (code, signal) => {
+      if (!stopping) void startAgain(code, signal);
+    });
+  };
+  /** A database that ended by itself is started again; the server's connections find it. */
+  const startAgain = async (code, signal) => {
+    const now = Date.now();
+    restarts.push(now);
+    if (restarts.filter((at) => now - at < 60_000).length > MOST_RESTARTS) {
+      say(`The database ended ${MOST_RESTARTS} times within a minute and is left off; see ${logFile}`);
+      return;
+    }
+    say(`The database ended by itself (${signal ?? `code ${code}`}); starting it again.`);
+    await begin().catch((error) => say(error.message));
+  };
+  const start = () => {
+    stopping = false;
+    return begin();
   };
   const stop = async () => {
-    if (!child || child.exitCode !== null || child.signalCode !== null) return;
-    const ended = new Promise((resolve) => child.once('exit', resolve));
-    child.kill('SIGTERM');
-    await ended;
+    stopping = true;
+    await endChild(child);
   };
 
   await start();
@@ -142,9 +180,22 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
       DUNLINMOSS_DB_PASSWORD: password,
       DUNLINMOSS_DB_NAME: name,
     },
+    /** Its process, while it runs. */
+    get pid() {
+      return child.pid;
+    },
+    socket,
+    user: USER,
+    name,
     /** Runs SQL as the owner of the whole server. */
     admin: (text) => sql(socket, text),
     start,
     stop,
   };
+}
+
+/** The database of a folder while the product runs on it; null where it does not. */
+export async function runningDatabase({ folder, name = 'dunlinmoss' }) {
+  const socket = socketOf(folder);
+  return existsSync(socket) && admin(socket, 'ping').status === 0 ? { socket, user: USER, name } : null;
 }

@@ -3,6 +3,8 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 
 import { startDatabase } from './database.mjs';
+import { dumpBeforeUpgrade, refuseHalfRestored } from './dumps.mjs';
+import { endChild } from './folder.mjs';
 import { freePort } from './ports.mjs';
 import { ROOT } from './prepare.mjs';
 import { PlainError } from './say.mjs';
@@ -27,16 +29,9 @@ export function startServer({ port, databaseEnv, env = {} }) {
       trouble += part;
       process.stderr.write(part);
     });
-    child.once('message', () => resolve({ stop: () => stopProcess(child), child }));
+    child.once('message', () => resolve({ stop: () => endChild(child, 4_000), child }));
     child.once('exit', (code) => reject(new PlainError(trouble.trim() || `The server ended with code ${code}.`)));
   });
-}
-
-function stopProcess(child) {
-  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
-  const ended = new Promise((resolve) => child.once('exit', resolve));
-  child.kill('SIGTERM');
-  return ended;
 }
 
 /** Loads the invented estate through the product's own import, when nothing is kept yet. */
@@ -56,8 +51,10 @@ async function loadDemo(address) {
  * @param {{ folder: string, port?: number, databasePort?: number, demo?: boolean, env?: Record<string, string> }} options
  */
 export async function startProduct({ folder, port, databasePort, demo = true, env }) {
+  refuseHalfRestored(folder);
   const database = await startDatabase({ folder, port: databasePort });
   try {
+    await dumpBeforeUpgrade(database, folder);
     const chosenPort = port ?? (await freePort());
     const server = await startServer({ port: chosenPort, databaseEnv: database.env, env });
     const address = `http://127.0.0.1:${chosenPort}`;

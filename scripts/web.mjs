@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 
 import { ROOT } from './prepare.mjs';
@@ -58,6 +58,8 @@ export async function ensureWeb() {
   const hash = sourceHash();
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return;
   say('Building the web application (a minute or two, when it has changed) …');
+  // A build that is cut off is no build.
+  rmSync(STAMP, { force: true });
   await exportWeb(path.join(ROOT, 'packages/app'), WEB_ROOT);
   writeFileSync(STAMP, hash);
 }

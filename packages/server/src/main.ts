@@ -56,6 +56,8 @@ async function main(): Promise<void> {
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
+  // Who started us is gone: the next start must find the port free.
+  process.once('disconnect', stop);
 }
 
 main().catch((error: unknown) => {

@@ -1,0 +1,90 @@
+import { createHash } from 'node:crypto';
+import { mkdirSync, readFileSync, realpathSync } from 'node:fs';
+import net from 'node:net';
+import { setTimeout as sleep } from 'node:timers/promises';
+
+import { PlainError } from './say.mjs';
+
+/** Longest that a process may take to end when it is asked to, ms; then it is killed. */
+const PATIENCE_MS = 5_000;
+
+/**
+ * A name that one process at a time can hold for a folder: a socket without a file, which the kernel gives back however
+ * its holder ends.
+ */
+const nameOf = (folder) =>
+  `\0dunlinmoss-${createHash('sha256').update(realpathSync(folder)).digest('hex').slice(0, 32)}`;
+
+/** What the holder of a folder says of itself. */
+const askHolder = (name) =>
+  new Promise((resolve) => {
+    const socket = net.connect(name);
+    let told = '';
+    socket.setTimeout(1_000, () => socket.destroy());
+    socket.on('data', (part) => (told += part));
+    socket.on('error', () => undefined);
+    socket.on('close', () => resolve(told));
+  });
+
+/**
+ * Makes this process the one owner of a data folder for as long as it lives. Where another owns it, says which.
+ * @param {{ folder: string, address: string }} options
+ */
+export async function ownFolder({ folder, address }) {
+  mkdirSync(folder, { recursive: true });
+  const name = nameOf(folder);
+  const server = net.createServer((socket) => {
+    socket.on('error', () => undefined);
+    socket.end(`process ${process.pid}, ${address}`);
+  });
+  const taken = await new Promise((resolve, reject) => {
+    server.once('error', (error) => (error.code === 'EADDRINUSE' ? resolve(true) : reject(error)));
+    server.listen(name, () => resolve(false));
+  });
+  if (taken) {
+    const holder = (await askHolder(name)) || 'still starting';
+    throw new PlainError(
+      `Another Dunlinmoss is running on ${folder} (${holder}). Use that one, stop it, or start this one on a folder of its own: ` +
+        'DUNLINMOSS_DATA=/some/folder DUNLINMOSS_PORT=4690 npm start',
+    );
+  }
+  server.unref();
+}
+
+/** Whether a process lives and was started with these words in its command line. */
+function runs(pid, ...words) {
+  try {
+    const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
+    return words.every((word) => command.some((part) => part.includes(word)));
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * Ends a process that an earlier run left behind, when the file names one and it is what it is taken for. Asks first,
+ * then kills: what it had committed is kept.
+ */
+export async function endLeftover(pidFile, ...words) {
+  let pid;
+  try {
+    pid = Number(readFileSync(pidFile, 'utf8'));
+  } catch {
+    return;
+  }
+  if (!Number.isInteger(pid) || pid <= 1 || !runs(pid, ...words)) return;
+  process.kill(pid, 'SIGTERM');
+  for (let waited = 0; waited < PATIENCE_MS && runs(pid, ...words); waited += 50) await sleep(50);
+  if (runs(pid, ...words)) process.kill(pid, 'SIGKILL');
+  while (runs(pid, ...words)) await sleep(50);
+}
+
+/** Asks a child to end, and kills it when it takes too long. */
+export async function endChild(child, patienceMs = PATIENCE_MS) {
+  if (!child || child.exitCode !== null || child.signalCode !== null) return;
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGTERM');
+  const killer = setTimeout(() => child.kill('SIGKILL'), patienceMs);
+  await ended;
+  clearTimeout(killer);
+}
