@@ -19,4 +19,4 @@ export {
   probeProfile,
   probeQuery,
 } from './devices';
-export { LOG_COLUMNS, logAdded, logBatch, logEvent, logQuery } from './log';
+export { LOG_COLUMNS, logAdded, logBatch, logDeletion, logEvent, logQuery } from './log';

@@ -36,7 +36,7 @@ export {
   type MonitorPacket,
   probeProfile,
 } from './devices';
-export { thinLog, type LogEvent, type LogLineProblem, type LogRow, type ThinLog } from './log';
+export { LOG_FROM, LOG_TO, thinLog, type LogEvent, type LogLineProblem, type LogRow, type ThinLog } from './log';
 export { fieldProblems, problem, PROBLEM_CODES, type FieldProblem, type Problem, type ProblemCode } from './problem';
 export { airing, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from './resources/airing';
 export { airTool, type AirToolBody, type AirToolRow } from './resources/airTool';

@@ -8,9 +8,18 @@ import { wheelPlace } from './resources/wheelPlace';
  * however often it arrives.
  */
 
+/** No monitor spoke before, and none speaks after. */
+export const LOG_FROM = '1990-01-01T00:00:00.000Z';
+export const LOG_TO = '2100-01-01T00:00:00.000Z';
+
+const logTime = timestamp.refine((at) => at >= LOG_FROM && at <= LOG_TO, {
+  message: 'expected a time from 1990 to 2100',
+  params: { code: 'logTime' },
+});
+
 export const logRow = z.strictObject({
   ...wheelPlace,
-  readAt: timestamp,
+  readAt: logTime,
   pressureKpa,
   tempC: tempC.nullable(),
 });
@@ -25,6 +34,10 @@ export const logQuery = z.strictObject({
   /** Into how many stretches of time it is thinned. */
   stretches: z.coerce.number().int().min(1).max(2_000).default(400),
 });
+
+/** The readings to delete. */
+export const logDeletion = z.strictObject({ from: timestamp, to: timestamp });
+export const logDeleted = z.strictObject({ removed: z.int() });
 
 /** A log drawn small: each stretch with its least and most, so that no peak is lost. */
 export const thinLog = z.strictObject({
@@ -44,7 +57,7 @@ export const thinLog = z.strictObject({
 /** The columns of the log as a table. */
 export const LOG_COLUMNS = ['time', 'axle', 'wheel', 'pressure_kpa', 'temp_c', 'from'] as const;
 
-export const LOG_LINE_PROBLEMS = ['time', 'axle', 'wheel', 'pressure', 'temp', 'columns'] as const;
+export const LOG_LINE_PROBLEMS = ['time', 'axle', 'wheel', 'noSuchWheel', 'pressure', 'temp', 'columns'] as const;
 
 /** What an import of a log says as it goes on, one value a line. */
 export const logEvent = z.union([

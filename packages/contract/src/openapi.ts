@@ -16,7 +16,7 @@ import {
 } from './devices';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
-import { logAdded, logBatch, logEvent, logQuery, thinLog } from './log';
+import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logQuery, thinLog } from './log';
 import { problem } from './problem';
 import { PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
 import { RESOURCES } from './resources/registry';
@@ -99,6 +99,11 @@ const logPaths = (): Json => ({
       summary: 'Adds readings of monitors; one wheel at one time is one row, however often it arrives',
       ...body(logBatch),
       responses: { 200: answer('How many were new', schemaOf(logAdded)), ...NOT_THERE, ...REFUSED },
+    },
+    delete: {
+      summary: 'Deletes the readings between two times, for good',
+      parameters: queryParameters(logDeletion),
+      responses: { 200: answer('How many there were', schemaOf(logDeleted)), ...NOT_THERE, ...REFUSED },
     },
   },
   '/export/log/{id}': {

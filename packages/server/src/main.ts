@@ -26,7 +26,8 @@ async function migrateWhenThere({ database }: Config): Promise<void> {
   }
 }
 
-const ensureOwner = (pool: Pool, ownerId: string) => pool.query('INSERT IGNORE INTO owners (id) VALUES (?)', [ownerId]);
+const ensureOwner = (pool: Pool, ownerId: string) =>
+  pool.query('INSERT INTO owners (id) VALUES (?) ON DUPLICATE KEY UPDATE id = id', [ownerId]);
 
 async function main(): Promise<void> {
   const config = readConfig(process.env);

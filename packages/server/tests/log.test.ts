@@ -73,6 +73,62 @@ describe('the log of a rig', () => {
     expect(part.readings).toBe(101);
   });
 
+  it('tells of a long window what its readings tell, added in any order, twice, and with some deleted again', async () => {
+    const rigId = await newRig();
+    const post = (rows: readonly LogRow[]) =>
+      request(server.app).post(`/api/v1/rigs/${rigId}/log`).send({ rows }).expect(200);
+    // Five days, seldom and often, out of order; a peak and a dip of one reading each.
+    const minutes = Array.from({ length: 480 }, (_, index) => (index * 7919) % 7200);
+    const kpaAt = (minute: number): number =>
+      minute === minutes[77] ? 190 : minute === minutes[301] ? 40 : 100 + (minute % 13);
+    const rows = minutes.map((minute) =>
+      row(minute, kpaAt(minute), { tempC: minute % 5 === 0 ? null : 10 + (minute % 7) }),
+    );
+    await post(rows);
+    await post([...rows].reverse());
+    const told = async (query = ''): Promise<unknown> => {
+      const log = await logOf(rigId, `?stretches=4${query}`);
+      const [wheel] = log.wheels;
+      return {
+        readings: log.readings,
+        most: Math.max(...wheel!.stretches.map(({ mostKpa }) => mostKpa)),
+        least: Math.min(...wheel!.stretches.map(({ leastKpa }) => leastKpa)),
+      };
+    };
+    const expected = (kept: readonly number[]): unknown => ({
+      readings: kept.length,
+      most: Math.max(...kept.map(kpaAt)),
+      least: Math.min(...kept.map(kpaAt)),
+    });
+    expect(await told()).toEqual(expected(minutes));
+    const [first, last] = [1003, 6217];
+    const inWindow = minutes.filter((minute) => minute >= first && minute <= last);
+    expect(await told(`&from=${at(first)}&to=${at(last)}`)).toEqual(expected(inWindow));
+
+    const gone = minutes.filter((minute) => minute >= 2000 && minute <= 2500);
+    const deleted = await request(server.app)
+      .delete(`/api/v1/rigs/${rigId}/log?from=${at(2000)}&to=${at(2500)}`)
+      .expect(200);
+    expect(deleted.body).toEqual({ removed: gone.length });
+    expect(await told()).toEqual(expected(minutes.filter((minute) => minute < 2000 || minute > 2500)));
+  });
+
+  it('refuses readings of wheels that the rig lacks and at the edge of time, each by its place', async () => {
+    const rigId = await newRig();
+    const rows = [
+      row(0, 110),
+      row(1, 110, { position: 'trailer' }),
+      row(2, 110, { readAt: '0001-01-01T00:00:00.000Z' }),
+    ];
+    const post = (some: readonly LogRow[]) =>
+      request(server.app).post(`/api/v1/rigs/${rigId}/log`).send({ rows: some });
+    const paths = async (some: readonly LogRow[]): Promise<unknown> =>
+      (await post(some).expect(400)).body.fields.map(({ path, code }: { path: string; code: string }) => [path, code]);
+    expect(await paths(rows.slice(0, 2))).toEqual([['/rows/1/wheel', 'noSuchWheel']]);
+    expect(await paths([rows[0]!, rows[2]!])).toEqual([['/rows/1/readAt', 'logTime']]);
+    expect((await logOf(rigId)).readings).toBe(0);
+  });
+
   it('of nobody, or of nothing, is told so', async () => {
     await request(server.app).get(`/api/v1/rigs/${randomUUID()}/log`).expect(404);
     expect(await logOf(await newRig())).toMatchObject({ readings: 0, wheels: [] });

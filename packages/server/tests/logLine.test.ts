@@ -3,6 +3,7 @@ import { psi } from '@dunlinmoss/core';
 import { logColumns, readLogLine } from '../src/imports/logLine';
 
 const columns = logColumns(['time', 'axle', 'wheel', 'pressure_kpa', 'temp_c', 'from'])!;
+const WHEELS: ReadonlySet<string> = new Set(['front left', 'rear single', 'rear right', 'trailer left']);
 const AT = '2026-11-20T06:00:00Z';
 
 describe('logColumns', () => {
@@ -28,7 +29,7 @@ describe('readLogLine', () => {
       ['2026-11-20 08:00:00.5+02:00', 'trailer', 'left', '250', '-4'],
       ['trailer', 'left', new Date('2026-11-20T06:00:00.500Z'), 250, -4],
     ],
-  ])('reads a line %s', (_, cells, tuple) => expect(readLogLine(cells, columns)).toEqual(tuple));
+  ])('reads a line %s', (_, cells, tuple) => expect(readLogLine(cells, columns, WHEELS)).toEqual(tuple));
 
   it.each([
     ['a time without its zone', ['2026-11-20T06:00:00', 'front', 'left', '110'], 'time'],
@@ -36,13 +37,19 @@ describe('readLogLine', () => {
     ['an axle of another name', [AT, 'Front', 'left', '110'], 'axle'],
     ['a wheel of another name', [AT, 'front', 'near', '110'], 'wheel'],
     ['no pressure', [AT, 'front', 'left', ''], 'pressure'],
+    ['a blank for a pressure, which is not 0', [AT, 'front', 'left', '  '], 'pressure'],
+    ['a pressure in sixteens', [AT, 'front', 'left', '0x10'], 'pressure'],
+    ['a temperature in sixteens', [AT, 'front', 'left', '110', '0x10'], 'temp'],
+    ['a wheel that this rig lacks', [AT, 'trailer2', 'left', '110'], 'noSuchWheel'],
+    ['a time before there were monitors', ['0001-01-01T00:00:00Z', 'front', 'left', '110'], 'time'],
+    ['a time at the end of all', ['9999-12-31T23:59:59Z', 'front', 'left', '110'], 'time'],
     ['less than nothing', [AT, 'front', 'left', '-1'], 'pressure'],
     ['a pressure no tire has', [AT, 'front', 'left', '2001'], 'pressure'],
     ['a temperature no tire has', [AT, 'front', 'left', '110', '151'], 'temp'],
     ['a temperature that is none', [AT, 'front', 'left', '110', 'warm'], 'temp'],
     ['half a line', [AT, 'front'], 'columns'],
-  ])('says what is wrong with %s', (_, cells, problem) => expect(readLogLine(cells, columns)).toBe(problem));
+  ])('says what is wrong with %s', (_, cells, problem) => expect(readLogLine(cells, columns, WHEELS)).toBe(problem));
 
   it('leaves alone what was read with a gauge', () =>
-    expect(readLogLine([AT, 'front', 'left', '110', '', 'gauge'], columns)).toBeNull());
+    expect(readLogLine([AT, 'front', 'left', '110', '', 'gauge'], columns, WHEELS)).toBeNull());
 });

@@ -6,6 +6,7 @@ const LINE_WORDS: Record<LogLineProblem, string> = {
   time: 'expected a time with its zone, as 2026-11-20T06:40:00Z',
   axle: 'expected an axle: front, rear, rear2, trailer, trailer2, trailer3',
   wheel: 'expected a wheel: single, left, right, leftOuter, leftInner, rightInner, rightOuter',
+  noSuchWheel: 'this rig has no such wheel',
   pressure: 'expected a pressure from 0 to 2000 kPa',
   temp: 'expected a temperature from −60 to 150 °C, or nothing',
   columns: 'expected as many columns as the first line has',

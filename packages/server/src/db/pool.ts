@@ -16,6 +16,8 @@ export function createPool(config: DatabaseConfig): Pool {
     waitForConnections: true,
     queueLimit: 200,
     enableKeepAlive: true,
+    // A row that is written as it was counts as none.
+    flags: ['-FOUND_ROWS'],
   });
   pool.on('connection', (connection) => {
     // The callback form: this event hands out the plain connection. A failure shows at the next query.

@@ -1,4 +1,4 @@
-import type { LogLineProblem } from '@dunlinmoss/contract';
+import { LOG_FROM, LOG_TO, type LogLineProblem } from '@dunlinmoss/contract';
 import { AXLE_POSITIONS, UNITS, WHEEL_CODES } from '@dunlinmoss/core';
 
 import type { LogTuple } from '../repositories/monitorLog';
@@ -44,11 +44,24 @@ export function logColumns(header: readonly string[]): LogColumns | null {
 const POSITIONS: ReadonlySet<string> = new Set(AXLE_POSITIONS);
 const WHEELS: ReadonlySet<string> = new Set(WHEEL_CODES);
 const HIGHEST_KPA = 2_000;
+/** Digits with a point: no blank, which would be read as 0, and no 0x10. */
+const DECIMAL = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d+)?$/i;
+const decimal = (text: string): number => (DECIMAL.test(text) ? Number(text) : Number.NaN);
+const EARLIEST = new Date(LOG_FROM);
+const LATEST = new Date(LOG_TO);
 /** A time without a zone would be guessed at: it must say Z or its offset. */
 const ZONED = /^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)$/;
 
-/** One line of a log, or what is wrong with it; null for one that is read with a gauge and so left alone. */
-export function readLogLine(cells: readonly string[], columns: LogColumns): LogTuple | LogLineProblem | null {
+/**
+ * One line of a log, or what is wrong with it; null for one that is read with a gauge and so left alone.
+ *
+ * @param wheelsOfRig the wheels that the rig has, each as `wheelKey` writes it
+ */
+export function readLogLine(
+  cells: readonly string[],
+  columns: LogColumns,
+  wheelsOfRig: ReadonlySet<string>,
+): LogTuple | LogLineProblem | null {
   const { time, axle, wheel, pressure, temp, from, kpaPerUnit } = columns;
   if (from !== null && cells[from] === 'gauge') return null;
   const timeText = cells[time];
@@ -56,13 +69,14 @@ export function readLogLine(cells: readonly string[], columns: LogColumns): LogT
   if (timeText === undefined || pressureText === undefined) return 'columns';
   if (!ZONED.test(timeText)) return 'time';
   const readAt = new Date(timeText);
-  if (Number.isNaN(readAt.getTime())) return 'time';
+  if (!(readAt >= EARLIEST && readAt <= LATEST)) return 'time';
   if (!POSITIONS.has(cells[axle]!)) return 'axle';
   if (!WHEELS.has(cells[wheel]!)) return 'wheel';
-  const pressureKpa = Number(pressureText) * kpaPerUnit;
-  if (pressureText === '' || !(pressureKpa >= 0 && pressureKpa <= HIGHEST_KPA)) return 'pressure';
-  const tempText = temp === null ? '' : (cells[temp] ?? '');
-  const tempC = tempText === '' ? null : Number(tempText);
+  if (!wheelsOfRig.has(`${cells[axle]} ${cells[wheel]}`)) return 'noSuchWheel';
+  const pressureKpa = decimal(pressureText.trim()) * kpaPerUnit;
+  if (!(pressureKpa >= 0 && pressureKpa <= HIGHEST_KPA)) return 'pressure';
+  const tempText = temp === null ? '' : (cells[temp] ?? '').trim();
+  const tempC = tempText === '' ? null : decimal(tempText);
   if (tempC !== null && !(tempC >= -60 && tempC <= 150)) return 'temp';
   return [cells[axle]!, cells[wheel]!, readAt, pressureKpa, tempC];
 }

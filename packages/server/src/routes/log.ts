@@ -1,8 +1,8 @@
 import { Readable } from 'node:stream';
 
 import type { AiringRow, LogEvent, LogLineProblem, ReadingRoundRow } from '@dunlinmoss/contract';
-import { LOG_COLUMNS, logBatch, logQuery } from '@dunlinmoss/contract/api';
-import { correctedKpa } from '@dunlinmoss/core';
+import { LOG_COLUMNS, logBatch, logDeletion, logQuery } from '@dunlinmoss/contract/api';
+import { correctedKpa, wheelKey, wheelsOf } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
@@ -11,7 +11,15 @@ import { z } from 'zod';
 import { inTransaction, isDatabaseAway } from '../db/pool';
 import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
 import { Refusal } from '../problems';
-import { addToLog, LOG_ROWS_AT_ONCE, logOf, thinnedLog, type LogTuple } from '../repositories/monitorLog';
+import { changedBy, summarise, type Changed } from '../repositories/logSummary';
+import {
+  addToLog,
+  deleteFromLog,
+  LOG_ROWS_AT_ONCE,
+  logOf,
+  thinnedLog,
+  type LogTuple,
+} from '../repositories/monitorLog';
 import type { Repositories } from '../repositories/repositories';
 import type { PageQuery, Repository } from '../repositories/versioned';
 import { onlyMediaType } from '../sameSite';
@@ -29,23 +37,29 @@ type Told = Extract<LogEvent, { done: unknown }> | Extract<LogEvent, { problem: 
 export function logImportRoute(pool: Pool, repositories: Repositories): Router {
   const router = Router();
   router.post('/import/log/:id', onlyMediaType('text/csv'), async (request, response) => {
-    const rigId = await ownRig(request, repositories);
+    const { id: rigId, wheels } = await ownRig(request, repositories);
     const tell = speaker<LogEvent>(response);
     const ofBytes = Number(request.headers['content-length']) || null;
     try {
       tell(
         await inTransaction(pool, async (connection): Promise<Told> => {
-          const reading = readLog(request, ofBytes, tell);
+          const reading = readLog(request, ofBytes, wheels, tell);
+          const changed = new Map<string, Changed>();
           let added = 0;
           let read = 0;
           let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
           for await (const batch of reading.batches) {
             added += await addToLog(connection, request.ownerId, rigId, 'file', batch);
             read += batch.length;
-            for (const [, , readAt] of batch) {
+            for (const [position, wheel, readAt] of batch) {
               const at = readAt.getTime();
               if (at < from) from = at;
               if (at > to) to = at;
+              const key = `${position} ${wheel}`;
+              const own = changed.get(key);
+              if (!own) changed.set(key, { position, wheel, from: readAt, to: readAt });
+              else if (readAt < own.from) changed.set(key, { ...own, from: readAt });
+              else if (readAt > own.to) changed.set(key, { ...own, to: readAt });
             }
             if (response.destroyed) throw new Cancelled();
           }
@@ -53,6 +67,7 @@ export function logImportRoute(pool: Pool, repositories: Repositories): Router {
           // Thrown, so that nothing of it stays.
           if (problem) throw new LogRefused(problem);
           if (read === 0) throw new LogRefused({ problem: { code: 'noLines' } });
+          await summarise(connection, request.ownerId, rigId, [...changed.values()]);
           if (response.destroyed) throw new Cancelled();
           return {
             done: {
@@ -84,7 +99,12 @@ class LogRefused extends Error {
 }
 
 /** The lines of a log in batches, as the body comes in, never more of it in memory than one batch. */
-function readLog(request: Request, ofBytes: number | null, tell: (event: LogEvent) => void) {
+function readLog(
+  request: Request,
+  ofBytes: number | null,
+  wheels: ReadonlySet<string>,
+  tell: (event: LogEvent) => void,
+) {
   let refused = 0;
   const shown: { line: number; problem: LogLineProblem; text: string }[] = [];
   let headerUnread = false;
@@ -105,7 +125,7 @@ function readLog(request: Request, ofBytes: number | null, tell: (event: LogEven
         headerUnread = columns === null;
         return;
       }
-      const read = readLogLine(cells, columns);
+      const read = readLogLine(cells, columns, wheels);
       if (read === null) return;
       if (typeof read !== 'string') {
         batch.push(read);
@@ -145,44 +165,64 @@ function readLog(request: Request, ofBytes: number | null, tell: (event: LogEven
   };
 }
 
-async function ownRig(request: Request, repositories: Repositories): Promise<string> {
+interface OwnRig {
+  readonly id: string;
+  /** The wheels it has, each as `wheelKey` writes it. */
+  readonly wheels: ReadonlySet<string>;
+}
+
+async function ownRig(request: Request, repositories: Repositories): Promise<OwnRig> {
   const parsed = rigParameter.safeParse(request.params);
   const rig = parsed.success ? await repositories.rigs.get(request.ownerId, parsed.data.id) : null;
   if (!rig) throw new Refusal('notFound');
-  return rig.id;
+  const wheels = rig.axles.flatMap(({ position, wheels: count }) =>
+    wheelsOf(count).map((wheel) => wheelKey({ position, wheel })),
+  );
+  return { id: rig.id, wheels: new Set(wheels) };
 }
 
-/** `GET` and `POST /rigs/:id/log`, `GET /export/log/:id`. */
+/** `GET`, `POST` and `DELETE /rigs/:id/log`, `GET /export/log/:id`. */
 export function logRoutes(pool: Pool, repositories: Repositories): Router {
   const router = Router();
 
   router.get('/rigs/:id/log', async (request, response) => {
-    const rigId = await ownRig(request, repositories);
+    const { id: rigId } = await ownRig(request, repositories);
     const log = await thinnedLog(pool, request.ownerId, rigId, logQuery.parse(request.query));
     response.json(log ?? { from: EPOCH, to: EPOCH, readings: 0, wheels: [] });
   });
 
   router.post('/rigs/:id/log', async (request, response) => {
-    const rigId = await ownRig(request, repositories);
+    const { id: rigId, wheels } = await ownRig(request, repositories);
     const { rows } = logBatch.parse(request.body);
-    const added = await addToLog(
-      pool,
-      request.ownerId,
-      rigId,
-      'monitor',
-      rows.map(({ position, wheel, readAt, pressureKpa, tempC }): LogTuple => [
-        position,
-        wheel,
-        new Date(readAt),
-        pressureKpa,
-        tempC,
-      ]),
-    );
+    const lacking = rows.flatMap((row, index) => (wheels.has(wheelKey(row)) ? [] : [index]));
+    if (lacking.length > 0) {
+      const message = 'expected a wheel that this rig has';
+      const fields = lacking.map((index) => ({ path: `/rows/${index}/wheel`, code: 'noSuchWheel', message }));
+      throw new Refusal('invalid', { fields });
+    }
+    const tuples = rows.map(({ position, wheel, readAt, pressureKpa, tempC }): LogTuple => [
+      position,
+      wheel,
+      new Date(readAt),
+      pressureKpa,
+      tempC,
+    ]);
+    const added = await inTransaction(pool, async (connection) => {
+      const fresh = await addToLog(connection, request.ownerId, rigId, 'monitor', tuples);
+      if (fresh > 0) await summarise(connection, request.ownerId, rigId, changedBy(tuples));
+      return fresh;
+    });
     response.json({ added, alreadyThere: rows.length - added });
   });
 
+  router.delete('/rigs/:id/log', async (request, response) => {
+    const { id: rigId } = await ownRig(request, repositories);
+    const { from, to } = logDeletion.parse(request.query);
+    response.json({ removed: await deleteFromLog(pool, request.ownerId, rigId, new Date(from), new Date(to)) });
+  });
+
   router.get('/export/log/:id', async (request, response) => {
-    const rigId = await ownRig(request, repositories);
+    const { id: rigId } = await ownRig(request, repositories);
     response.type('text/csv').attachment('log.csv');
     response.write(`${LOG_COLUMNS.join(',')}\r\n`);
     for await (const rows of logOf(pool, request.ownerId, rigId)) {

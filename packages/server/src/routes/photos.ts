@@ -44,7 +44,7 @@ export function photoRoutes(pool: Pool): Router {
         fields: [{ path: '/', code: 'notAPhoto', message: 'Expected a JPEG without EXIF data' }],
       });
     }
-    await pool.query('INSERT IGNORE INTO proof_photos SET ?', [
+    await pool.query('INSERT INTO proof_photos SET ? ON DUPLICATE KEY UPDATE id = proof_photos.id', [
       { owner_id: request.ownerId, id: id.data.id, bytes, created_at: new Date() },
     ]);
     response.status(204).end();
