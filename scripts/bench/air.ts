@@ -18,6 +18,7 @@ const ROUNDS = 2;
 const PHONES = 200;
 const FOLLOWED_MS = 30_000;
 const RUN_MS = 1_000;
+const JSON_BODY = { 'content-type': 'application/json' };
 
 const least = (values: number[]): number => Math.min(...values);
 const p95 = (values: number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)]!;
@@ -50,7 +51,11 @@ async function newRig(): Promise<string> {
     axles: [axle('front'), axle('rear')],
     loadCases: [],
   };
-  const response = await fetch(`${address}/api/v1/rigs/${rig.id}`, { method: 'PUT', body: JSON.stringify(rig) });
+  const response = await fetch(`${address}/api/v1/rigs/${rig.id}`, {
+    method: 'PUT',
+    headers: JSON_BODY,
+    body: JSON.stringify(rig),
+  });
   if (!response.ok) throw new Error(await response.text());
   return rig.id;
 }
@@ -123,7 +128,11 @@ async function logImport() {
     ]);
     api.push(
       await timed(async () => {
-        const response = await fetch(`${address}/api/v1/import/log/${rigId}`, { method: 'POST', body: csv });
+        const response = await fetch(`${address}/api/v1/import/log/${rigId}`, {
+          method: 'POST',
+          headers: { 'content-type': 'text/csv' },
+          body: csv,
+        });
         const last = JSON.parse((await response.text()).trim().split('\n').at(-1)!) as LogEvent;
         if (!('done' in last) || last.done.added !== READINGS) throw new Error(JSON.stringify(last));
       }),
@@ -171,7 +180,11 @@ async function phones() {
       (['left', 'right'] as const).map((wheel) => ({ position, wheel, volumeL: 69, coldKpa: 110 })),
     ),
   };
-  await fetch(`${address}/api/v1/devices/rigs/${rigId}`, { method: 'PUT', body: JSON.stringify(setup) });
+  await fetch(`${address}/api/v1/devices/rigs/${rigId}`, {
+    method: 'PUT',
+    headers: JSON_BODY,
+    body: JSON.stringify(setup),
+  });
   const lags: number[] = [];
   const heard = new Array<number>(PHONES).fill(0);
   let dropped = 0;

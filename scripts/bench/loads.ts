@@ -84,7 +84,11 @@ async function addRigs(from: number, to: number): Promise<Rig[]> {
 
 async function sendTable(text: string, apply?: string): Promise<string> {
   const query = apply === undefined ? '' : `?apply=${apply}`;
-  const response = await fetch(`${address}/api/v1/import/loads${query}`, { method: 'POST', body: text });
+  const response = await fetch(`${address}/api/v1/import/loads${query}`, {
+    method: 'POST',
+    headers: { 'content-type': 'text/csv' },
+    body: text,
+  });
   const events = (await response.text()).trim().split('\n');
   const last = JSON.parse(events.at(-1)!) as LoadsEvent;
   if (!('done' in last)) throw new Error(JSON.stringify(last));

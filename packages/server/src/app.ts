@@ -62,7 +62,8 @@ export function createApp({ pool, log, ownerId, hosts, webRoot }: AppParts): Exp
   );
   app.use(pinoHttp({ logger: log, autoLogging: log.isLevelEnabled('info') }));
   app.use(onlyOwnNames(hosts));
-  app.use(compression());
+  // Smaller answers cost more to compress than to send.
+  app.use(compression({ threshold: 8_192 }));
   app.use('/api', onlyOwnPages);
   app.use('/api/v1', apiRoutes(pool, ownerId));
   app.use('/api', noSuchRoute);

@@ -320,3 +320,30 @@ describe("another person's rows", () => {
     expect((await get(`rigs/${rig.id}`)).body.name).toBe(rig.name);
   });
 });
+
+describe('a number', () => {
+  it('comes back as it was, to its last place', async () => {
+    const server = await testServer();
+    const values = [0.1 + 0.2, 1 / 3, 123456.78901234567 / 10, 2 ** -20, 99999.99999999999];
+    const rig = aRig({
+      hitchMm: values[0]!,
+      axles: [
+        anAxle('front', {
+          roadKpa: values[1]!,
+          trackMm: values[2]!,
+          lines: [{ pressureKpa: 1 + values[3]!, loadKg: values[4]! }],
+        }),
+        anAxle('rear'),
+      ],
+    });
+    await request(server.app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
+    const { body } = await request(server.app).get(`/api/v1/rigs/${rig.id}`).expect(200);
+    expect([body.hitchMm, body.axles[0].roadKpa, body.axles[0].trackMm, body.axles[0].lines[0]]).toEqual([
+      values[0],
+      values[1],
+      values[2],
+      { pressureKpa: 1 + values[3]!, loadKg: values[4] },
+    ]);
+    await server.pool.end();
+  });
+});

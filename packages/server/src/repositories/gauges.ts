@@ -1,52 +1,44 @@
 import type { BodyOf, QueryOf, RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { childrenOf, insertAll } from './children';
+import { part } from './parts';
 import { versioned } from './versioned';
 
+type Gauge = BodyOf<'gauges'>;
+
+const COMPARISONS = part<Gauge>()({
+  table: 'gauge_comparisons',
+  parent: 'gauge_id',
+  columns: ['ordinal', 'gauge_kpa', 'trusted_kpa'],
+  order: ['ordinal'],
+  rows: ({ comparisons }) =>
+    comparisons.map(({ gaugeKpa, trustedKpa }, ordinal) => ({
+      ordinal,
+      gauge_kpa: gaugeKpa,
+      trusted_kpa: trustedKpa,
+    })),
+});
+
 export const gaugeRepository = (pool: Pool) =>
-  versioned<BodyOf<'gauges'>, RowOf<'gauges'>, QueryOf<'gauges'>>(pool, {
+  versioned<Gauge, RowOf<'gauges'>, QueryOf<'gauges'>>(pool, {
     table: 'gauges',
     order: { column: 'name', direction: 'ASC' },
-    columns: ({ name, fromKpa, fullScaleKpa, gradePercent }) => ({
+    columns: ['name', 'from_kpa', 'full_scale_kpa', 'grade_percent'],
+    toColumns: ({ name, fromKpa, fullScaleKpa, gradePercent }) => ({
       name,
       from_kpa: fromKpa,
       full_scale_kpa: fullScaleKpa,
       grade_percent: gradePercent,
     }),
-
-    async writeChildren(connection, ownerId, { id, comparisons }) {
-      await connection.query('DELETE FROM gauge_comparisons WHERE owner_id = ? AND gauge_id = ?', [ownerId, id]);
-      await insertAll(
-        connection,
-        'gauge_comparisons',
-        comparisons.map(({ gaugeKpa, trustedKpa }, ordinal) => ({
-          owner_id: ownerId,
-          gauge_id: id,
-          ordinal,
-          gauge_kpa: gaugeKpa,
-          trusted_kpa: trustedKpa,
-        })),
-      );
-    },
-
-    async read(connection, ownerId, rows) {
-      const comparisons = await childrenOf(
-        connection,
-        'SELECT * FROM gauge_comparisons WHERE owner_id = ? AND gauge_id IN (?) ORDER BY ordinal',
-        'gauge_id',
-        ownerId,
-        rows,
-      );
-      return rows.map((row) => ({
-        name: row.name,
-        fromKpa: row.from_kpa,
-        fullScaleKpa: row.full_scale_kpa,
-        gradePercent: row.grade_percent,
-        comparisons: (comparisons.get(row.id) ?? []).map(({ gauge_kpa, trusted_kpa }) => ({
-          gaugeKpa: gauge_kpa,
-          trustedKpa: trusted_kpa,
-        })),
-      }));
-    },
+    parts: [COMPARISONS],
+    fromRow: (row, partsOf) => ({
+      name: row.name,
+      fromKpa: row.from_kpa,
+      fullScaleKpa: row.full_scale_kpa,
+      gradePercent: row.grade_percent,
+      comparisons: partsOf('gauge_comparisons').map(({ gauge_kpa, trusted_kpa }) => ({
+        gaugeKpa: gauge_kpa,
+        trustedKpa: trusted_kpa,
+      })),
+    }),
   });

@@ -1,14 +1,46 @@
 import type { BodyOf, QueryOf, RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { childrenOf, insertAll } from './children';
+import { part } from './parts';
 import { versioned } from './versioned';
 
+type Outing = BodyOf<'outings'>;
+
+const PRESSURES = part<Outing>()({
+  table: 'outing_pressures',
+  parent: 'outing_id',
+  columns: ['position', 'pressure_kpa'],
+  order: ['position'],
+  rows: ({ pressures }) => pressures.map(({ position, pressureKpa }) => ({ position, pressure_kpa: pressureKpa })),
+});
+
+const MODIFIERS = part<Outing>()({
+  table: 'outing_modifiers',
+  parent: 'outing_id',
+  columns: ['ordinal', 'modifier'],
+  order: ['ordinal'],
+  rows: ({ modifiers }) => modifiers.map((modifier, ordinal) => ({ ordinal, modifier })),
+});
+
 export const outingRepository = (pool: Pool) =>
-  versioned<BodyOf<'outings'>, RowOf<'outings'>, QueryOf<'outings'>>(pool, {
+  versioned<Outing, RowOf<'outings'>, QueryOf<'outings'>>(pool, {
     table: 'outings',
     order: { column: 'started_at', direction: 'DESC' },
-    columns: ({ rigId, loadCaseId, groundCode, speedKmh, stuckRung, title, startedAt, state, decision }) => ({
+    columns: [
+      'rig_id',
+      'load_case_id',
+      'ground_code',
+      'speed_kmh',
+      'stuck_rung',
+      'title',
+      'started_at',
+      'state',
+      'decision_code',
+      'decision_note',
+    ],
+    dates: ['started_at'],
+    lookedUp: { rig_name: '(SELECT r.name FROM rigs r WHERE r.owner_id = t.owner_id AND r.id = t.rig_id)' },
+    toColumns: ({ rigId, loadCaseId, groundCode, speedKmh, stuckRung, title, startedAt, state, decision }) => ({
       rig_id: rigId,
       load_case_id: loadCaseId,
       ground_code: groundCode,
@@ -20,66 +52,22 @@ export const outingRepository = (pool: Pool) =>
       decision_code: decision?.code ?? null,
       decision_note: decision?.note ?? null,
     }),
-
-    async writeChildren(connection, ownerId, { id, pressures, modifiers }) {
-      await connection.query('DELETE FROM outing_pressures WHERE owner_id = ? AND outing_id = ?', [ownerId, id]);
-      await connection.query('DELETE FROM outing_modifiers WHERE owner_id = ? AND outing_id = ?', [ownerId, id]);
-      await insertAll(
-        connection,
-        'outing_modifiers',
-        modifiers.map((modifier, ordinal) => ({ owner_id: ownerId, outing_id: id, ordinal, modifier })),
-      );
-      await insertAll(
-        connection,
-        'outing_pressures',
-        pressures.map(({ position, pressureKpa }) => ({
-          owner_id: ownerId,
-          outing_id: id,
-          position,
-          pressure_kpa: pressureKpa,
-        })),
-      );
-    },
-
-    async read(connection, ownerId, rows) {
-      const pressures = await childrenOf(
-        connection,
-        'SELECT * FROM outing_pressures WHERE owner_id = ? AND outing_id IN (?) ORDER BY position',
-        'outing_id',
-        ownerId,
-        rows,
-      );
-      const modifiers = await childrenOf(
-        connection,
-        'SELECT * FROM outing_modifiers WHERE owner_id = ? AND outing_id IN (?) ORDER BY outing_id, ordinal',
-        'outing_id',
-        ownerId,
-        rows,
-      );
-      const rigs = await childrenOf(
-        connection,
-        `SELECT o.id AS outing_id, r.name FROM outings o JOIN rigs r ON r.owner_id = o.owner_id AND r.id = o.rig_id
-         WHERE o.owner_id = ? AND o.id IN (?)`,
-        'outing_id',
-        ownerId,
-        rows,
-      );
-      return rows.map((row) => ({
-        rigId: row.rig_id,
-        loadCaseId: row.load_case_id,
-        rigName: rigs.get(row.id)![0]!.name,
-        groundCode: row.ground_code,
-        modifiers: (modifiers.get(row.id) ?? []).map(({ modifier }) => modifier),
-        speedKmh: row.speed_kmh,
-        stuckRung: row.stuck_rung,
-        title: row.title,
-        startedAt: row.started_at.toISOString(),
-        state: row.state,
-        pressures: (pressures.get(row.id) ?? []).map(({ position, pressure_kpa }) => ({
-          position,
-          pressureKpa: pressure_kpa,
-        })),
-        decision: row.decision_code === null ? null : { code: row.decision_code, note: row.decision_note ?? '' },
-      }));
-    },
+    parts: [PRESSURES, MODIFIERS],
+    fromRow: (row, partsOf) => ({
+      rigId: row.rig_id,
+      loadCaseId: row.load_case_id,
+      rigName: row.rig_name,
+      groundCode: row.ground_code,
+      modifiers: partsOf('outing_modifiers').map(({ modifier }) => modifier),
+      speedKmh: row.speed_kmh,
+      stuckRung: row.stuck_rung,
+      title: row.title,
+      startedAt: row.started_at.toISOString(),
+      state: row.state,
+      pressures: partsOf('outing_pressures').map(({ position, pressure_kpa }) => ({
+        position,
+        pressureKpa: pressure_kpa,
+      })),
+      decision: row.decision_code === null ? null : { code: row.decision_code, note: row.decision_note ?? '' },
+    }),
   });

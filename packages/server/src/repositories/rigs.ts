@@ -1,46 +1,44 @@
 import type { BodyOf, LoadCaseBody, LoadItemBody, QueryOf, RigAxle, RowOf } from '@dunlinmoss/contract';
-import type { Pool, RowDataPacket } from 'mysql2/promise';
+import type { Pool } from 'mysql2/promise';
 
-import type { Connection } from '../db/pool';
-import { childrenOf, insertAll } from './children';
+import { part, type Packet } from './parts';
 import { versioned } from './versioned';
 
-export const rigRepository = (pool: Pool) =>
-  versioned<BodyOf<'rigs'>, RowOf<'rigs'>, QueryOf<'rigs'>>(pool, {
-    table: 'rigs',
-    order: { column: 'name', direction: 'ASC' },
-    columns: ({ family, name, hitchMm, topSpeedKmh, loadCaseId, school, beadFloorKpa }) => ({
-      family,
-      name,
-      hitch_mm: hitchMm,
-      top_speed_kmh: topSpeedKmh,
-      load_case_id: loadCaseId,
-      school,
-      bead_floor_kpa: beadFloorKpa,
-    }),
-    filter: ({ search }) =>
-      search
-        ? { sql: ' AND name LIKE ?', values: [`%${search.replace(/[\\%_]/g, '\\$&')}%`] }
-        : { sql: '', values: [] },
-    writeChildren,
-    read,
-  });
+type Rig = BodyOf<'rigs'>;
 
-/** What a rig is made of is written anew with it: its parts have no life of their own. */
-async function writeChildren(
-  connection: Connection,
-  ownerId: string,
-  { id, axles, loadCases }: BodyOf<'rigs'>,
-): Promise<void> {
-  // The rest hangs on these two and goes with them.
-  await connection.query('DELETE FROM rig_axles WHERE owner_id = ? AND rig_id = ?', [ownerId, id]);
-  await connection.query('DELETE FROM load_cases WHERE owner_id = ? AND rig_id = ?', [ownerId, id]);
-  const own = { owner_id: ownerId, rig_id: id };
-  await insertAll(
-    connection,
-    'rig_axles',
+const AXLES = part<Rig>()({
+  table: 'rig_axles',
+  parent: 'rig_id',
+  columns: [
+    'position',
+    'wheels',
+    'driven',
+    'behind_mm',
+    'track_mm',
+    'rating_kg',
+    'tire_marking',
+    'load_range',
+    'tube',
+    'bead_hold',
+    'insert_fitted',
+    'casing',
+    'rim_inner_mm',
+    'measured_width_mm',
+    'fitted_at',
+    'tread_width_mm',
+    'min_kpa',
+    'max_kpa',
+    'rows_of',
+    'road_kpa',
+    'present_raw_kpa',
+    'present_gauge_id',
+    'present_offset_kpa',
+  ],
+  dates: ['fitted_at'],
+  // The order of the alphabet is that of the axles too.
+  order: ['position'],
+  rows: ({ axles }) =>
     axles.map((axle) => ({
-      ...own,
       position: axle.position,
       wheels: axle.wheels,
       driven: axle.driven,
@@ -65,20 +63,28 @@ async function writeChildren(
       present_gauge_id: axle.present?.gaugeId ?? null,
       present_offset_kpa: axle.present?.offsetKpa ?? null,
     })),
-  );
-  await insertAll(
-    connection,
-    'tire_points',
+});
+
+const TIRE_POINTS = part<Rig>()({
+  table: 'tire_points',
+  parent: 'rig_id',
+  columns: ['position', 'kind', 'ordinal', 'pressure_kpa', 'speed_kmh', 'load_kg'],
+  order: ['position', 'kind', 'ordinal'],
+  goesWithAnother: true,
+  rows: ({ axles }) =>
     axles.flatMap(({ position, lines, rows }) => [
-      ...lines.map((line, ordinal) => tirePoint(own, position, 'line', ordinal, { ...line, speedKmh: null })),
-      ...rows.map((row, ordinal) => tirePoint(own, position, 'row', ordinal, row)),
+      ...lines.map((line, ordinal) => tirePoint(position, 'line', ordinal, { ...line, speedKmh: null })),
+      ...rows.map((row, ordinal) => tirePoint(position, 'row', ordinal, row)),
     ]),
-  );
-  await insertAll(
-    connection,
-    'load_cases',
+});
+
+const LOAD_CASES = part<Rig>()({
+  table: 'load_cases',
+  parent: 'rig_id',
+  columns: ['id', 'ordinal', 'name', 'method', 'whole_kg', 'posture', 'front_share', 'rider_kg', 'bike_kg'],
+  order: ['ordinal', 'id'],
+  rows: ({ loadCases }) =>
     loadCases.map((loadCase, ordinal) => ({
-      ...own,
       id: loadCase.id,
       ordinal,
       name: loadCase.name,
@@ -89,30 +95,57 @@ async function writeChildren(
       rider_kg: loadCase.posture?.riderKg ?? null,
       bike_kg: loadCase.posture?.bikeKg ?? null,
     })),
-  );
-  await insertAll(
-    connection,
-    'case_weights',
-    loadCases.flatMap(({ id: caseId, weighed, unladen }) => [
-      ...weighed.map(({ position, part, loadKg }, ordinal) => ({
-        ...caseWeight(own, caseId, 'weighed', position, part),
+});
+
+const CASE_WEIGHTS = part<Rig>()({
+  table: 'case_weights',
+  parent: 'rig_id',
+  columns: ['case_id', 'kind', 'position', 'part', 'ordinal', 'load_kg'],
+  order: ['case_id', 'kind', 'ordinal'],
+  goesWithAnother: true,
+  rows: ({ loadCases }) =>
+    loadCases.flatMap(({ id, weighed, unladen }) => [
+      ...weighed.map(({ position, part: onScale, loadKg }, ordinal) => ({
+        case_id: id,
+        kind: 'weighed',
+        position: position as string,
+        part: onScale as string,
         ordinal,
         load_kg: loadKg,
       })),
       ...unladen.map(({ position, loadKg }, ordinal) => ({
-        ...caseWeight(own, caseId, 'unladen', position, 'axle'),
+        case_id: id,
+        kind: 'unladen',
+        position,
+        part: 'axle',
         ordinal,
         load_kg: loadKg,
       })),
     ]),
-  );
-  await insertAll(
-    connection,
-    'case_items',
-    loadCases.flatMap(({ id: caseId, items }) =>
+});
+
+const CASE_ITEMS = part<Rig>()({
+  table: 'case_items',
+  parent: 'rig_id',
+  columns: [
+    'case_id',
+    'ordinal',
+    'kind',
+    'name',
+    'body',
+    'behind_mm',
+    'right_mm',
+    'mass_kg',
+    'liters',
+    'density_kg_per_l',
+    'level',
+  ],
+  order: ['case_id', 'ordinal'],
+  goesWithAnother: true,
+  rows: ({ loadCases }) =>
+    loadCases.flatMap(({ id, items }) =>
       items.map((item, ordinal) => ({
-        ...own,
-        case_id: caseId,
+        case_id: id,
         ordinal,
         kind: item.kind,
         name: item.name,
@@ -125,50 +158,28 @@ async function writeChildren(
         level: item.kind === 'tank' ? item.level : null,
       })),
     ),
-  );
-}
-
-interface Own {
-  readonly owner_id: string;
-  readonly rig_id: string;
-}
-
-const tirePoint = (
-  own: Own,
-  position: string,
-  kind: 'line' | 'row',
-  ordinal: number,
-  { pressureKpa, speedKmh, loadKg }: { pressureKpa: number; speedKmh: number | null; loadKg: number },
-) => ({ ...own, position, kind, ordinal, pressure_kpa: pressureKpa, speed_kmh: speedKmh, load_kg: loadKg });
-
-const caseWeight = (own: Own, caseId: string, kind: 'weighed' | 'unladen', position: string, part: string) => ({
-  ...own,
-  case_id: caseId,
-  kind,
-  position,
-  part,
 });
 
-async function read(connection: Pool | Connection, ownerId: string, rows: RowDataPacket[]) {
-  const children = (table: string, order: string) =>
-    childrenOf(
-      connection,
-      `SELECT * FROM ${table} WHERE owner_id = ? AND rig_id IN (?) ORDER BY ${order}`,
-      'rig_id',
-      ownerId,
-      rows,
-    );
-  const [axles, points, cases, weights, items] = await Promise.all([
-    // In the order of the alphabet, which is that of the axles too.
-    children('rig_axles', 'rig_id, position'),
-    children('tire_points', 'rig_id, position, kind, ordinal'),
-    children('load_cases', 'rig_id, ordinal, id'),
-    children('case_weights', 'rig_id, case_id, kind, ordinal'),
-    children('case_items', 'rig_id, case_id, ordinal'),
-  ]);
-  return rows.map((row) => {
-    const of = (table: Map<string, RowDataPacket[]>): RowDataPacket[] => table.get(row.id) ?? [];
-    return {
+export const rigRepository = (pool: Pool) =>
+  versioned<Rig, RowOf<'rigs'>, QueryOf<'rigs'>>(pool, {
+    table: 'rigs',
+    order: { column: 'name', direction: 'ASC' },
+    columns: ['family', 'name', 'hitch_mm', 'top_speed_kmh', 'load_case_id', 'school', 'bead_floor_kpa'],
+    toColumns: ({ family, name, hitchMm, topSpeedKmh, loadCaseId, school, beadFloorKpa }) => ({
+      family,
+      name,
+      hitch_mm: hitchMm,
+      top_speed_kmh: topSpeedKmh,
+      load_case_id: loadCaseId,
+      school,
+      bead_floor_kpa: beadFloorKpa,
+    }),
+    filter: ({ search }) =>
+      search
+        ? { sql: ' AND name LIKE ?', values: [`%${search.replace(/[\\%_]/g, '\\$&')}%`] }
+        : { sql: '', values: [] },
+    parts: [AXLES, TIRE_POINTS, LOAD_CASES, CASE_WEIGHTS, CASE_ITEMS],
+    fromRow: (row, partsOf) => ({
       family: row.family,
       name: row.name,
       hitchMm: row.hitch_mm,
@@ -176,21 +187,27 @@ async function read(connection: Pool | Connection, ownerId: string, rows: RowDat
       loadCaseId: row.load_case_id,
       school: row.school,
       beadFloorKpa: row.bead_floor_kpa,
-      axles: of(axles).map((axle) =>
+      axles: partsOf('rig_axles').map((axle) =>
         axleOf(
           axle,
-          of(points).filter(({ position }) => position === axle.position),
+          partsOf('tire_points').filter(({ position }) => position === axle.position),
         ),
       ),
-      loadCases: of(cases).map((loadCase) => {
-        const mine = ({ case_id }: RowDataPacket): boolean => case_id === loadCase.id;
-        return loadCaseFrom(loadCase, of(weights).filter(mine), of(items).filter(mine));
+      loadCases: partsOf('load_cases').map((loadCase) => {
+        const mine = ({ case_id }: Packet): boolean => case_id === loadCase.id;
+        return loadCaseFrom(loadCase, partsOf('case_weights').filter(mine), partsOf('case_items').filter(mine));
       }),
-    };
+    }),
   });
-}
 
-const axleOf = (axle: RowDataPacket, points: RowDataPacket[]): RigAxle => ({
+const tirePoint = (
+  position: string,
+  kind: 'line' | 'row',
+  ordinal: number,
+  { pressureKpa, speedKmh, loadKg }: { pressureKpa: number; speedKmh: number | null; loadKg: number },
+) => ({ position, kind, ordinal, pressure_kpa: pressureKpa, speed_kmh: speedKmh, load_kg: loadKg });
+
+const axleOf = (axle: Packet, points: readonly Packet[]): RigAxle => ({
   position: axle.position,
   wheels: axle.wheels,
   driven: axle.driven === 1,
@@ -227,7 +244,7 @@ const axleOf = (axle: RowDataPacket, points: RowDataPacket[]): RigAxle => ({
       : { rawKpa: axle.present_raw_kpa, gaugeId: axle.present_gauge_id, offsetKpa: axle.present_offset_kpa },
 });
 
-const loadCaseFrom = (row: RowDataPacket, weights: RowDataPacket[], items: RowDataPacket[]): LoadCaseBody => ({
+const loadCaseFrom = (row: Packet, weights: readonly Packet[], items: readonly Packet[]): LoadCaseBody => ({
   id: row.id,
   name: row.name,
   method: row.method,
@@ -245,7 +262,7 @@ const loadCaseFrom = (row: RowDataPacket, weights: RowDataPacket[], items: RowDa
       : { posture: row.posture, frontShare: row.front_share, riderKg: row.rider_kg, bikeKg: row.bike_kg },
 });
 
-function itemOf(row: RowDataPacket): LoadItemBody {
+function itemOf(row: Packet): LoadItemBody {
   const placed = { name: row.name, body: row.body, behindMm: row.behind_mm, rightMm: row.right_mm };
   return row.kind === 'thing'
     ? { kind: 'thing', ...placed, massKg: row.mass_kg }

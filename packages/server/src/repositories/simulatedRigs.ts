@@ -3,7 +3,7 @@ import type { Pool, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
 import { tireTempC, type SimulatedRig, type SimulatedWheel } from '../devices/simulatedRig';
-import { insertAll } from './children';
+import { insertAll } from './parts';
 
 /** The simulated stand-ins of a rig; null where they are switched off. */
 export async function simulatedRig(
@@ -66,6 +66,7 @@ export const switchOn = (pool: Pool, ownerId: string, rigId: string, setup: Devi
     await insertAll(
       connection,
       'simulated_wheels',
+      ['owner_id', 'rig_id', 'position', 'wheel', 'volume_l', 'cold_kpa', 'set_at', 'flow', 'flow_rate', 'stop_at_kpa'],
       setup.wheels.map(({ position, wheel, volumeL, coldKpa }) => ({
         owner_id: ownerId,
         rig_id: rigId,
@@ -92,6 +93,7 @@ export const setFaults = (pool: Pool, ownerId: string, rigId: string, faults: re
     await insertAll(
       connection,
       'simulated_faults',
+      ['owner_id', 'rig_id', 'position', 'wheel', 'kind', 'since'],
       faults.map(({ position, wheel, kind, since }) => ({
         owner_id: ownerId,
         rig_id: rigId,

@@ -3,6 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
+import { deleteParts, insertAll, insertParts, selectTogether, type Packet, type Part, type Selected } from './parts';
 
 /** What every saved row has, as the API gives it. */
 export interface Stamped {
@@ -19,21 +20,34 @@ export type SaveOutcome<Row> =
 export type RemoveOutcome<Row> =
   { readonly kind: 'removed' } | { readonly kind: 'missing' } | { readonly kind: 'stale'; readonly present: Row };
 
+export type AddOutcome = 'add' | 'same' | 'keepOurs';
+
 export interface Page<Row> {
   readonly items: Row[];
   readonly next: string | null;
 }
 
+/** A row with all that is kept of it, put aside or not. */
+export interface KeptRow<Row> {
+  readonly row: Row;
+  readonly deletedAt: string | null;
+}
+
 /** How one kind of row lies in its tables. All SQL is written out there; values go in as parameters. */
 export interface TableShape<Body, Rest, Query> {
   readonly table: string;
-  /** The columns of a body, without id, revision and times. */
-  readonly columns: (body: Body) => Readonly<Record<string, unknown>>;
-  /** Writes the rows that hang on it anew, inside the transaction. */
-  readonly writeChildren?: (connection: Connection, ownerId: string, body: Body) => Promise<void>;
-  /** The rest of each row from the rows of the table, what hangs on them fetched along, in the same order. */
-  readonly read: (connection: Pool | Connection, ownerId: string, rows: RowDataPacket[]) => Promise<Rest[]>;
-  /** The order of the list: these columns, then the id. */
+  /** The columns of its own table, but those that every row has. */
+  readonly columns: readonly string[];
+  /** Those of them that hold times. */
+  readonly dates?: readonly string[];
+  /** Columns that are looked up elsewhere and never written, each with its SQL. */
+  readonly lookedUp?: Readonly<Record<string, string>>;
+  readonly toColumns: (body: Body) => Packet;
+  /** What hangs on it. */
+  readonly parts?: readonly Part<Body>[];
+  /** The rest of a row from the row of the table and what hangs on it, by table. */
+  readonly fromRow: (row: Packet, partsOf: (table: string) => readonly Packet[]) => Rest;
+  /** The order of the list: this column, then the id. */
   readonly order: { readonly column: string; readonly direction: 'ASC' | 'DESC' };
   /** What a query adds to the WHERE of a list. */
   readonly filter?: (query: Query) => { readonly sql: string; readonly values: unknown[] };
@@ -44,12 +58,16 @@ export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
   list(ownerId: string, query: Query): Promise<Page<Row>>;
   save(ownerId: string, body: Body): Promise<SaveOutcome<Row>>;
   /**
-   * Adds a row inside a transaction that is under way, where there is none of its id: one that is there stays as it is,
-   * be it the same or another.
+   * Adds rows inside a transaction that is under way, where there are none of their ids: one that is there stays as it
+   * is, be it the same or another.
    */
-  addWithin(connection: Connection, ownerId: string, body: Body): Promise<'add' | 'same' | 'keepOurs'>;
+  addWithin(connection: Connection, ownerId: string, bodies: readonly Body[]): Promise<AddOutcome[]>;
   remove(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
   restore(ownerId: string, id: string): Promise<Row | null>;
+  /** Every row in order of its id, put aside or not, a batch at a time. */
+  everything(connection: Connection, ownerId: string): AsyncGenerator<readonly KeptRow<Row>[]>;
+  /** Writes rows as they once were, stamps and all, where there are none of their ids. Gives back how many it wrote. */
+  writeKept(connection: Connection, ownerId: string, rows: readonly KeptRow<Row>[]): Promise<number>;
 }
 
 export interface PageQuery {
@@ -79,6 +97,11 @@ export class BadCursor extends Error {}
 const asKey = (value: unknown): unknown => (value instanceof Date ? value.toISOString() : value);
 const fromKey = (value: string, direction: 'ASC' | 'DESC'): unknown => (direction === 'DESC' ? new Date(value) : value);
 
+const STAMPS = ['id', 'revision', 'created_at', 'updated_at', 'deleted_at'] as const;
+const STAMP_DATES = ['created_at', 'updated_at', 'deleted_at'];
+/** How many rows are read at once where all are read. */
+const BATCH = 500;
+
 /**
  * Rows with an owner, a revision and a soft delete: reading, keyset lists, saving that can be repeated, putting aside
  * and bringing back. Every query names the owner.
@@ -88,68 +111,129 @@ export function versioned<
   Row extends Body & Stamped,
   Query extends PageQuery,
 >(pool: Pool, shape: TableShape<Body, Omit<Row, keyof Stamped>, Query>): Repository<Body, Row, Query> {
-  const { table, order } = shape;
+  const { table, order, parts = [] } = shape;
+  const lookedUp = Object.entries(shape.lookedUp ?? {});
+  const selectRows =
+    ['SELECT t.*', ...lookedUp.map(([name, sql]) => `${sql} AS ${name}`)].join(', ') + ` FROM ${table} t`;
+  const partSelects: readonly Selected[] = parts;
+  // The row and all that hangs on it in one query; where nothing does, a plain one is that already.
+  const wholeSelects: readonly Selected[] = [
+    { table, parent: 'id', columns: [...STAMPS, ...shape.columns], dates: [...STAMP_DATES, ...(shape.dates ?? [])] },
+    ...parts,
+  ];
+  const inOneQuery = parts.length > 0 && lookedUp.length === 0;
 
-  const toRows = async (connection: Pool | Connection, ownerId: string, packets: RowDataPacket[]): Promise<Row[]> => {
-    const bodies = packets.length > 0 ? await shape.read(connection, ownerId, packets) : [];
-    return packets.map(
-      (packet, index) =>
-        ({
-          id: packet.id,
-          revision: packet.revision,
-          ...bodies[index],
-          createdAt: packet.created_at.toISOString(),
-          updatedAt: packet.updated_at.toISOString(),
-        }) as unknown as Row,
-    );
+  const rowOf = (packet: Packet, partsOf: (name: string) => readonly Packet[]): Row =>
+    ({
+      id: packet.id,
+      revision: packet.revision,
+      ...shape.fromRow(packet, partsOf),
+      createdAt: packet.created_at.toISOString(),
+      updatedAt: packet.updated_at.toISOString(),
+    }) as unknown as Row;
+
+  const toRows = async (connection: Pool | Connection, ownerId: string, packets: readonly Packet[]): Promise<Row[]> => {
+    if (packets.length === 0) return [];
+    if (parts.length === 0) return packets.map((packet) => rowOf(packet, () => []));
+    const ids = packets.map(({ id }) => id as string);
+    const found = await selectTogether(connection, ownerId, ids, partSelects);
+    return packets.map((packet) => rowOf(packet, (name) => found.get(name)!.get(packet.id) ?? []));
   };
+
+  interface Found {
+    readonly row: Row;
+    readonly deletedAt: Date | null;
+  }
 
   const find = async (
     connection: Pool | Connection,
     ownerId: string,
     id: string,
     lock = false,
-  ): Promise<{ row: Row; deleted: boolean } | null> => {
+  ): Promise<Found | null> => {
+    if (inOneQuery && !lock) {
+      const found = await selectTogether(connection, ownerId, [id], wholeSelects);
+      const packet = found.get(table)!.get(id)?.[0];
+      return packet
+        ? { row: rowOf(packet, (name) => found.get(name)!.get(id) ?? []), deletedAt: packet.deleted_at }
+        : null;
+    }
     const [packets] = await connection.query<RowDataPacket[]>(
-      `SELECT * FROM ${table} WHERE owner_id = ? AND id = ?${lock ? ' FOR UPDATE' : ''}`,
+      `${selectRows} WHERE t.owner_id = ? AND t.id = ?${lock ? ' FOR UPDATE' : ''}`,
       [ownerId, id],
     );
     const [row] = await toRows(connection, ownerId, packets);
-    return row ? { row, deleted: packets[0]!.deleted_at !== null } : null;
+    return row ? { row, deletedAt: packets[0]!.deleted_at } : null;
   };
 
   const sameBody = (row: Row, body: Body): boolean =>
     (Object.keys(body) as (keyof Body)[]).every((key) => key === 'revision' || isDeepStrictEqual(row[key], body[key]));
 
+  /** Rows that are new, each with its stamps. */
+  const insert = async (
+    connection: Connection,
+    ownerId: string,
+    rows: readonly { readonly body: Body; readonly stamps: Packet }[],
+  ): Promise<void> => {
+    await insertAll(
+      connection,
+      table,
+      ['owner_id', ...STAMPS, ...shape.columns],
+      rows.map(({ body, stamps }) => ({ owner_id: ownerId, id: body.id, ...stamps, ...shape.toColumns(body) })),
+    );
+    await insertParts(
+      connection,
+      ownerId,
+      rows.map(({ body }) => body),
+      parts,
+    );
+  };
+  const fresh = (): Packet => {
+    const now = new Date();
+    return { revision: 1, created_at: now, updated_at: now, deleted_at: null };
+  };
+
   const saveWithin = async (connection: Connection, ownerId: string, body: Body): Promise<SaveOutcome<Row>> => {
     const present = await find(connection, ownerId, body.id, true);
-    const now = new Date();
     if (!present) {
       if (body.revision !== 0) return { kind: 'stale', present: null };
-      await connection.query(`INSERT INTO ${table} SET ?`, [
-        { owner_id: ownerId, id: body.id, revision: 1, ...shape.columns(body), created_at: now, updated_at: now },
-      ]);
+      await insert(connection, ownerId, [{ body, stamps: fresh() }]);
     } else {
       // A save that got through although its answer was lost comes again with the old revision: it is one row.
-      if (!present.deleted && present.row.revision === body.revision + 1 && sameBody(present.row, body)) {
+      if (!present.deletedAt && present.row.revision === body.revision + 1 && sameBody(present.row, body)) {
         return { kind: 'saved', row: present.row, isNew: false };
       }
       if (present.row.revision !== body.revision) return { kind: 'stale', present: present.row };
       await connection.query(`UPDATE ${table} SET ?, deleted_at = NULL WHERE owner_id = ? AND id = ?`, [
-        { revision: body.revision + 1, ...shape.columns(body), updated_at: now },
+        { revision: body.revision + 1, ...shape.toColumns(body), updated_at: new Date() },
         ownerId,
         body.id,
       ]);
+      await deleteParts(connection, ownerId, body.id, parts);
+      await insertParts(connection, ownerId, [body], parts);
     }
-    await shape.writeChildren?.(connection, ownerId, body);
     const saved = await find(connection, ownerId, body.id);
     return { kind: 'saved', row: saved!.row, isNew: present === null };
+  };
+
+  /** Which of some ids there are, with their rows. */
+  const presentOf = async (
+    connection: Connection,
+    ownerId: string,
+    ids: readonly string[],
+  ): Promise<ReadonlyMap<string, Found>> => {
+    const [packets] = await connection.query<RowDataPacket[]>(
+      `${selectRows} WHERE t.owner_id = ? AND t.id IN (?) FOR UPDATE`,
+      [ownerId, ids],
+    );
+    const rows = await toRows(connection, ownerId, packets);
+    return new Map(rows.map((row, index) => [row.id, { row, deletedAt: packets[index]!.deleted_at }]));
   };
 
   return {
     async get(ownerId, id) {
       const found = await find(pool, ownerId, id);
-      return found && !found.deleted ? found.row : null;
+      return found && !found.deletedAt ? found.row : null;
     },
 
     async list(ownerId, query) {
@@ -157,17 +241,14 @@ export function versioned<
       const after = query.after === undefined ? undefined : decodeCursor(query.after);
       if (after === null) throw new BadCursor();
       const beyond = order.direction === 'ASC' ? '>' : '<';
+      const key = after && fromKey(after[0], order.direction);
       const [packets] = await pool.query<RowDataPacket[]>(
-        `SELECT * FROM ${table} WHERE owner_id = ? AND deleted_at IS ${query.aside ? 'NOT NULL' : 'NULL'}` +
+        `${selectRows} WHERE t.owner_id = ? AND t.archived = ?` +
           (filter?.sql ?? '') +
-          (after ? ` AND (${order.column}, id) ${beyond} (?, ?)` : '') +
-          ` ORDER BY ${order.column} ${order.direction}, id ${order.direction} LIMIT ?`,
-        [
-          ownerId,
-          ...(filter?.values ?? []),
-          ...(after ? [fromKey(after[0], order.direction), after[1]] : []),
-          query.limit + 1,
-        ],
+          // Written out: the database makes no range of (a, b) > (x, y), and would read the list from its start.
+          (after ? ` AND (t.${order.column} ${beyond} ? OR (t.${order.column} = ? AND t.id ${beyond} ?))` : '') +
+          ` ORDER BY t.${order.column} ${order.direction}, t.id ${order.direction} LIMIT ?`,
+        [ownerId, query.aside, ...(filter?.values ?? []), ...(after ? [key, key, after[1]] : []), query.limit + 1],
       );
       const page = packets.slice(0, query.limit);
       const last = page.at(-1);
@@ -178,18 +259,34 @@ export function versioned<
     },
 
     save: (ownerId, body) => inTransaction(pool, (connection) => saveWithin(connection, ownerId, body)),
-    async addWithin(connection, ownerId, body) {
-      const present = await find(connection, ownerId, body.id, true);
-      if (present) return !present.deleted && sameBody(present.row, body) ? 'same' : 'keepOurs';
-      await saveWithin(connection, ownerId, body);
-      return 'add';
+
+    async addWithin(connection, ownerId, bodies) {
+      const outcomes: AddOutcome[] = [];
+      for (let from = 0; from < bodies.length; from += BATCH) {
+        const batch = bodies.slice(from, from + BATCH);
+        const ids = batch.map(({ id }) => id);
+        const present = new Map(await presentOf(connection, ownerId, ids));
+        const added: { body: Body; stamps: Packet }[] = [];
+        for (const body of batch) {
+          const found = present.get(body.id);
+          if (found) outcomes.push(!found.deletedAt && sameBody(found.row, body) ? 'same' : 'keepOurs');
+          else {
+            added.push({ body, stamps: fresh() });
+            // The same id once more in one file is the row that was just added, or another of its name.
+            present.set(body.id, { row: body as unknown as Row, deletedAt: null });
+            outcomes.push('add');
+          }
+        }
+        await insert(connection, ownerId, added);
+      }
+      return outcomes;
     },
 
     remove: (ownerId, id, revision) =>
       inTransaction(pool, async (connection): Promise<RemoveOutcome<Row>> => {
         const present = await find(connection, ownerId, id, true);
         if (!present) return { kind: 'missing' };
-        if (present.deleted) return { kind: 'removed' };
+        if (present.deletedAt) return { kind: 'removed' };
         if (present.row.revision !== revision) return { kind: 'stale', present: present.row };
         await connection.query(
           `UPDATE ${table} SET deleted_at = ?, revision = revision + 1 WHERE owner_id = ? AND id = ?`,
@@ -202,12 +299,49 @@ export function versioned<
       inTransaction(pool, async (connection) => {
         const present = await find(connection, ownerId, id, true);
         if (!present) return null;
-        if (!present.deleted) return present.row;
+        if (!present.deletedAt) return present.row;
         await connection.query(
           `UPDATE ${table} SET deleted_at = NULL, revision = revision + 1 WHERE owner_id = ? AND id = ?`,
           [ownerId, id],
         );
         return (await find(connection, ownerId, id))!.row;
       }),
+
+    async *everything(connection, ownerId) {
+      let after = '';
+      for (;;) {
+        const [packets] = await connection.query<RowDataPacket[]>(
+          `${selectRows} WHERE t.owner_id = ? AND t.id > ? ORDER BY t.id LIMIT ?`,
+          [ownerId, after, BATCH],
+        );
+        if (packets.length === 0) return;
+        const rows = await toRows(connection, ownerId, packets);
+        yield rows.map((row, index) => ({ row, deletedAt: packets[index]!.deleted_at?.toISOString() ?? null }));
+        after = packets.at(-1)!.id;
+      }
+    },
+
+    async writeKept(connection, ownerId, rows) {
+      const present = await presentOf(
+        connection,
+        ownerId,
+        rows.map(({ row }) => row.id),
+      );
+      const missing = rows.filter(({ row }) => !present.has(row.id));
+      await insert(
+        connection,
+        ownerId,
+        missing.map(({ row, deletedAt }) => ({
+          body: row,
+          stamps: {
+            revision: row.revision,
+            created_at: new Date(row.createdAt),
+            updated_at: new Date(row.updatedAt),
+            deleted_at: deletedAt === null ? null : new Date(deletedAt),
+          },
+        })),
+      );
+      return missing.length;
+    },
   };
 }

@@ -70,10 +70,9 @@ async function takeIn(
   const rows: ImportOutcome['rows'] = [];
   for (const kind of EXCHANGED) {
     const repository = repositories[kind] as Repository<BodyOf<Exchanged>, unknown>;
-    for (const [index, row] of file[kind].entries()) {
-      const outcome = await repository.addWithin(connection, ownerId, { ...row, revision: 0 } as BodyOf<Exchanged>);
-      rows.push({ kind, index, name: nameOf(kind, row), action: outcome });
-    }
+    const bodies = file[kind].map((row) => ({ ...row, revision: 0 }) as BodyOf<Exchanged>);
+    const outcomes = await repository.addWithin(connection, ownerId, bodies);
+    outcomes.forEach((action, index) => rows.push({ kind, index, name: nameOf(kind, file[kind][index]!), action }));
   }
   return rows;
 }
