@@ -20,3 +20,18 @@ export {
   probeQuery,
 } from './devices';
 export { LOG_COLUMNS, logAdded, logBatch, logDeletion, logEvent, logQuery } from './log';
+export {
+  ARCHIVE_PARTS,
+  ARCHIVE_PATH,
+  ARCHIVE_TYPE,
+  ARCHIVE_VERSION,
+  archivedPhoto,
+  archivedReading,
+  archivedRow,
+  archiveEvent,
+  archiveHead,
+  type ArchiveCounts,
+  type ArchivedReading,
+  type ArchiveEvent,
+  type ArchivePart,
+} from './exchange/archive';

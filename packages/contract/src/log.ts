@@ -12,7 +12,7 @@ import { wheelPlace } from './resources/wheelPlace';
 export const LOG_FROM = '1990-01-01T00:00:00.000Z';
 export const LOG_TO = '2100-01-01T00:00:00.000Z';
 
-const logTime = timestamp.refine((at) => at >= LOG_FROM && at <= LOG_TO, {
+export const logTime = timestamp.refine((at) => at >= LOG_FROM && at <= LOG_TO, {
   message: 'expected a time from 1990 to 2100',
   params: { code: 'logTime' },
 });

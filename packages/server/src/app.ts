@@ -11,6 +11,7 @@ import { MonitorHub } from './devices/hub';
 import { requireOwner } from './owner';
 import { errorHandler, noSuchRoute } from './problems';
 import { createRepositories } from './repositories/repositories';
+import { archiveRoutes } from './routes/archive';
 import { calculatorRoutes } from './routes/calculators';
 import { deviceRoutes, probeRoutes } from './routes/devices';
 import { exchangeRoutes } from './routes/exchange';
@@ -99,7 +100,8 @@ function apiRoutes(pool: Pool, ownerId: string): Router {
     response.json({ ok: true });
   });
   api.use(requireOwner(ownerId));
-  // These read their own bodies, which are tables.
+  // These read their own bodies: tables, photos, archives.
+  api.use(archiveRoutes(pool, repositories));
   api.use(loadsExchangeRoutes(pool, repositories));
   api.use(logImportRoute(pool, repositories));
   api.use(photoRoutes(pool));

@@ -40,7 +40,7 @@ export const onlyOwnPages: RequestHandler = (request, _response, next) => {
 
 /** A body of any other media type is refused before it is read: a form of a foreign page can't send this one. */
 export const onlyMediaType =
-  (type: 'application/json' | 'text/csv'): RequestHandler =>
+  (type: 'application/json' | 'text/csv' | 'application/zip'): RequestHandler =>
   (request, _response, next) => {
     if (request.headers['content-length'] !== '0' && request.is(type) === false) {
       throw new Refusal('mediaType', {

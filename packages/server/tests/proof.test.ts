@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 
 import request from 'supertest';
 
-import { aRig, aTest, testServer, type TestServer } from './testServer';
+import { aRig, aTest, aPhoto, jpegPart, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -76,8 +76,7 @@ describe('tests of the registry', () => {
 });
 
 describe('photos', () => {
-  const plain = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0x00, 0x04, 0x4a, 0x46, 0xff, 0xda, 0x00, 0x02, 0xff, 0xd9]);
-  const withPlace = Buffer.from([0xff, 0xd8, 0xff, 0xe1, 0x00, 0x04, 0x45, 0x78, 0xff, 0xda, 0x00, 0x02, 0xff, 0xd9]);
+  const plain = aPhoto();
   const send = (id: string, bytes: Buffer) =>
     request(server.app).put(`/api/v1/photos/${id}`).set('content-type', 'image/jpeg').send(bytes);
 
@@ -91,7 +90,12 @@ describe('photos', () => {
   });
 
   it.each([
-    ['one that says where it was taken', withPlace],
+    ['one that says where it was taken (EXIF, APP1)', aPhoto(jpegPart(0xe1, 0x45, 0x78))],
+    ['one that says by whom (IPTC, APP13)', aPhoto(jpegPart(0xed, 0x38, 0x42))],
+    ['one with a part of a camera’s own (APP4)', aPhoto(jpegPart(0xe4, 0x01))],
+    ['one with a comment', aPhoto(jpegPart(0xfe, 0x68, 0x69))],
+    ['one with something behind its end', aPhoto([], [0x50, 0x4b])],
+    ['one with a second picture behind it', Buffer.concat([aPhoto(), aPhoto()])],
     ['no photo at all', Buffer.from('hello')],
     ['one that breaks off', plain.subarray(0, 6)],
   ])('are refused: %s', async (_, bytes) => {
@@ -102,7 +106,7 @@ describe('photos', () => {
   });
 
   it('are refused where they are too large', async () => {
-    await send(randomUUID(), Buffer.concat([plain.subarray(0, 8), Buffer.alloc(1_000_001)])).expect(413);
+    await send(randomUUID(), Buffer.concat([plain, Buffer.alloc(1_000_001)])).expect(413);
   });
 });
 

@@ -165,3 +165,11 @@ export const anAiring = (rigId: string, change: Partial<Airing> = {}): Airing =>
   ],
   ...change,
 });
+
+const segment = (marker: number, ...bytes: number[]): number[] => [0xff, marker, 0, bytes.length + 2, ...bytes];
+const JFIF = segment(0xe0, 0x4a, 0x46, 0x49, 0x46, 0, 1, 1, 0, 0, 1, 0, 1, 0, 0);
+
+/** The least that is a JPEG and nothing but a picture; other parts can be put before the picture, and bytes behind it. */
+export const aPhoto = (parts: readonly number[] = [], behind: readonly number[] = []): Buffer =>
+  Buffer.from([0xff, 0xd8, ...JFIF, ...parts, ...segment(0xda), 0x12, 0xff, 0x00, 0x34, 0xff, 0xd9, ...behind]);
+export const jpegPart = segment;

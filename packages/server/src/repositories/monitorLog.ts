@@ -167,8 +167,16 @@ function summarised(
   ];
 }
 
+/** The rigs that have a log. */
+export async function rigsWithLog(connection: Connection, ownerId: string): Promise<string[]> {
+  const [rows] = await connection.query<RowDataPacket[]>('SELECT DISTINCT rig_id FROM monitor_log WHERE owner_id = ?', [
+    ownerId,
+  ]);
+  return rows.map(({ rig_id }) => rig_id);
+}
+
 /** Every reading of a rig, wheel by wheel in order of time, a batch at a time. */
-export async function* logOf(pool: Pool, ownerId: string, rigId: string): AsyncGenerator<RowDataPacket[]> {
+export async function* logOf(pool: Pool | Connection, ownerId: string, rigId: string): AsyncGenerator<RowDataPacket[]> {
   for (const { position, wheel } of await wheelsOfLog(pool, ownerId, rigId)) {
     let after = new Date(Date.parse(LOG_FROM) - 1);
     for (;;) {

@@ -1,0 +1,66 @@
+import { z } from 'zod';
+
+import { id, pressureKpa, tempC, timestamp } from '../quantities';
+import { logTime } from '../log';
+import { RESOURCES } from '../resources/registry';
+import { wheelPlace } from '../resources/wheelPlace';
+import { EXCHANGED, type Exchanged } from './exchangeFile';
+
+/*
+ * Everything that is kept, in one ZIP file: `dunlinmoss.json` says what it is, `<kind>.jsonl` holds the rows of a kind, one
+ * a line, put aside or not, `log.jsonl` the readings of monitors, `photos/<id>.jpg` the photos, `photos.jsonl` when each
+ * was kept. Written and read as a stream, so that it may be larger than memory.
+ */
+
+export const ARCHIVE_PATH = 'archive';
+export const ARCHIVE_TYPE = 'application/zip';
+export const ARCHIVE_VERSION = 1;
+
+export const archiveHead = z.strictObject({
+  format: z.literal('dunlinmoss-archive'),
+  version: z.literal(ARCHIVE_VERSION),
+});
+
+/** A line of `<kind>.jsonl`. */
+export const archivedRow = (kind: Exchanged) =>
+  z.strictObject({ deletedAt: timestamp.nullable(), row: RESOURCES[kind].row as z.ZodType });
+
+/** A line of `log.jsonl`. */
+export const archivedReading = z.strictObject({
+  rigId: id,
+  ...wheelPlace,
+  readAt: logTime,
+  pressureKpa,
+  tempC: tempC.nullable(),
+  source: z.enum(['monitor', 'file']),
+});
+
+/** A line of `photos.jsonl`. */
+export const archivedPhoto = z.strictObject({ id, createdAt: timestamp });
+
+/** What an archive is made of, in the order in which its parts point at one another. */
+export const ARCHIVE_PARTS = [...EXCHANGED, 'log', 'photos'] as const;
+export type ArchivePart = (typeof ARCHIVE_PARTS)[number];
+
+const count = z.strictObject({ added: z.int(), alreadyThere: z.int() });
+const counts = z.strictObject(
+  Object.fromEntries(ARCHIVE_PARTS.map((part) => [part, count])) as Record<ArchivePart, typeof count>,
+);
+
+/** What reading an archive says as it goes on, one value a line. */
+export const archiveEvent = z.union([
+  z.strictObject({ part: z.enum(ARCHIVE_PARTS), progress: z.int() }),
+  z.strictObject({ done: counts }),
+  z.strictObject({
+    problem: z.strictObject({
+      code: z.enum(['notAnArchive', 'lineRefused', 'missingReference', 'databaseAway', 'internal']),
+      part: z.enum(ARCHIVE_PARTS).optional(),
+      line: z.int().optional(),
+      message: z.string().optional(),
+    }),
+  }),
+]);
+
+export type ArchiveEvent = z.infer<typeof archiveEvent>;
+export type ArchiveCounts = z.infer<typeof counts>;
+export type ArchivedReading = z.infer<typeof archivedReading>;

@@ -1,0 +1,86 @@
+import { Readable } from 'node:stream';
+
+import { EXCHANGED } from '@dunlinmoss/contract';
+import { ARCHIVE_VERSION } from '@dunlinmoss/contract/api';
+import { ZipFile } from 'yazl';
+
+import type { Connection } from '../db/pool';
+import { logOf, rigsWithLog } from '../repositories/monitorLog';
+import { photoBytes, photosOf } from '../repositories/photos';
+import type { Repositories } from '../repositories/repositories';
+
+/** The same things give the same bytes: no entry carries the time of its writing. */
+const ALWAYS = { mtime: new Date('2000-01-01T00:00:00Z'), mode: 0o100644, forceDosTimestamp: true } as const;
+
+const line = (value: unknown): string => `${JSON.stringify(value)}\n`;
+
+async function* rowLines(
+  connection: Connection,
+  repositories: Repositories,
+  ownerId: string,
+  kind: (typeof EXCHANGED)[number],
+): AsyncGenerator<string> {
+  for await (const batch of repositories[kind].everything(connection, ownerId)) {
+    yield batch.map(({ row, deletedAt }) => line({ deletedAt, row })).join('');
+  }
+}
+
+async function* logLines(connection: Connection, ownerId: string): AsyncGenerator<string> {
+  for (const rigId of await rigsWithLog(connection, ownerId)) {
+    for await (const rows of logOf(connection, ownerId, rigId)) {
+      yield rows
+        .map(({ position, wheel, read_at, pressure_kpa, temp_c, source }) =>
+          line({
+            rigId,
+            position,
+            wheel,
+            readAt: read_at.toISOString(),
+            pressureKpa: pressure_kpa,
+            tempC: temp_c,
+            source,
+          }),
+        )
+        .join('');
+    }
+  }
+}
+
+async function* photoLines(
+  photos: readonly { readonly id: string; readonly createdAt: string }[],
+): AsyncGenerator<string> {
+  for (const photo of photos) yield line(photo);
+}
+
+/**
+ * Everything an owner keeps as a ZIP that comes as it is read, from one moment: the connection must be in a transaction
+ * with a consistent snapshot. Never more of it in memory than a batch of rows or a photo.
+ */
+export async function writeArchive(
+  connection: Connection,
+  repositories: Repositories,
+  ownerId: string,
+): Promise<NodeJS.ReadableStream> {
+  const zip = new ZipFile();
+  // One entry after the other is opened, so the one connection serves them all.
+  const add = (name: string, lines: () => AsyncGenerator<string>): void =>
+    zip.addReadStreamLazy(name, ALWAYS, (done) => done(null, Readable.from(lines(), { objectMode: false })));
+  zip.addBuffer(
+    Buffer.from(line({ format: 'dunlinmoss-archive', version: ARCHIVE_VERSION })),
+    'dunlinmoss.json',
+    ALWAYS,
+  );
+  for (const kind of EXCHANGED) add(`${kind}.jsonl`, () => rowLines(connection, repositories, ownerId, kind));
+  add('log.jsonl', () => logLines(connection, ownerId));
+  const photos = await photosOf(connection, ownerId);
+  add('photos.jsonl', () => photoLines(photos));
+  for (const { id } of photos) {
+    zip.addReadStreamLazy(`photos/${id}.jpg`, { ...ALWAYS, compress: false }, (done) => {
+      photoBytes(connection, ownerId, id).then(
+        (bytes) => done(null, Readable.from([bytes ?? Buffer.alloc(0)], { objectMode: false })),
+        (error: Error) => done(error, Readable.from([])),
+      );
+    });
+  }
+  zip.end();
+  return zip.outputStream;
+}

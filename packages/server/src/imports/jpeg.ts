@@ -1,0 +1,45 @@
+/** Parts that say nothing but how the picture is packed: JFIF, tables, frame. All else may tell where or by whom. */
+const isOfThePicture = (marker: number): boolean =>
+  marker === 0xe0 || // JFIF
+  marker === 0xdb || // quantization tables
+  marker === 0xc4 || // Huffman tables
+  marker === 0xdd || // restart interval
+  marker === 0xcc || // arithmetic conditioning
+  (marker >= 0xc0 && marker <= 0xcf); // frames
+
+/**
+ * Whether bytes are a JPEG that is nothing but a picture: no EXIF or XMP (APP1), no IPTC (APP13), no other part of a
+ * program's own, no comment, and nothing behind its end.
+ */
+export function isPlainJpeg(bytes: Buffer): boolean {
+  if (bytes.length < 4 || bytes[0] !== 0xff || bytes[1] !== 0xd8) return false;
+  let at = 2;
+  while (at + 4 <= bytes.length) {
+    if (bytes[at] !== 0xff) return false;
+    const marker = bytes[at + 1]!;
+    const length = bytes.readUInt16BE(at + 2);
+    if (marker === 0xda) {
+      const end = endOfScan(bytes, at + 2 + length);
+      if (end === null) return false;
+      if (bytes[end + 1] === 0xd9) return end + 2 === bytes.length;
+      at = end;
+      continue;
+    }
+    // A JFIF part longer than its own fields carries a thumbnail.
+    if (!isOfThePicture(marker) || (marker === 0xe0 && length !== 16)) return false;
+    at += 2 + length;
+  }
+  return false;
+}
+
+/** Where the next marker stands behind the data of a scan; null where there is none. */
+function endOfScan(bytes: Buffer, from: number): number | null {
+  for (let at = from; at + 1 < bytes.length; at += 1) {
+    if (bytes[at] !== 0xff) continue;
+    const next = bytes[at + 1]!;
+    // 0xff in the data is followed by 0; restart marks belong to it too, and any number of 0xff may fill up.
+    if (next === 0x00 || next === 0xff || (next >= 0xd0 && next <= 0xd7)) continue;
+    return at;
+  }
+  return null;
+}

@@ -1,0 +1,170 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+
+import { ARCHIVE_PARTS, type ArchiveEvent } from '@dunlinmoss/contract/api';
+import type { Express } from 'express';
+import request from 'supertest';
+import { ZipFile } from 'yazl';
+
+import { aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await testServer();
+});
+afterEach(() => server.pool.end());
+
+const DEMO = path.resolve(__dirname, '../../../demo/ravelsey.json');
+
+async function anotherOwner(): Promise<Express> {
+  const ownerId = randomUUID();
+  await server.pool.query('INSERT INTO owners (id) VALUES (?)', [ownerId]);
+  return server.as(ownerId);
+}
+
+const bytesOf = (response: request.Response, done: (error: Error | null, body: Buffer) => void): void => {
+  const parts: Buffer[] = [];
+  const stream = response as unknown as NodeJS.ReadableStream;
+  stream.on('data', (part: Buffer) => parts.push(part));
+  stream.on('end', () => done(null, Buffer.concat(parts)));
+};
+
+const archiveOf = async (app: Express): Promise<Buffer> =>
+  (
+    await request(app)
+      .get('/api/v1/archive')
+      .buffer(true)
+      .parse(bytesOf as never)
+      .expect(200)
+  ).body;
+
+async function restore(app: Express, archive: Buffer): Promise<ArchiveEvent> {
+  const { body } = await request(app)
+    .post('/api/v1/archive')
+    .set('content-type', 'application/zip')
+    .send(archive)
+    .buffer(true)
+    .parse(bytesOf as never)
+    .expect(200);
+  return JSON.parse((body as Buffer).toString('utf8').trim().split('\n').at(-1)!) as ArchiveEvent;
+}
+
+/** Everything there is of each kind: the demo, something put aside, a log, a photo of a test. */
+async function fillIn(app: Express): Promise<void> {
+  await request(app)
+    .post('/api/v1/import')
+    .set('content-type', 'application/json')
+    .send(readFileSync(DEMO, 'utf8'))
+    .expect(200);
+  const rig = aRig({ name: 'Ünder the “hedge” 🛞', hitchMm: 0.1 + 0.2, beadFloorKpa: 100 / 3 });
+  await request(app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
+  await request(app)
+    .put(`/api/v1/rigs/${rig.id}`)
+    .send({ ...rig, revision: 1, name: 'Twite' })
+    .expect(200);
+  const aside = aTest(rig.id);
+  await request(app).put(`/api/v1/tests/${aside.id}`).send(aside).expect(200);
+  await request(app).delete(`/api/v1/tests/${aside.id}?revision=1`).expect(204);
+  const rows = Array.from({ length: 300 }, (_, minute) => ({
+    position: 'front',
+    wheel: minute % 2 === 0 ? 'left' : 'right',
+    readAt: new Date(Date.parse('2026-11-20T06:00:00Z') + minute * 60_000).toISOString(),
+    pressureKpa: 110 + minute / 7,
+    tempC: minute % 3 === 0 ? null : 12.5,
+  }));
+  await request(app).post(`/api/v1/rigs/${rig.id}/log`).send({ rows }).expect(200);
+  await request(app).put(`/api/v1/photos/${randomUUID()}`).set('content-type', 'image/jpeg').send(aPhoto()).expect(204);
+}
+
+/** An archive of our own making, entry by entry. */
+function madeOf(entries: Readonly<Record<string, string>>): Promise<Buffer> {
+  const zip = new ZipFile();
+  for (const [name, text] of Object.entries(entries)) zip.addBuffer(Buffer.from(text), name);
+  zip.end();
+  return new Promise((resolve) => {
+    const parts: Buffer[] = [];
+    zip.outputStream.on('data', (part: Buffer) => parts.push(part));
+    zip.outputStream.on('end', () => resolve(Buffer.concat(parts)));
+  });
+}
+const HEAD = JSON.stringify({ format: 'dunlinmoss-archive', version: 1 });
+const EMPTY = {
+  'dunlinmoss.json': HEAD,
+  ...Object.fromEntries(ARCHIVE_PARTS.map((part) => [`${part}.jsonl`, ''])),
+};
+
+describe('the archive of everything', () => {
+  it('restored into an empty store gives the same archive again, byte for byte', async () => {
+    await fillIn(server.app);
+    const archive = await archiveOf(server.app);
+    const empty = await anotherOwner();
+    const outcome = await restore(empty, archive);
+    if (!('done' in outcome)) throw new Error(JSON.stringify(outcome));
+    for (const part of ARCHIVE_PARTS) {
+      expect(outcome.done[part].added).toBeGreaterThan(0);
+      expect(outcome.done[part].alreadyThere).toBe(0);
+    }
+    expect(Buffer.compare(await archiveOf(empty), archive)).toBe(0);
+    // What is worked out beside the log is there too.
+    const [rig] = (await request(empty).get('/api/v1/rigs?search=Twite').expect(200)).body.items;
+    expect(rig.revision).toBe(2);
+    expect((await request(empty).get(`/api/v1/rigs/${rig.id}/log?stretches=3`).expect(200)).body.readings).toBe(300);
+    expect((await request(empty).get('/api/v1/tests?aside=true').expect(200)).body.items).toHaveLength(1);
+  });
+
+  it('restored twice, or where some of it is, leaves what is there alone', async () => {
+    await fillIn(server.app);
+    const archive = await archiveOf(server.app);
+    const again = await restore(server.app, archive);
+    if (!('done' in again)) throw new Error(JSON.stringify(again));
+    for (const part of ARCHIVE_PARTS) expect(again.done[part].added).toBe(0);
+    expect(Buffer.compare(await archiveOf(server.app), archive)).toBe(0);
+  });
+
+  it.each([
+    ['no ZIP', Buffer.from('hello'), { code: 'notAnArchive' }],
+    ['a ZIP of something else', { 'readme.txt': 'hello' }, { code: 'notAnArchive' }],
+    [
+      'one of a later version',
+      { ...EMPTY, 'dunlinmoss.json': HEAD.replace('1', '9') },
+      { code: 'notAnArchive', message: 'It is of another kind or version' },
+    ],
+    ['a line that is no JSON', { ...EMPTY, 'gauges.jsonl': '{}}\n' }, { code: 'lineRefused', part: 'gauges', line: 1 }],
+    [
+      'a row that can’t be one, far down',
+      { ...EMPTY, 'log.jsonl': `${JSON.stringify({ rigId: 'x' })}\n` },
+      { code: 'lineRefused', part: 'log', line: 1 },
+    ],
+    [
+      'a photo that is none',
+      {
+        ...EMPTY,
+        'photos.jsonl': `${JSON.stringify({ id: '0192f000-0000-7000-8000-00000000f001', createdAt: '2026-11-20T06:00:00.000Z' })}\n`,
+        'photos/0192f000-0000-7000-8000-00000000f001.jpg': 'hello',
+      },
+      { code: 'notAnArchive', part: 'photos' },
+    ],
+  ])('is refused where it is %s, and nothing of it is kept', async (_, given, problem) => {
+    const before = await archiveOf(server.app);
+    const archive = Buffer.isBuffer(given) ? given : await madeOf(given as Record<string, string>);
+    expect(await restore(server.app, archive)).toMatchObject({ problem });
+    expect(Buffer.compare(await archiveOf(server.app), before)).toBe(0);
+  });
+
+  it('is refused where a row points at one that is missing, or where it was cut off', async () => {
+    await fillIn(server.app);
+    const archive = await archiveOf(server.app);
+    const empty = await anotherOwner();
+    expect(await restore(empty, archive.subarray(0, archive.length - 40))).toMatchObject({
+      problem: { code: 'notAnArchive' },
+    });
+    const { body } = await request(server.app).get('/api/v1/outings').expect(200);
+    const lost = await madeOf({
+      ...EMPTY,
+      'outings.jsonl': `${JSON.stringify({ deletedAt: null, row: { ...body.items[0], rigId: randomUUID() } })}\n`,
+    });
+    expect(await restore(empty, lost)).toMatchObject({ problem: { code: 'missingReference' } });
+    expect((await request(empty).get('/api/v1/outings').expect(200)).body.items).toEqual([]);
+  });
+});
