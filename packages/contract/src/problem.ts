@@ -14,6 +14,7 @@ export const PROBLEM_CODES = [
   'databaseAway',
   'overloaded',
   'tooLong',
+  'tooSlow',
   'internal',
 ] as const;
 

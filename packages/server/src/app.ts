@@ -8,6 +8,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 
 import { MonitorHub } from './devices/hub';
+import { admitted, bodyMoving, bodyWithin } from './overload';
 import { requireOwner } from './owner';
 import { errorHandler, noSuchRoute } from './problems';
 import { createRepositories } from './repositories/repositories';
@@ -25,6 +26,12 @@ import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
 const BODY_LIMIT = '100kb';
 const IMPORT_LIMIT = '8mb';
 
+/** A body that is one row comes within this, ms; one that is long may stand still for so long. */
+const BODY_MS = 10_000;
+const LONG_BODY_IDLE_MS = 60_000;
+/** Imports that are read as they come, at once: each holds a connection to the database for long. */
+const LONG_AT_ONCE = 3;
+
 export interface AppParts {
   readonly pool: Pool;
   readonly log: Logger;
@@ -33,10 +40,12 @@ export interface AppParts {
   readonly hosts: readonly string[];
   /** Folder of the built web application; null serves the API alone. */
   readonly webRoot: string | null;
+  /** How long a body of one row may take to come, ms. */
+  readonly bodyMs?: number;
 }
 
 /** The whole server as one Express application. It keeps no state of its own. */
-export function createApp({ pool, log, ownerId, hosts, webRoot }: AppParts): Express {
+export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -66,7 +75,7 @@ export function createApp({ pool, log, ownerId, hosts, webRoot }: AppParts): Exp
   // Smaller answers cost more to compress than to send.
   app.use(compression({ threshold: 8_192 }));
   app.use('/api', onlyOwnPages);
-  app.use('/api/v1', apiRoutes(pool, ownerId));
+  app.use('/api/v1', apiRoutes(pool, ownerId, bodyMs));
   app.use('/api', noSuchRoute);
   if (webRoot !== null) {
     app.use(
@@ -84,7 +93,7 @@ export function createApp({ pool, log, ownerId, hosts, webRoot }: AppParts): Exp
   return app;
 }
 
-function apiRoutes(pool: Pool, ownerId: string): Router {
+function apiRoutes(pool: Pool, ownerId: string, bodyMs: number): Router {
   const repositories = createRepositories(pool);
   const description = openApi();
   const api = Router();
@@ -100,17 +109,26 @@ function apiRoutes(pool: Pool, ownerId: string): Router {
     response.json({ ok: true });
   });
   api.use(requireOwner(ownerId));
+  // A stream is open for as long as somebody looks at it, so it takes nobody's place.
+  const devices = deviceRoutes(pool, repositories, new MonitorHub());
+  api.use('/devices/rigs/:id', devices.streams);
   // These read their own bodies: tables, photos, archives.
+  api.use(['/import', '/photos'], bodyMoving(bodyMs));
+  api.use(['/archive', '/import/log', '/import/loads'], bodyMoving(LONG_BODY_IDLE_MS));
+  api.use(['/import/log', '/import/loads'], admitted(LONG_AT_ONCE, LONG_AT_ONCE));
   api.use(archiveRoutes(pool, repositories));
   api.use(loadsExchangeRoutes(pool, repositories));
   api.use(logImportRoute(pool, repositories));
   api.use(photoRoutes(pool));
+  api.use('/import', onlyMediaType('application/json'), express.json({ limit: IMPORT_LIMIT }));
+  api.use(bodyWithin(bodyMs));
   api.use(onlyMediaType('application/json'));
-  api.use('/import', express.json({ limit: IMPORT_LIMIT }));
   api.use(express.json({ limit: BODY_LIMIT }));
+  // Whose body has come is worked on in turn; one that trickles in takes nobody's place.
+  api.use(admitted());
   api.use('/calc', calculatorRoutes());
   api.use('/devices/probe', probeRoutes());
-  api.use('/devices/rigs/:id', deviceRoutes(pool, repositories, new MonitorHub()));
+  api.use('/devices/rigs/:id', devices.rest);
   api.use(exchangeRoutes(pool, repositories));
   api.use(logRoutes(pool, repositories));
   api.use(resourceRoutes(repositories));

@@ -37,7 +37,10 @@ async function main(): Promise<void> {
   await ensureOwner(pool, config.ownerId);
 
   const webRoot = existsSync(path.join(config.webRoot, 'index.html')) ? config.webRoot : null;
-  const server = createServer(createApp({ pool, log, ownerId: config.ownerId, hosts: config.hosts, webRoot }));
+  const server = createServer(
+    { connectionsCheckingInterval: 2_000 },
+    createApp({ pool, log, ownerId: config.ownerId, hosts: config.hosts, webRoot }),
+  );
   // A log of a million lines is read in as it comes.
   server.requestTimeout = 600_000; // ms
   server.headersTimeout = 10_000; // ms

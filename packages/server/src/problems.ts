@@ -3,7 +3,7 @@ import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { ZodError } from 'zod';
 
-import { isDatabaseAway, isMissingReference } from './db/pool';
+import { isDatabaseAway, isDatabaseBusy, isMissingReference } from './db/pool';
 import { BadCursor } from './repositories/versioned';
 
 const TITLES: Record<ProblemCode, { readonly status: number; readonly title: string }> = {
@@ -19,6 +19,7 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
   databaseAway: { status: 503, title: 'The database cannot be reached just now; nothing was saved' },
   overloaded: { status: 503, title: 'More is asked than this server can do just now; nothing was saved' },
   tooLong: { status: 503, title: 'This took too long and was stopped; nothing was saved' },
+  tooSlow: { status: 408, title: 'The body did not come in time' },
   internal: { status: 500, title: 'Something went wrong on this server; nothing was saved' },
 };
 
@@ -52,6 +53,8 @@ function refusalOf(error: unknown): Refusal {
     return new Refusal('invalid', { fields: [field] });
   }
   if (isDatabaseAway(error)) return new Refusal('databaseAway');
+  // It waited too long for somebody else's lock, or a statement took too long: later it may go through.
+  if (isDatabaseBusy(error)) return new Refusal('overloaded');
   if (isMissingReference(error)) return new Refusal('missingReference');
   if (typeof error === 'object' && error !== null && 'type' in error) {
     if (error.type === 'entity.too.large') return new Refusal('bodyTooLarge');

@@ -1,8 +1,16 @@
+import { setTimeout as sleep } from 'node:timers/promises';
+
 import mysql, { type Pool, type PoolConnection } from 'mysql2/promise';
 
 import type { DatabaseConfig } from '../config';
+import { Places } from '../overload';
 
 export type Connection = PoolConnection;
+
+const CONNECTIONS = 10;
+/** So many of them may be in a transaction at once. */
+const WRITING = 6;
+const MOST_WRITERS_WAITING = 1_000;
 
 /** A pool of connections in UTC and strict mode, with limits on how long any of them may wait. */
 export function createPool(config: DatabaseConfig): Pool {
@@ -10,41 +18,77 @@ export function createPool(config: DatabaseConfig): Pool {
     ...config,
     timezone: 'Z',
     charset: 'utf8mb4_unicode_ci',
-    connectionLimit: 10,
-    maxIdle: 10,
+    connectionLimit: CONNECTIONS,
+    maxIdle: CONNECTIONS,
     connectTimeout: 3_000, // ms
     waitForConnections: true,
-    queueLimit: 200,
+    queueLimit: 2_000,
     enableKeepAlive: true,
     // A row that is written as it was counts as none.
     flags: ['-FOUND_ROWS'],
   });
   pool.on('connection', (connection) => {
     // The callback form: this event hands out the plain connection. A failure shows at the next query.
-    connection.query("SET time_zone = '+00:00', sql_mode = 'STRICT_ALL_TABLES,NO_ZERO_DATE', max_statement_time = 10");
+    connection.query(
+      "SET time_zone = '+00:00', sql_mode = 'STRICT_ALL_TABLES,NO_ZERO_DATE', max_statement_time = 10, " +
+        // Rows that are not there yet are not locked together with the gap they would stand in.
+        "tx_isolation = 'READ-COMMITTED', innodb_lock_wait_timeout = 3",
+    );
   });
   return pool;
 }
 
-const TRIES = 3;
+/** Tries of a transaction that meets others on its way, and the longest pause before the second, ms. */
+const TRIES = 6;
+const PAUSE_MS = 20;
+
+const writers = new WeakMap<Pool, Places>();
+
+/** Who writes may wait for another's lock, so a part of the connections is left to those who only read. */
+function writersOf(pool: Pool): Places {
+  const known = writers.get(pool);
+  if (known) return known;
+  const places = new Places(WRITING, MOST_WRITERS_WAITING);
+  writers.set(pool, places);
+  return places;
+}
 
 /**
  * Runs the work in one transaction: all of it is kept, or none. Work that met another transaction on its way
- * (a deadlock, or the same new row made twice at once) is run again from the start, three times in all.
+ * (a deadlock, or the same new row made twice at once) is run again from the start after a pause, six times in all.
+ *
+ * @param options.snapshot all of its reads are of one moment
  */
-export async function inTransaction<T>(pool: Pool, work: (connection: Connection) => Promise<T>): Promise<T> {
-  for (let run = 1; ; run += 1) {
-    try {
-      return await tryTransaction(pool, work);
-    } catch (error) {
-      if (run === TRIES || !isCollision(error)) throw error;
+export async function inTransaction<T>(
+  pool: Pool,
+  work: (connection: Connection) => Promise<T>,
+  options: { readonly snapshot?: boolean } = {},
+): Promise<T> {
+  const places = writersOf(pool);
+  await places.take();
+  try {
+    for (let run = 1; ; run += 1) {
+      try {
+        return await tryTransaction(pool, work, options.snapshot === true);
+      } catch (error) {
+        if (run === TRIES || !isCollision(error)) throw error;
+        // By chance, so that two who met don't meet again.
+        await sleep(Math.random() * PAUSE_MS * 2 ** (run - 1));
+      }
     }
+  } finally {
+    places.give();
   }
 }
 
-async function tryTransaction<T>(pool: Pool, work: (connection: Connection) => Promise<T>): Promise<T> {
+async function tryTransaction<T>(
+  pool: Pool,
+  work: (connection: Connection) => Promise<T>,
+  snapshot: boolean,
+): Promise<T> {
   const connection = await pool.getConnection();
   try {
+    if (snapshot) await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
     await connection.beginTransaction();
     const result = await work(connection);
     await connection.commit();
@@ -84,6 +128,12 @@ export const isDatabaseAway = (error: unknown): boolean => {
   if (code !== undefined && AWAY.has(code)) return true;
   // mysql2 reports a pool or connection that died under a query by message alone.
   return error instanceof Error && /closed state|Queue limit reached|Connection lost/i.test(error.message);
+};
+
+/** Whether it could not be had in time: a lock that somebody else holds, or a statement over its limit. */
+export const isDatabaseBusy = (error: unknown): boolean => {
+  const code = codeOf(error);
+  return code === 'ER_LOCK_WAIT_TIMEOUT' || code === 'ER_STATEMENT_TIMEOUT' || code === 'ER_LOCK_DEADLOCK';
 };
 
 const isCollision = (error: unknown): boolean => {

@@ -41,6 +41,7 @@ export function archiveRoutes(pool: Pool, repositories: Repositories): Router {
       const connection = await pool.getConnection();
       try {
         // Everything of one moment, whatever is saved meanwhile.
+        await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
         await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
         response.type(ARCHIVE_TYPE).attachment('dunlinmoss.zip');
         await pipeline(await writeArchive(connection, repositories, request.ownerId), response);

@@ -36,8 +36,13 @@ const HISTORY_MS = 60_000;
 const ON_TARGET_KPA = 0.5;
 
 /** `/devices/rigs/:id/…`: the simulated stand-ins of a rig. */
-export function deviceRoutes(pool: Pool, repositories: Repositories, hub: MonitorHub): Router {
+export function deviceRoutes(
+  pool: Pool,
+  repositories: Repositories,
+  hub: MonitorHub,
+): { readonly streams: Router; readonly rest: Router } {
   const router = Router({ mergeParams: true });
+  const streams = Router({ mergeParams: true });
 
   const rigIdOf = (request: Request): string => {
     const parsed = rigParameter.safeParse(request.params);
@@ -105,7 +110,7 @@ export function deviceRoutes(pool: Pool, repositories: Repositories, hub: Monito
     response.json({ packets: packetsBetween(await switchedOn(request), now - minutes * 60_000, now, HISTORY_MS) });
   });
 
-  router.get('/monitors/stream', async (request, response) => {
+  streams.get('/monitors/stream', async (request, response) => {
     await switchedOn(request);
     const { ownerId } = request;
     const rigId = rigIdOf(request);
@@ -177,7 +182,7 @@ export function deviceRoutes(pool: Pool, repositories: Repositories, hub: Monito
     response.json(centralOf(changed));
   });
 
-  return router;
+  return { streams, rest: router };
 }
 
 function wheelOf(request: Request, rig: SimulatedRig): SimulatedWheel {

@@ -52,31 +52,35 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Rou
       tell({ progress: 0, total });
       try {
         // What is told at the end is told once it is so.
-        const last = await inTransaction(pool, async (connection): Promise<LoadsEvent> => {
-          const plan = planLoads(table, await weighedRigs(connection, request.ownerId));
-          const digest = digestOf(plan);
-          const sum = { counts: plan.counts, newCases: plan.newCases.length, rigs: plan.rigIds.length, digest };
-          if (apply === undefined) {
-            for (let from = 0; from < plan.outcomes.length; from += OUTCOMES_AT_ONCE) {
-              tell({ outcomes: plan.outcomes.slice(from, from + OUTCOMES_AT_ONCE) });
-              tell({ progress: Math.min(from + OUTCOMES_AT_ONCE, total), total });
-              // Lets it be noticed between the batches that nobody listens any more.
-              await new Promise(setImmediate);
+        const last = await inTransaction(
+          pool,
+          async (connection): Promise<LoadsEvent> => {
+            const plan = planLoads(table, await weighedRigs(connection, request.ownerId));
+            const digest = digestOf(plan);
+            const sum = { counts: plan.counts, newCases: plan.newCases.length, rigs: plan.rigIds.length, digest };
+            if (apply === undefined) {
+              for (let from = 0; from < plan.outcomes.length; from += OUTCOMES_AT_ONCE) {
+                tell({ outcomes: plan.outcomes.slice(from, from + OUTCOMES_AT_ONCE) });
+                tell({ progress: Math.min(from + OUTCOMES_AT_ONCE, total), total });
+                // Lets it be noticed between the batches that nobody listens any more.
+                await new Promise(setImmediate);
+              }
+              return { done: { applied: false, ...sum } };
             }
-            return { done: { applied: false, ...sum } };
-          }
-          if (plan.counts.refuse > 0) return { problem: { code: 'linesRefused', refused: plan.counts.refuse } };
-          if (apply !== digest) return { problem: { code: 'changedSince' } };
-          const { ownerId } = request;
-          await insertCases(
-            connection,
-            plan.newCases.map(({ rigId, id, ordinal, name }) => [ownerId, rigId, id, ordinal, name] as const),
-          );
-          await upsertWeights(connection, ownerId, plan.weights, (done) => tell({ progress: done, total }));
-          await touchRigs(connection, ownerId, plan.rigIds);
-          if (response.destroyed) throw new Cancelled();
-          return { done: { applied: true, ...sum } };
-        });
+            if (plan.counts.refuse > 0) return { problem: { code: 'linesRefused', refused: plan.counts.refuse } };
+            if (apply !== digest) return { problem: { code: 'changedSince' } };
+            const { ownerId } = request;
+            await insertCases(
+              connection,
+              plan.newCases.map(({ rigId, id, ordinal, name }) => [ownerId, rigId, id, ordinal, name] as const),
+            );
+            await upsertWeights(connection, ownerId, plan.weights, (done) => tell({ progress: done, total }));
+            await touchRigs(connection, ownerId, plan.rigIds);
+            if (response.destroyed) throw new Cancelled();
+            return { done: { applied: true, ...sum } };
+          },
+          { snapshot: true },
+        );
         tell(last);
       } catch (error) {
         if (error instanceof Cancelled) return;
