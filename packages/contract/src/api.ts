@@ -30,8 +30,7 @@ export {
   archivedRow,
   archiveEvent,
   archiveHead,
-  type ArchiveCounts,
   type ArchivedReading,
-  type ArchiveEvent,
-  type ArchivePart,
 } from './exchange/archive';
+export { id as rowId } from './quantities';
+export { removeQuery } from './resources/row';

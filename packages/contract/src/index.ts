@@ -9,6 +9,7 @@ export {
   type ExchangeFile,
   type ImportOutcome,
 } from './exchange/exchangeFile';
+export type { ArchiveCounts, ArchiveEvent, ArchivePart } from './exchange/archive';
 export type {
   LoadsAction,
   LoadsCounts,

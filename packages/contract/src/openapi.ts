@@ -16,6 +16,7 @@ import {
 } from './devices';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
+import { removeQuery } from './resources/row';
 import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logQuery, thinLog } from './log';
 import { problem } from './problem';
 import { PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
@@ -70,8 +71,9 @@ function resourcePaths(name: string, { path, query }: { path: string; query: z.Z
         responses: { 200: answer('The saved row', row), ...stale, ...REFUSED },
       },
       delete: {
-        summary: 'Put aside; can be brought back',
-        parameters: [{ name: 'revision', in: 'query', required: true, schema: { type: 'integer', minimum: 1 } }],
+        summary:
+          'Put aside, from where it can be brought back; forever deletes what was put aside, with all that hangs on it',
+        parameters: queryParameters(removeQuery),
         responses: { 204: { description: 'Put aside' }, ...missing, ...stale, ...REFUSED },
       },
     },

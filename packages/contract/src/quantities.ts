@@ -37,7 +37,8 @@ export const wheelLoadKg = z.number().min(50).max(6_000);
 /** Contact length by tape, mm. */
 export const contactLengthMm = z.number().min(20).max(1_500);
 
-export const id = z.uuid();
+/** The same id in capitals is the same. */
+export const id = z.uuid().toLowerCase();
 /** The revision the sender saw: 0 for a row that is new. */
 export const revision = z.int().min(0).max(2_000_000_000);
 /** ISO 8601 in UTC, as Date.toISOString writes it. */

@@ -23,8 +23,8 @@ import { resourceRoutes } from './routes/resources';
 import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
 
 /** The largest body a route takes. An import carries everything a person has; all else is one row, or a batch of a log. */
-const BODY_LIMIT = '100kb';
-const IMPORT_LIMIT = '8mb';
+const BODY_LIMIT = '2mb';
+const IMPORT_LIMIT = '32mb';
 
 /** A body that is one row comes within this, ms; one that is long may stand still for so long. */
 const BODY_MS = 10_000;

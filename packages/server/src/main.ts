@@ -4,14 +4,16 @@ import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
 import type { Pool } from 'mysql2/promise';
-import { pino } from 'pino';
-
 import { createApp } from './app';
 import { readConfig, type Config } from './config';
 import { migrate } from './db/migrate';
 import { createPool, isDatabaseAway } from './db/pool';
+import { createLogger } from './logger';
+import { deleteForgottenPhotos } from './repositories/photos';
 
 const START_TRIES = 30;
+/** How often photos that nobody names are looked for, ms. */
+const TIDY_MS = 6 * 3_600_000;
 
 /** The database may still be on its way up when we start: wait for it half a minute before giving up. */
 async function migrateWhenThere({ database }: Config): Promise<void> {
@@ -31,7 +33,7 @@ const ensureOwner = (pool: Pool, ownerId: string) =>
 
 async function main(): Promise<void> {
   const config = readConfig(process.env);
-  const log = pino({ level: config.logLevel });
+  const log = createLogger(config.logLevel);
   await migrateWhenThere(config);
   const pool = createPool(config.database);
   await ensureOwner(pool, config.ownerId);
@@ -52,6 +54,11 @@ async function main(): Promise<void> {
     process.stderr.write(`The server can't listen: ${reason}\n`);
     process.exit(1);
   });
+
+  const tidy = (): Promise<void> =>
+    deleteForgottenPhotos(pool).catch((error: unknown) => log.warn({ err: error }, 'tidying photos'));
+  void tidy();
+  setInterval(() => void tidy(), TIDY_MS).unref();
 
   const stop = (): void => {
     server.close(() => void pool.end().finally(() => process.exit(0)));

@@ -88,7 +88,8 @@ export const errorHandler =
       return;
     }
     const refusal = refusalOf(error);
-    if (refusal.code === 'internal') log.error({ err: error, method: request.method, url: request.url }, 'unexpected');
-    if (refusal.code === 'databaseAway') log.warn({ reason: (error as Error).message }, 'database away');
+    if (refusal.code === 'internal')
+      log.error({ err: error, method: request.method, path: request.path }, 'unexpected');
+    if (refusal.code === 'databaseAway') log.warn({ err: error }, 'database away');
     send(response, refusal);
   };

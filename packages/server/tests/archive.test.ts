@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 
-import { ARCHIVE_PARTS, type ArchiveEvent } from '@dunlinmoss/contract/api';
+import type { ArchiveEvent } from '@dunlinmoss/contract';
+import { ARCHIVE_PARTS } from '@dunlinmoss/contract/api';
 import type { Express } from 'express';
 import request from 'supertest';
 import { ZipFile } from 'yazl';

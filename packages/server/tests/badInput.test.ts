@@ -76,7 +76,7 @@ describe('a body that is no row', () => {
     ['no JSON at all', 'name=Curlew', 400, 'malformedJson'],
     ['an empty body', '', 400, 'invalid'],
     ['a list', '[]', 400, 'invalid'],
-    ['an oversize body', JSON.stringify({ name: 'x'.repeat(200_000) }), 413, 'bodyTooLarge'],
+    ['an oversize body', JSON.stringify({ name: 'x'.repeat(2_200_000) }), 413, 'bodyTooLarge'],
   ])('%s', async (_, body, status, code) => {
     const answer = await request(server.app)
       .put(`/api/v1/rigs/${id}`)

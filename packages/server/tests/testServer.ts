@@ -11,12 +11,12 @@ import {
 } from '@dunlinmoss/contract';
 import type { Express } from 'express';
 import type { Pool } from 'mysql2/promise';
-import { pino } from 'pino';
 
 import { createApp } from '../src/app';
 import { readConfig, type Config } from '../src/config';
 import { migrate } from '../src/db/migrate';
 import { createPool } from '../src/db/pool';
+import { createLogger } from '../src/logger';
 
 export interface TestServer {
   readonly config: Config;
@@ -31,7 +31,7 @@ export async function testServer(): Promise<TestServer> {
   const config = readConfig({ ...process.env, DUNLINMOSS_OWNER: randomUUID() });
   await migrate(config.database);
   const pool = createPool(config.database);
-  const log = pino({ level: process.env.DUNLINMOSS_LOG ?? 'silent' });
+  const log = createLogger(process.env.DUNLINMOSS_LOG ?? 'silent');
   const as = (ownerId: string): Express => createApp({ pool, log, ownerId, hosts: ['gatepost.test'], webRoot: null });
   await pool.query('INSERT INTO owners (id) VALUES (?)', [config.ownerId]);
   return { config, pool, as, app: as(config.ownerId) };

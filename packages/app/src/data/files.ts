@@ -25,3 +25,11 @@ export async function saveAsFile(path: string, name: string): Promise<void> {
     notify("The store can't be reached: nothing to save just now.");
   }
 }
+
+/** Has the browser itself fetch a file that may be larger than memory. */
+export function saveFrom(path: string): void {
+  const link = document.createElement('a');
+  link.href = `/api/v1${path}`;
+  link.download = '';
+  link.click();
+}

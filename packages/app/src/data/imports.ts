@@ -1,6 +1,7 @@
 import {
   importOutcome,
   problem,
+  type ArchiveEvent,
   type ImportOutcome,
   type LoadsEvent,
   type LogEvent,
@@ -74,6 +75,15 @@ export async function importLog(
   onEvent: (event: LogEvent) => void,
 ): Promise<void> {
   await eachLine(await send(`/import/log/${rigId}`, 'text/csv', file, signal), signal, onEvent);
+}
+
+/** Has an archive of everything read in. Each event is handed over as it comes; to cancel is to abort, and nothing stays. */
+export async function importArchive(
+  file: Blob,
+  signal: AbortSignal,
+  onEvent: (event: ArchiveEvent) => void,
+): Promise<void> {
+  await eachLine(await send('/archive', 'application/zip', file, signal), signal, onEvent);
 }
 
 /** Hands over each JSON value of an answer that has one a line, as it comes. */

@@ -58,6 +58,12 @@ export async function putAside(name: ResourceName, row: { id: string; revision: 
   answer(name, row.id, null);
 }
 
+/** Deletes for good what was put aside. Throws `Away` or `Refused`. */
+export async function deleteForGood(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
+  await request('DELETE', `${rowPath(name, row.id)}?revision=${row.revision}&forever=true`);
+  answer(name, row.id, null);
+}
+
 /** Brings a row back that was put aside. */
 export async function bringBack(name: ResourceName, id: string): Promise<void> {
   arrived(name, (await request('POST', `${rowPath(name, id)}/restore`)) as AnyRow);

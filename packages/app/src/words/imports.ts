@@ -1,4 +1,7 @@
 import type {
+  ArchiveCounts,
+  ArchiveEvent,
+  ArchivePart,
   Exchanged,
   FieldProblem,
   ImportOutcome,
@@ -124,6 +127,49 @@ export function tableProblemText(problem: Readonly<Record<string, unknown>> & { 
     case 'databaseAway':
       return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
     default:
+      return 'Something went wrong: nothing was taken in. Choose the file again.';
+  }
+}
+
+const PART_WORDS_OF_ARCHIVE: Record<ArchivePart, string> = {
+  gauges: 'gauges',
+  tools: 'tools',
+  rigs: 'rigs',
+  outings: 'outings',
+  tests: 'tests',
+  airings: 'airings',
+  readings: 'rounds of readings',
+  log: 'readings of monitors',
+  photos: 'photos',
+};
+
+/** What of an archive is being read. */
+export const archivePartText = (part: ArchivePart): string => `Reading ${PART_WORDS_OF_ARCHIVE[part]}`;
+
+/** What reading an archive came to. */
+export function archiveDoneText(counts: ArchiveCounts): string {
+  const added = (Object.keys(PART_WORDS_OF_ARCHIVE) as ArchivePart[]).flatMap((part) =>
+    counts[part].added > 0 ? [`${counts[part].added.toLocaleString('en')} ${PART_WORDS_OF_ARCHIVE[part]}`] : [],
+  );
+  return added.length === 0 ? 'Everything in it was here already.' : `Added: ${added.join(', ')}.`;
+}
+
+/** Why an archive was refused. */
+export function archiveProblemText({
+  code,
+  part,
+  line,
+}: Extract<ArchiveEvent, { problem: unknown }>['problem']): string {
+  switch (code) {
+    case 'notAnArchive':
+      return 'This is no archive that this application saved, or it is damaged. Nothing was taken in.';
+    case 'lineRefused':
+      return `Line ${line} of the ${PART_WORDS_OF_ARCHIVE[part!]} in it can't be read. Nothing was taken in.`;
+    case 'missingReference':
+      return 'Something in it points at something that is not in it. Nothing was taken in.';
+    case 'databaseAway':
+      return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
+    case 'internal':
       return 'Something went wrong: nothing was taken in. Choose the file again.';
   }
 }

@@ -18,12 +18,12 @@ export const EXCHANGE_VERSION = 2;
 export const exchangeFile = z.strictObject({
   format: z.literal('dunlinmoss'),
   version: z.literal(EXCHANGE_VERSION),
-  rigs: z.array(rig).max(10_000),
-  gauges: z.array(gauge).max(1_000),
-  tools: z.array(airTool).max(1_000),
-  outings: z.array(outing).max(5_000),
-  tests: z.array(proofTest).max(5_000),
-  airings: z.array(airing).max(5_000).default([]),
+  rigs: z.array(rig).max(20_000),
+  gauges: z.array(gauge).max(20_000),
+  tools: z.array(airTool).max(20_000),
+  outings: z.array(outing).max(20_000),
+  tests: z.array(proofTest).max(20_000),
+  airings: z.array(airing).max(20_000).default([]),
   readings: z.array(readingRound).max(20_000).default([]),
 });
 

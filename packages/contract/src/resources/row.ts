@@ -9,6 +9,12 @@ export const stamps = { createdAt: timestamp, updatedAt: timestamp };
 export const pageOf = <Item extends z.ZodType>(item: Item) =>
   z.strictObject({ items: z.array(item), next: z.string().nullable() });
 
+/** What to put aside, as it was seen; `forever` deletes what was put aside before, with all that hangs on it. */
+export const removeQuery = z.strictObject({
+  revision: z.coerce.number().int().min(1),
+  forever: z.stringbool().default(false),
+});
+
 /** What every list can be asked for. */
 export const pageQuery = z.strictObject({
   limit: z.coerce.number().int().min(1).max(100).default(50),

@@ -3,16 +3,14 @@ import type { Readable } from 'node:stream';
 import readline from 'node:readline';
 import { promisify } from 'node:util';
 
-import { EXCHANGED, fieldProblems, PHOTO_LIMIT } from '@dunlinmoss/contract';
+import { EXCHANGED, fieldProblems, PHOTO_LIMIT, type ArchiveCounts, type ArchivePart } from '@dunlinmoss/contract';
 import {
   ARCHIVE_PARTS,
   archivedPhoto,
   archivedReading,
   archivedRow,
   archiveHead,
-  type ArchiveCounts,
   type ArchivedReading,
-  type ArchivePart,
 } from '@dunlinmoss/contract/api';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import type { z } from 'zod';

@@ -1,6 +1,7 @@
 import type { BodyOf, QueryOf, RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { eraseOuting } from './erase';
 import { part } from './parts';
 import { versioned } from './versioned';
 
@@ -52,6 +53,7 @@ export const outingRepository = (pool: Pool) =>
       decision_code: decision?.code ?? null,
       decision_note: decision?.note ?? null,
     }),
+    beforeErase: eraseOuting,
     parts: [PRESSURES, MODIFIERS],
     fromRow: (row, partsOf) => ({
       rigId: row.rig_id,

@@ -34,3 +34,21 @@ export async function keepPhoto(
   );
   return result.affectedRows === 1;
 }
+
+/** A photo arrives before its test, from a phone without signal long before. After so many days it was never saved. */
+const FORGOTTEN_DAYS = 30;
+const AT_ONCE = 200;
+
+/** Deletes photos, of any owner, that no test has named for a month: their tests were never saved. */
+export async function deleteForgottenPhotos(pool: Pool): Promise<void> {
+  const [old] = await pool.query<RowDataPacket[]>(
+    `SELECT p.owner_id, p.id FROM proof_photos p
+     WHERE p.created_at < NOW(3) - INTERVAL ? DAY
+       AND NOT EXISTS (SELECT 1 FROM proof_tests t WHERE t.owner_id = p.owner_id AND LOCATE(p.id, t.details) > 0)
+     LIMIT ?`,
+    [FORGOTTEN_DAYS, AT_ONCE],
+  );
+  for (const { owner_id, id } of old) {
+    await pool.query('DELETE FROM proof_photos WHERE owner_id = ? AND id = ?', [owner_id, id]);
+  }
+}

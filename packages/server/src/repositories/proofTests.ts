@@ -1,6 +1,7 @@
 import { detailsOf, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { eraseTest } from './erase';
 import { ofRig } from './ofRig';
 import { versioned, type Stamped } from './versioned';
 
@@ -20,6 +21,7 @@ export const proofTestRepository = (pool: Pool) =>
     }),
 
     filter: ofRig,
+    beforeErase: eraseTest,
 
     fromRow: (row) => {
       const kind = row.kind as BodyOf<'tests'>['kind'];

@@ -1,6 +1,7 @@
 import type { BodyOf, LoadCaseBody, LoadItemBody, QueryOf, RigAxle, RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { eraseRig } from './erase';
 import { part, type Packet } from './parts';
 import { versioned } from './versioned';
 
@@ -178,6 +179,7 @@ export const rigRepository = (pool: Pool) =>
       search
         ? { sql: ' AND name LIKE ?', values: [`%${search.replace(/[\\%_]/g, '\\$&')}%`] }
         : { sql: '', values: [] },
+    beforeErase: eraseRig,
     parts: [AXLES, TIRE_POINTS, LOAD_CASES, CASE_WEIGHTS, CASE_ITEMS],
     fromRow: (row, partsOf) => ({
       family: row.family,

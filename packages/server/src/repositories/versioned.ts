@@ -18,7 +18,10 @@ export type SaveOutcome<Row> =
   | { readonly kind: 'stale'; readonly present: Row | null };
 
 export type RemoveOutcome<Row> =
-  { readonly kind: 'removed' } | { readonly kind: 'missing' } | { readonly kind: 'stale'; readonly present: Row };
+  | { readonly kind: 'removed' }
+  | { readonly kind: 'missing' }
+  | { readonly kind: 'notAside' }
+  | { readonly kind: 'stale'; readonly present: Row };
 
 export type AddOutcome = 'add' | 'same' | 'keepOurs';
 
@@ -49,6 +52,8 @@ export interface TableShape<Body, Rest, Query> {
   readonly fromRow: (row: Packet, partsOf: (table: string) => readonly Packet[]) => Rest;
   /** The order of the list: this column, then the id. */
   readonly order: { readonly column: string; readonly direction: 'ASC' | 'DESC' };
+  /** Takes away, or lets go, what other tables keep of a row that is deleted for good. */
+  readonly beforeErase?: (connection: Connection, ownerId: string, id: string) => Promise<void>;
   /** What a query adds to the WHERE of a list. */
   readonly filter?: (query: Query) => { readonly sql: string; readonly values: unknown[] };
 }
@@ -64,6 +69,8 @@ export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
   addWithin(connection: Connection, ownerId: string, bodies: readonly Body[]): Promise<AddOutcome[]>;
   remove(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
   restore(ownerId: string, id: string): Promise<Row | null>;
+  /** Deletes for good what was put aside, with everything that hangs on it or was made with it. */
+  erase(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
   /** Every row in order of its id, put aside or not, a batch at a time. */
   everything(connection: Connection, ownerId: string): AsyncGenerator<readonly KeptRow<Row>[]>;
   /** Writes rows as they once were, stamps and all, where there are none of their ids. Gives back how many it wrote. */
@@ -305,6 +312,17 @@ export function versioned<
           [ownerId, id],
         );
         return (await find(connection, ownerId, id))!.row;
+      }),
+
+    erase: (ownerId, id, revision) =>
+      inTransaction(pool, async (connection): Promise<RemoveOutcome<Row>> => {
+        const present = await find(connection, ownerId, id, true);
+        if (!present) return { kind: 'missing' };
+        if (!present.deletedAt) return { kind: 'notAside' };
+        if (present.row.revision !== revision) return { kind: 'stale', present: present.row };
+        await shape.beforeErase?.(connection, ownerId, id);
+        await connection.query(`DELETE FROM ${table} WHERE owner_id = ? AND id = ?`, [ownerId, id]);
+        return { kind: 'removed' };
       }),
 
     async *everything(connection, ownerId) {

@@ -5,7 +5,8 @@ import path from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
-import { ARCHIVE_PATH, ARCHIVE_TYPE, type ArchiveEvent } from '@dunlinmoss/contract/api';
+import type { ArchiveEvent } from '@dunlinmoss/contract';
+import { ARCHIVE_PATH, ARCHIVE_TYPE } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 

@@ -6,6 +6,7 @@ import {
   deviceFlow,
   deviceSetup,
   probeQuery,
+  rowId,
 } from '@dunlinmoss/contract/api';
 import { AXLE_POSITIONS, WHEEL_CODES } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
@@ -27,7 +28,7 @@ import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import { changeWheels, setDriving, setFaults, simulatedRig, switchOff, switchOn } from '../repositories/simulatedRigs';
 
-const rigParameter = z.object({ id: z.uuid() });
+const rigParameter = z.object({ id: rowId });
 const wheelParameters = z.object({ position: z.enum(AXLE_POSITIONS), wheel: z.enum(WHEEL_CODES) });
 const historyQuery = z.strictObject({ minutes: z.coerce.number().int().min(1).max(1_440).default(180) });
 /** A packet a minute is enough to look back on. */

@@ -7,6 +7,7 @@ import {
   type ExchangeFile,
   type ImportOutcome,
 } from '@dunlinmoss/contract';
+import { rowId } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
@@ -16,7 +17,7 @@ import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import type { PageQuery, Repository } from '../repositories/versioned';
 
-const exportQuery = z.strictObject({ rig: z.uuid().optional() });
+const exportQuery = z.strictObject({ rig: rowId.optional() });
 const importQuery = z.strictObject({ preview: z.stringbool().default(false) });
 
 /** Every row of one kind, page by page. */

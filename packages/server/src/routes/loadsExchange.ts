@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 
 import { rigLoads, type LoadsEvent, type RigRow } from '@dunlinmoss/contract';
-import { LOADS_COLUMNS } from '@dunlinmoss/contract/api';
+import { LOADS_COLUMNS, rowId } from '@dunlinmoss/contract/api';
 import express, { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
@@ -20,7 +20,7 @@ const TABLE_LIMIT = '16mb';
 const OUTCOMES_AT_ONCE = 2_000;
 
 const importQuery = z.strictObject({ apply: z.string().length(64).optional() });
-const exportQuery = z.strictObject({ rig: z.uuid().optional() });
+const exportQuery = z.strictObject({ rig: rowId.optional() });
 
 /** What would be done, so that just that is done. */
 function digestOf({ outcomes }: LoadsPlan): string {

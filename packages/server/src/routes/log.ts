@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 
 import type { AiringRow, LogEvent, LogLineProblem, ReadingRoundRow } from '@dunlinmoss/contract';
-import { LOG_COLUMNS, logBatch, logDeletion, logQuery } from '@dunlinmoss/contract/api';
+import { LOG_COLUMNS, logBatch, logDeletion, logQuery, rowId } from '@dunlinmoss/contract/api';
 import { correctedKpa, wheelKey, wheelsOf } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
 import type { Pool } from 'mysql2/promise';
@@ -25,7 +25,7 @@ import type { PageQuery, Repository } from '../repositories/versioned';
 import { onlyMediaType } from '../sameSite';
 import { Cancelled, speaker } from './speaker';
 
-const rigParameter = z.object({ id: z.uuid() });
+const rigParameter = z.object({ id: rowId });
 /** How many refused lines are shown; all of them are counted. */
 const LINES_SHOWN = 20;
 /** A log of this size is about 30 million readings. */

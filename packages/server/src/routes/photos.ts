@@ -1,4 +1,5 @@
 import { PHOTO_LIMIT, PHOTO_PATH, PHOTO_TYPE } from '@dunlinmoss/contract';
+import { rowId } from '@dunlinmoss/contract/api';
 import express, { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
@@ -7,7 +8,7 @@ import { isPlainJpeg } from '../imports/jpeg';
 import { Refusal } from '../problems';
 import { keepPhoto, photoBytes } from '../repositories/photos';
 
-const idParameter = z.object({ id: z.uuid() });
+const idParameter = z.object({ id: rowId });
 
 /** Photos of prints by id, written once: the same id again is the same photo. */
 export function photoRoutes(pool: Pool): Router {

@@ -1,4 +1,5 @@
 import { RESOURCES, type ResourceName } from '@dunlinmoss/contract';
+import { rowId, removeQuery } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
 import { z } from 'zod';
 
@@ -8,8 +9,7 @@ import type { PageQuery, Repository, Stamped } from '../repositories/versioned';
 
 type AnyBody = { id: string; revision: number };
 
-const idParameter = z.object({ id: z.uuid() });
-const removeQuery = z.strictObject({ revision: z.coerce.number().int().min(1) });
+const idParameter = z.object({ id: rowId });
 
 /** An id that can't be one is simply not there. */
 function idOf(parameters: unknown): string {
@@ -46,10 +46,14 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
   });
 
   router.delete('/:id', async (request, response) => {
-    const { revision } = removeQuery.parse(request.query);
-    const outcome = await repository.remove(request.ownerId, idOf(request.params), revision);
+    const { revision, forever } = removeQuery.parse(request.query);
+    const outcome = await repository[forever ? 'erase' : 'remove'](request.ownerId, idOf(request.params), revision);
     if (outcome.kind === 'missing') throw new Refusal('notFound');
     if (outcome.kind === 'stale') throw new Refusal('staleRevision', { present: outcome.present });
+    if (outcome.kind === 'notAside') {
+      const field = { path: '/forever', code: 'notAside', message: 'Expected something that was put aside before' };
+      throw new Refusal('invalid', { fields: [field] });
+    }
     response.status(204).end();
   });
 

@@ -1,7 +1,8 @@
 import type { RigRow } from '@dunlinmoss/contract';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { bringBack, useAside } from '../../data/rows';
+import { bringBack, deleteForGood, useAside } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { notify } from '../../pieces/Notice';
 import { Empty, Loading } from '../../pieces/States';
@@ -24,6 +25,16 @@ export function AsidePlace() {
       notify("The store can't be reached: nothing was changed.");
     }
   };
+  const [sure, setSure] = useState<string | null>(null);
+  const remove = async (rig: RigRow): Promise<void> => {
+    try {
+      await deleteForGood('rigs', rig);
+      setSure(null);
+      notify(`${rig.name} is deleted.`);
+    } catch {
+      notify("The store can't be reached, or it was changed meanwhile: nothing was deleted.");
+    }
+  };
   return (
     <BesideList title="Rigs put aside">
       {loading ? (
@@ -44,6 +55,17 @@ export function AsidePlace() {
                 tone="muted"
               >{`${FAMILY_WORDS[rig.family].name} · ${tiresText(rig)} · last changed ${day(rig.updatedAt)}`}</Text>
               <Action label={`Bring ${rig.name} back`} onPress={() => void back(rig)} />
+              {sure === rig.id ? (
+                <>
+                  <Text role="alert" tone="rust">
+                    {`This deletes ${rig.name} and all that was done with it: outings, tests and their photos, air, readings, its log. Nothing brings it back, but an archive that you saved before.`}
+                  </Text>
+                  <Action label={`Delete ${rig.name} and all of it`} onPress={() => void remove(rig)} />
+                  <Action label="Keep it" onPress={() => setSure(null)} />
+                </>
+              ) : (
+                <Action label={`Delete ${rig.name} for good`} onPress={() => setSure(rig.id)} />
+              )}
             </View>
           ))}
         </View>

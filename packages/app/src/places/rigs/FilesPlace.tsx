@@ -3,8 +3,8 @@ import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { giveFile, saveAsFile } from '../../data/files';
-import { ImportFailed, importFile, importLoads, type ImportFailure } from '../../data/imports';
+import { giveFile, saveAsFile, saveFrom } from '../../data/files';
+import { ImportFailed, importArchive, importFile, importLoads, type ImportFailure } from '../../data/imports';
 import { unitsStore } from '../../data/preferences';
 import { readAgain } from '../../data/rows';
 import { Action } from '../../pieces/Action';
@@ -15,7 +15,16 @@ import { Panel } from '../../pieces/Panel';
 import { Progress } from '../../pieces/Progress';
 import { Text } from '../../pieces/Text';
 import { Download } from '../../theme/icons';
-import { failureText, lineText, LOADS_ACTION_WORDS, rowText, tableProblemText } from '../../words/imports';
+import {
+  archiveDoneText,
+  archivePartText,
+  archiveProblemText,
+  failureText,
+  lineText,
+  LOADS_ACTION_WORDS,
+  rowText,
+  tableProblemText,
+} from '../../words/imports';
 import { BesideList } from './RigPlace';
 
 type Done = Extract<LoadsEvent, { done: unknown }>['done'];
@@ -25,6 +34,7 @@ type State =
   | { readonly kind: 'working'; readonly what: string; readonly done: number; readonly total: number }
   | { readonly kind: 'rows'; readonly file: File; readonly outcome: ImportOutcome }
   | { readonly kind: 'lines'; readonly file: File; readonly lines: readonly LoadsOutcome[]; readonly done: Done }
+  | { readonly kind: 'archive'; readonly file: File }
   | { readonly kind: 'failed'; readonly text: string };
 
 /** Rigs and loads out to files and in from them. Nothing is taken in before it is shown what that would do. */
@@ -60,7 +70,8 @@ export function FilesPlace() {
   };
 
   const ask = (file: File): void => {
-    if (/\.json$/i.test(file.name)) {
+    if (/\.zip$/i.test(file.name)) setState({ kind: 'archive', file });
+    else if (/\.json$/i.test(file.name)) {
       void working('Reading the file', async (signal) => ({
         kind: 'rows',
         file,
@@ -77,6 +88,21 @@ export function FilesPlace() {
       notify(added === 1 ? 'One is added.' : `${added} are added.`);
       router.navigate('/rigs');
       return { kind: 'idle' };
+    });
+  const takeArchive = (file: File): void =>
+    void working('Sending the archive', async (signal) => {
+      let last: State = { kind: 'failed', text: archiveProblemText({ code: 'internal' }) };
+      await importArchive(file, signal, (event) => {
+        if ('part' in event) {
+          setState({ kind: 'working', what: archivePartText(event.part), done: event.progress, total: 0 });
+        } else if ('problem' in event) last = { kind: 'failed', text: archiveProblemText(event.problem) };
+        else {
+          notify(archiveDoneText(event.done));
+          last = { kind: 'idle' };
+        }
+      });
+      readAgain();
+      return last;
     });
   const takeLines = (file: File, digest: string): void =>
     void working('Taking the loads in', async (signal) => {
@@ -99,10 +125,10 @@ export function FilesPlace() {
     <BesideList title="Files: in and out">
       <Panel title="Take in">
         <Text>
-          A .json that this application saved, with rigs and all else; or a .csv of weighed loads, one line a wheel or
-          axle. You see line by line what it would do before anything is done, and it is all done or nothing.
+          A .zip or .json that this application saved; or a .csv of weighed loads, one line a wheel or axle. You see
+          line by line what it would do before anything is done, and it is all done or nothing.
         </Text>
-        {state.kind !== 'working' && <FilePicker label="Choose a file" accept=".json,.csv,.txt" onPick={ask} />}
+        {state.kind !== 'working' && <FilePicker label="Choose a file" accept=".zip,.json,.csv,.txt" onPick={ask} />}
         {state.kind === 'working' && (
           <>
             <Progress label={state.what} done={state.done} total={state.total} />
@@ -115,14 +141,23 @@ export function FilesPlace() {
           </Text>
         )}
       </Panel>
+      {state.kind === 'archive' && (
+        <Panel title="This archive would">
+          <Text>
+            {`Add everything in ${state.file.name} that is not here: rigs, outings, tests and their photos, logs, what was put aside. What is here already stays as it is.`}
+          </Text>
+          <Action kind="main" label="Take it in" onPress={() => takeArchive(state.file)} />
+        </Panel>
+      )}
       {state.kind === 'rows' && <Rows outcome={state.outcome} onTake={() => takeRows(state.file)} />}
       {state.kind === 'lines' && (
         <Lines lines={state.lines} done={state.done} onTake={() => takeLines(state.file, state.done.digest)} />
       )}
       <Panel title="Save">
+        <Action icon={Download} label="Everything, photos and logs too (.zip)" onPress={() => saveFrom('/archive')} />
         <Action
           icon={Download}
-          label="Everything, as one file"
+          label="Rigs and what was done, as text (.json)"
           onPress={() => void saveAsFile('/export', 'dunlinmoss.json')}
         />
         <Action icon={Download} label="All loads, as a table" onPress={() => void saveTable()} />
