@@ -54,6 +54,40 @@ async function reads() {
   );
 }
 
+async function serving() {
+  const { startProduct } = await import('./product.mjs');
+  const folder = temporary('serving');
+  const product = await startProduct({ folder, demo: false });
+  const told = figures('serving.ts', [product.address, String(product.server.child.pid), folder], product.database.env);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  const { malformed, pages, windows, few, many, archive } = told;
+  say(
+    `${malformed.sent.toLocaleString('en')} malformed requests, seeded: ${malformed.crashed ? 'crashed' : 'no crash'}, ${malformed.dropped} dropped, ${malformed.serverErrors} answers of 5xx, ${malformed.leaks} leaks`,
+  );
+  say(
+    `a page of 50 of 100,000 rigs behind 90,000 others against the first: ${(pages.deepMs / pages.firstMs).toFixed(2)} × (${pages.deepMs.toFixed(1)} ms against ${pages.firstMs.toFixed(1)} ms)`,
+  );
+  say(
+    `a log of 1,000,000 readings thinned: a week ${windows.weekMs.toFixed(0)} ms, the whole year ${windows.wholeMs.toFixed(0)} ms`,
+  );
+  say(
+    `goodput at 500 clients against 16: ${(many.perSecond / few.perSecond).toFixed(2)} × (${many.perSecond.toFixed(0)} against ${few.perSecond.toFixed(0)} answers a second; refused ${(100 * many.refusedShare).toFixed(1)} % and ${(100 * few.refusedShare).toFixed(1)} %)`,
+  );
+  say(
+    `archive of 100,000 rigs and 1,000,000 readings: out ${(archive.outMs / 1000).toFixed(0)} s, in again ${(archive.inMs / 1000).toFixed(0)} s; the server's memory ${archive.restMb.toFixed(0)} MB before, ${archive.peakMb.toFixed(0)} MB at its peak`,
+  );
+}
+
+/** Kills of server, database or starter at chance moments while clients save; what was answered must be there, once. */
+async function kills() {
+  const { killsSurvived } = await import('./bench/kills.mjs');
+  const told = await killsSurvived(temporary('kills'), 20);
+  say(
+    `${told.kills} kills of starter, server or database while saving, ${told.survived} survived; ${told.answered} saves answered, ${told.lost} lost, ${told.doubled} doubled`,
+  );
+}
+
 async function loads() {
   const { startProduct } = await import('./product.mjs');
   const folder = temporary('loads');
@@ -203,7 +237,7 @@ async function starts() {
   );
 }
 
-const BENCHES = { plans, draws, markings, loads, air, reads, proof, inBrowser, javascript, starts };
+const BENCHES = { plans, draws, markings, loads, air, reads, serving, kills, proof, inBrowser, javascript, starts };
 
 run(async () => {
   prepare('mariadb', 'chromium');

@@ -74,6 +74,7 @@ async function addRigs(from: number, to: number): Promise<Rig[]> {
     const rigs = Array.from({ length: Math.min(1_000, to - start) }, (_, index) => rigOf(start + index));
     const response = await fetch(`${address}/api/v1/import`, {
       method: 'POST',
+      headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ format: 'dunlinmoss', version: 2, rigs, gauges: [], tools: [], outings: [], tests: [] }),
     });
     if (!response.ok) throw new Error(await response.text());

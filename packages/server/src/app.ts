@@ -20,6 +20,7 @@ import { loadsExchangeRoutes } from './routes/loadsExchange';
 import { logImportRoute, logRoutes } from './routes/log';
 import { photoRoutes } from './routes/photos';
 import { resourceRoutes } from './routes/resources';
+import { securityText } from './securityText';
 import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
 
 /** The largest body a route takes. An import carries everything a person has; all else is one row, or a batch of a log. */
@@ -38,6 +39,8 @@ export interface AppParts {
   readonly ownerId: string;
   /** Names that it is reached by, beside localhost and addresses in digits. */
   readonly hosts: readonly string[];
+  /** Where to tell of a hole in its security. */
+  readonly contact?: string;
   /** Folder of the built web application; null serves the API alone. */
   readonly webRoot: string | null;
   /** How long a body of one row may take to come, ms. */
@@ -45,7 +48,7 @@ export interface AppParts {
 }
 
 /** The whole server as one Express application. It keeps no state of its own. */
-export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS }: AppParts): Express {
+export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS, contact }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -77,6 +80,7 @@ export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS
   app.use('/api', onlyOwnPages);
   app.use('/api/v1', apiRoutes(pool, ownerId, bodyMs));
   app.use('/api', noSuchRoute);
+  if (contact !== undefined) app.get('/.well-known/security.txt', securityText(contact));
   if (webRoot !== null) {
     app.use(
       '/_expo',

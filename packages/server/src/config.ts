@@ -28,6 +28,9 @@ const environment = z.object({
   DUNLINMOSS_DB_NAME: z.string().regex(/^[a-z0-9_]+$/, 'expected small letters, digits and _'),
   DUNLINMOSS_OWNER: z.uuid().default(DEFAULT_OWNER),
   DUNLINMOSS_WEB_ROOT: z.string().default(path.resolve(__dirname, '../../app/dist')),
+  DUNLINMOSS_CONTACT: z
+    .url('expected an address such as mailto:somebody@farm.example')
+    .default('mailto:root@localhost'),
   DUNLINMOSS_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });
 
@@ -39,6 +42,8 @@ export interface Config {
   readonly database: DatabaseConfig;
   readonly ownerId: string;
   readonly webRoot: string;
+  /** Where to tell of a hole in its security, as an address. */
+  readonly contact: string;
   readonly logLevel: string;
 }
 
@@ -71,6 +76,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     },
     ownerId: value.DUNLINMOSS_OWNER,
     webRoot: value.DUNLINMOSS_WEB_ROOT,
+    contact: value.DUNLINMOSS_CONTACT,
     logLevel: value.DUNLINMOSS_LOG,
   };
 }

@@ -41,7 +41,7 @@ async function main(): Promise<void> {
   const webRoot = existsSync(path.join(config.webRoot, 'index.html')) ? config.webRoot : null;
   const server = createServer(
     { connectionsCheckingInterval: 2_000 },
-    createApp({ pool, log, ownerId: config.ownerId, hosts: config.hosts, webRoot }),
+    createApp({ pool, log, ownerId: config.ownerId, hosts: config.hosts, contact: config.contact, webRoot }),
   );
   // A log of a million lines is read in as it comes.
   server.requestTimeout = 600_000; // ms

@@ -25,6 +25,7 @@ describe('readConfig', () => {
     ['DUNLINMOSS_DB_NAME', 'a`; DROP'],
     ['DUNLINMOSS_OWNER', 'me'],
     ['DUNLINMOSS_LOG', 'loud'],
+    ['DUNLINMOSS_CONTACT', 'the warden'],
   ])('names %s when it is %s', (name, value) => {
     expect(() => readConfig({ ...good, [name]: value })).toThrow(name);
   });

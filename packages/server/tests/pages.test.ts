@@ -23,6 +23,7 @@ beforeAll(async () => {
     log: pino({ level: 'silent' }),
     ownerId: server.config.ownerId,
     hosts: [],
+    contact: 'mailto:warden@farm.example',
     webRoot,
   });
 });
@@ -48,6 +49,12 @@ describe('the pages', () => {
     expect(policy).toContain("script-src 'self'");
     expect(policy).toContain("connect-src 'self'");
     expect(headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('have beside them whom to tell of a hole', async () => {
+    const { text, headers } = await request(app).get('/.well-known/security.txt').expect(200);
+    expect(headers['content-type']).toContain('text/plain');
+    expect(text).toMatch(/^Contact: mailto:warden@farm\.example\nExpires: \d{4}-\d\d-\d\dT/);
   });
 
   it('keep built files for good, and never answer a missing one with a page', async () => {

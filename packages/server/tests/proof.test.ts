@@ -80,6 +80,11 @@ describe('photos', () => {
   const send = (id: string, bytes: Buffer) =>
     request(server.app).put(`/api/v1/photos/${id}`).set('content-type', 'image/jpeg').send(bytes);
 
+  it('may carry the small color profile that browsers write', async () => {
+    const profile = [...Buffer.from('ICC_PROFILE\0\x01\x01', 'latin1'), ...new Array<number>(60).fill(0)];
+    await send(randomUUID(), aPhoto(jpegPart(0xe2, ...profile))).expect(204);
+  });
+
   it('come back as they were sent, and are written once', async () => {
     const id = randomUUID();
     await send(id, plain).expect(204);
@@ -93,6 +98,7 @@ describe('photos', () => {
     ['one that says where it was taken (EXIF, APP1)', aPhoto(jpegPart(0xe1, 0x45, 0x78))],
     ['one that says by whom (IPTC, APP13)', aPhoto(jpegPart(0xed, 0x38, 0x42))],
     ['one with a part of a camera’s own (APP4)', aPhoto(jpegPart(0xe4, 0x01))],
+    ['one with a part that only looks like a color profile', aPhoto(jpegPart(0xe2, 0x49, 0x43, 0x43))],
     ['one with a comment', aPhoto(jpegPart(0xfe, 0x68, 0x69))],
     ['one with something behind its end', aPhoto([], [0x50, 0x4b])],
     ['one with a second picture behind it', Buffer.concat([aPhoto(), aPhoto()])],

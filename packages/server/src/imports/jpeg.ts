@@ -7,9 +7,17 @@ const isOfThePicture = (marker: number): boolean =>
   marker === 0xcc || // arithmetic conditioning
   (marker >= 0xc0 && marker <= 0xcf); // frames
 
+const PROFILE = Buffer.from('ICC_PROFILE\0', 'latin1');
+/** A browser says in half a kilobyte which colors these are; a larger profile is a camera's own. */
+const LONGEST_PROFILE = 1_024;
+const isColorProfile = (bytes: Buffer, at: number, length: number): boolean =>
+  bytes[at + 1] === 0xe2 &&
+  length <= LONGEST_PROFILE &&
+  bytes.subarray(at + 4, at + 4 + PROFILE.length).equals(PROFILE);
+
 /**
  * Whether bytes are a JPEG that is nothing but a picture: no EXIF or XMP (APP1), no IPTC (APP13), no other part of a
- * program's own, no comment, and nothing behind its end.
+ * program's own but a small color profile, no comment, and nothing behind its end.
  */
 export function isPlainJpeg(bytes: Buffer): boolean {
   if (bytes.length < 4 || bytes[0] !== 0xff || bytes[1] !== 0xd8) return false;
@@ -26,7 +34,8 @@ export function isPlainJpeg(bytes: Buffer): boolean {
       continue;
     }
     // A JFIF part longer than its own fields carries a thumbnail.
-    if (!isOfThePicture(marker) || (marker === 0xe0 && length !== 16)) return false;
+    if (!(isOfThePicture(marker) || isColorProfile(bytes, at, length)) || (marker === 0xe0 && length !== 16))
+      return false;
     at += 2 + length;
   }
   return false;
