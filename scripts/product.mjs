@@ -7,8 +7,10 @@ import { dumpBeforeUpgrade, refuseHalfRestored } from './dumps.mjs';
 import { endChild } from './folder.mjs';
 import { freePort } from './ports.mjs';
 import { ROOT } from './prepare.mjs';
-import { PlainError } from './say.mjs';
+import { PlainError, say } from './say.mjs';
 
+/** A server that ends so often within a minute is not started again. */
+const MOST_RESTARTS = 5;
 const DEMO = path.join(ROOT, 'demo/ravelsey.json');
 
 /**
@@ -56,15 +58,38 @@ export async function startProduct({ folder, port, databasePort, demo = true, en
   try {
     await dumpBeforeUpgrade(database, folder);
     const chosenPort = port ?? (await freePort());
-    const server = await startServer({ port: chosenPort, databaseEnv: database.env, env });
+    let stopping = false;
+    const ended = [];
+    const begin = async () => {
+      const server = await startServer({ port: chosenPort, databaseEnv: database.env, env });
+      server.child.once('exit', (code, signal) => {
+        if (!stopping) void startAgain(code, signal);
+      });
+      return server;
+    };
+    /** A server that ends by itself is started again, unless it keeps ending. */
+    const startAgain = async (code, signal) => {
+      const now = Date.now();
+      ended.push(now);
+      if (ended.filter((at) => now - at < 60_000).length > MOST_RESTARTS) {
+        say(`The server ended ${MOST_RESTARTS} times within a minute and is left off.`);
+        return;
+      }
+      say(`The server ended by itself (${signal ?? `code ${code}`}); starting it again.`);
+      server = await begin().catch((error) => say(error.message) ?? server);
+    };
+    let server = await begin();
     const address = `http://127.0.0.1:${chosenPort}`;
     if (demo) await loadDemo(address);
     return {
       address,
       port: chosenPort,
       database,
-      server,
+      get server() {
+        return server;
+      },
       async stop() {
+        stopping = true;
         await server.stop();
         await database.stop();
       },

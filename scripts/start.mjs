@@ -49,9 +49,6 @@ run(async () => {
 
   product = await startProduct({ folder: DATA, port: PORT });
   if (stopping) return stop();
-  product.server.child.once('exit', () => {
-    if (!stopping) void product.database.stop().then(() => process.exit(1));
-  });
   say(`Dunlinmoss is at ${product.address} — Ctrl-C stops it.`);
   keepBackups(product.database, DATA);
 });

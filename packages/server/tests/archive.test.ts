@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
+import http from 'node:http';
+import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 
 import type { ArchiveEvent } from '@dunlinmoss/contract';
@@ -96,6 +99,28 @@ const EMPTY = {
 };
 
 describe('the archive of everything', () => {
+  it('that nobody waits for ends nothing else', async () => {
+    await fillIn(server.app);
+    const listening = server.app.listen(0, '127.0.0.1');
+    await once(listening, 'listening');
+    const { port } = listening.address() as AddressInfo;
+    try {
+      for (let run = 0; run < 20; run += 1) {
+        const asked = http.get(`http://127.0.0.1:${port}/api/v1/archive`);
+        asked.on('error', () => undefined);
+        if (run % 2 === 0) asked.on('response', () => asked.destroy());
+        else setTimeout(() => asked.destroy(), run);
+        await new Promise((resolve) => asked.once('close', resolve));
+      }
+      // Anything that got away meanwhile would end this process.
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      expect((await archiveOf(server.app)).length).toBeGreaterThan(1_000);
+    } finally {
+      listening.closeAllConnections();
+      await new Promise((resolve) => listening.close(resolve));
+    }
+  });
+
   it('restored into an empty store gives the same archive again, byte for byte', async () => {
     await fillIn(server.app);
     const archive = await archiveOf(server.app);

@@ -1,4 +1,4 @@
-import { Readable } from 'node:stream';
+import { Readable, type PassThrough } from 'node:stream';
 
 import { EXCHANGED } from '@dunlinmoss/contract';
 import { ARCHIVE_VERSION } from '@dunlinmoss/contract/api';
@@ -61,9 +61,15 @@ export async function writeArchive(
   ownerId: string,
 ): Promise<NodeJS.ReadableStream> {
   const zip = new ZipFile();
+  const output = zip.outputStream as PassThrough;
+  // Whoever asked may go away in the middle, or the database: then there is no file, and nothing else ends with it.
+  const fail = (error: Error): void => void output.destroy(error);
+  zip.on('error', fail);
+  const source = (parts: Iterable<unknown> | AsyncIterable<unknown>): Readable =>
+    Readable.from(parts, { objectMode: false }).on('error', fail);
   // One entry after the other is opened, so the one connection serves them all.
   const add = (name: string, lines: () => AsyncGenerator<string>): void =>
-    zip.addReadStreamLazy(name, ALWAYS, (done) => done(null, Readable.from(lines(), { objectMode: false })));
+    zip.addReadStreamLazy(name, ALWAYS, (done) => done(null, source(lines())));
   zip.addBuffer(
     Buffer.from(line({ format: 'dunlinmoss-archive', version: ARCHIVE_VERSION })),
     'dunlinmoss.json',
@@ -76,11 +82,11 @@ export async function writeArchive(
   for (const { id } of photos) {
     zip.addReadStreamLazy(`photos/${id}.jpg`, { ...ALWAYS, compress: false }, (done) => {
       photoBytes(connection, ownerId, id).then(
-        (bytes) => done(null, Readable.from([bytes ?? Buffer.alloc(0)], { objectMode: false })),
-        (error: Error) => done(error, Readable.from([])),
+        (bytes) => done(null, source([bytes ?? Buffer.alloc(0)])),
+        (error: Error) => done(error, source([])),
       );
     });
   }
   zip.end();
-  return zip.outputStream;
+  return output;
 }

@@ -51,7 +51,7 @@ export function archiveRoutes(pool: Pool, repositories: Repositories): Router {
       } catch (error) {
         // Half a file must not look like a whole one, and its connection is in the middle of something.
         connection.destroy();
-        if (!response.headersSent) throw error;
+        if (!response.headersSent && !response.destroyed) throw error;
         response.destroy();
       }
     }),
