@@ -26,6 +26,35 @@ test('one rig goes out as a file and comes back in, shown row by row first', asy
   await expect(page.getByRole('link', { name: /otherwise/ })).toHaveCount(0);
 });
 
+test('everything goes out as one archive and comes back after a rig was deleted for good', async ({ page }) => {
+  await page.goto('/rigs/files');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    action(page, 'Everything, photos and logs too (.zip)').click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('dunlinmoss.zip');
+  const archive = { name: 'all.zip', mimeType: 'application/zip', buffer: readFileSync(await download.path()) };
+
+  await page.goto(CURLEW);
+  await action(page, 'Put it aside').click();
+  await page.goto('/rigs/aside');
+  await action(page, /^Delete Curlew.* for good$/).click();
+  await expect(page.getByRole('alert')).toContainText('all that was done with it');
+  await action(page, /^Delete Curlew.* and all of it$/).click();
+  await expect(page.getByText(/is deleted\./)).toBeVisible();
+
+  await page.goto('/rigs/files');
+  const input = page.locator('input[type=file]');
+  await input.setInputFiles({ ...archive, name: 'broken.zip', buffer: archive.buffer.subarray(0, 900) });
+  await action(page, 'Take it in').click();
+  await expect(page.getByRole('alert')).toContainText('This is no archive that this application saved');
+  await input.setInputFiles(archive);
+  await action(page, 'Take it in').click();
+  await expect(page.getByText(/^Added: 1 rig, /)).toBeVisible();
+  await page.goto('/rigs');
+  await expect(page.getByRole('link', { name: /Curlew/ })).toBeVisible();
+});
+
 test('what is no file of ours is explained, and nothing is half taken in', async ({ page }) => {
   await page.goto('/rigs/files');
   const input = page.locator('input[type=file]');

@@ -1,7 +1,7 @@
-import type { LoadsOutcome } from '@dunlinmoss/contract';
+import type { ArchiveCounts, LoadsOutcome } from '@dunlinmoss/contract';
 
 import type { Units } from '../data/preferences';
-import { failureText, lineText, rowText, tableProblemText } from './imports';
+import { archiveDoneText, archiveProblemText, failureText, lineText, rowText, tableProblemText } from './imports';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
@@ -77,4 +77,31 @@ describe('tableProblemText', () => {
   it.each(['empty', 'linesRefused', 'changedSince', 'databaseAway', 'internal'])('%s is a sentence', (code) => {
     expect(tableProblemText({ code })).toMatch(/^[A-Z].*\.$/);
   });
+});
+
+describe('what an archive came to', () => {
+  const none = Object.fromEntries(
+    ['gauges', 'tools', 'rigs', 'outings', 'tests', 'airings', 'readings', 'log', 'photos'].map((part) => [
+      part,
+      { added: 0, alreadyThere: 3 },
+    ]),
+  ) as ArchiveCounts;
+
+  it.each([
+    [none, 'Everything in it was here already.'],
+    [{ ...none, rigs: { added: 1, alreadyThere: 0 } }, 'Added: 1 rig.'],
+    [
+      { ...none, tests: { added: 2, alreadyThere: 0 }, log: { added: 12_000, alreadyThere: 0 } },
+      'Added: 2 tests, 12,000 readings of monitors.',
+    ],
+  ])('is told in a sentence', (counts, text) => expect(archiveDoneText(counts)).toBe(text));
+
+  it.each([
+    [{ code: 'lineRefused', part: 'outings', line: 7 } as const, 'Line 7 of the outings in it can’t be read.'],
+    [{ code: 'notAnArchive' } as const, 'This is no archive that this application saved, or it is damaged.'],
+    [{ code: 'missingReference' } as const, 'Something in it points at something that is not in it.'],
+    [{ code: 'internal' } as const, 'Something went wrong: nothing was taken in.'],
+  ])('%j is explained', (problem, text) =>
+    expect(archiveProblemText(problem).replace("can't", 'can’t')).toContain(text),
+  );
 });

@@ -131,26 +131,28 @@ export function tableProblemText(problem: Readonly<Record<string, unknown>> & { 
   }
 }
 
-const PART_WORDS_OF_ARCHIVE: Record<ArchivePart, string> = {
-  gauges: 'gauges',
-  tools: 'tools',
-  rigs: 'rigs',
-  outings: 'outings',
-  tests: 'tests',
-  airings: 'airings',
-  readings: 'rounds of readings',
-  log: 'readings of monitors',
-  photos: 'photos',
+/** One of a part, and several. */
+const ARCHIVE_PART_WORDS: Record<ArchivePart, readonly [one: string, several: string]> = {
+  gauges: ['gauge', 'gauges'],
+  tools: ['tool', 'tools'],
+  rigs: ['rig', 'rigs'],
+  outings: ['outing', 'outings'],
+  tests: ['test', 'tests'],
+  airings: ['airing', 'airings'],
+  readings: ['round of readings', 'rounds of readings'],
+  log: ['reading of a monitor', 'readings of monitors'],
+  photos: ['photo', 'photos'],
 };
 
 /** What of an archive is being read. */
-export const archivePartText = (part: ArchivePart): string => `Reading ${PART_WORDS_OF_ARCHIVE[part]}`;
+export const archivePartText = (part: ArchivePart): string => `Reading ${ARCHIVE_PART_WORDS[part][1]}`;
 
 /** What reading an archive came to. */
 export function archiveDoneText(counts: ArchiveCounts): string {
-  const added = (Object.keys(PART_WORDS_OF_ARCHIVE) as ArchivePart[]).flatMap((part) =>
-    counts[part].added > 0 ? [`${counts[part].added.toLocaleString('en')} ${PART_WORDS_OF_ARCHIVE[part]}`] : [],
-  );
+  const added = (Object.keys(ARCHIVE_PART_WORDS) as ArchivePart[]).flatMap((part) => {
+    const { added: count } = counts[part];
+    return count > 0 ? [`${count.toLocaleString('en')} ${ARCHIVE_PART_WORDS[part][count === 1 ? 0 : 1]}`] : [];
+  });
   return added.length === 0 ? 'Everything in it was here already.' : `Added: ${added.join(', ')}.`;
 }
 
@@ -164,7 +166,7 @@ export function archiveProblemText({
     case 'notAnArchive':
       return 'This is no archive that this application saved, or it is damaged. Nothing was taken in.';
     case 'lineRefused':
-      return `Line ${line} of the ${PART_WORDS_OF_ARCHIVE[part!]} in it can't be read. Nothing was taken in.`;
+      return `Line ${line} of the ${ARCHIVE_PART_WORDS[part!][1]} in it can't be read. Nothing was taken in.`;
     case 'missingReference':
       return 'Something in it points at something that is not in it. Nothing was taken in.';
     case 'databaseAway':

@@ -58,7 +58,7 @@ export function AsidePlace() {
               {sure === rig.id ? (
                 <>
                   <Text role="alert" tone="rust">
-                    {`This deletes ${rig.name} and all that was done with it: outings, tests and their photos, air, readings, its log. Nothing brings it back, but an archive that you saved before.`}
+                    {`This deletes ${rig.name} and all that was done with it: outings, tests and their photos, air, readings, its log. Only an archive that you saved before brings it back.`}
                   </Text>
                   <Action label={`Delete ${rig.name} and all of it`} onPress={() => void remove(rig)} />
                   <Action label="Keep it" onPress={() => setSure(null)} />
