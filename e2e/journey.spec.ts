@@ -1,4 +1,3 @@
-import { startServer } from '../scripts/product.mjs';
 import { action, axle, chooseGround, expect, goTo, test } from './fixtures';
 
 test('from the first screen to a tape test in the Book, and still there after a restart', async ({ page, product }) => {
@@ -50,7 +49,7 @@ test('from the first screen to a tape test in the Book, and still there after a 
   await product.server.stop();
   await product.database.stop();
   await product.database.start();
-  const again = await startServer({ port: product.port, databaseEnv: product.database.env });
+  await product.server.start();
   await page.goto('/book');
   const line = page.getByRole('link', { name: /Samphire Flat/ });
   await expect(line).toContainText('Set: front 16 psi, rear 18 psi');
@@ -66,5 +65,4 @@ test('from the first screen to a tape test in the Book, and still there after a 
   await page.getByLabel('Where, what for (if you like)').fill('Over the saddle');
   await action(page, 'Start the outing').click();
   await expect(page.getByText('Snow ahead. Let air out before you drive on it.')).toBeVisible();
-  await again.stop();
 });

@@ -77,20 +77,31 @@ export async function startProduct({ folder, port, databasePort, demo = true, en
       }
       say(`The server ended by itself (${signal ?? `code ${code}`}); starting it again.`);
       server = await begin().catch((error) => say(error.message) ?? server);
+      if (stopping) await server.stop();
     };
     let server = await begin();
+    const stopServer = async () => {
+      stopping = true;
+      await server.stop();
+    };
     const address = `http://127.0.0.1:${chosenPort}`;
     if (demo) await loadDemo(address);
     return {
       address,
       port: chosenPort,
       database,
-      get server() {
-        return server;
+      server: {
+        get child() {
+          return server.child;
+        },
+        stop: stopServer,
+        async start() {
+          stopping = false;
+          server = await begin();
+        },
       },
       async stop() {
-        stopping = true;
-        await server.stop();
+        await stopServer();
         await database.stop();
       },
     };

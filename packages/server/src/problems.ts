@@ -4,6 +4,7 @@ import type { Logger } from 'pino';
 import { ZodError } from 'zod';
 
 import { isDatabaseAway, isDatabaseBusy, isMissingReference } from './db/pool';
+import { NoPlace } from './places';
 import { BadCursor } from './repositories/versioned';
 
 const TITLES: Record<ProblemCode, { readonly status: number; readonly title: string }> = {
@@ -48,6 +49,7 @@ function send(response: Response, { code, details }: Refusal): void {
 function refusalOf(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
   if (error instanceof ZodError) return new Refusal('invalid', { fields: fieldProblems(error) });
+  if (error instanceof NoPlace) return new Refusal('overloaded');
   if (error instanceof BadCursor) {
     const field = { path: '/after', code: 'badCursor', message: 'Expected the `next` of an earlier page' };
     return new Refusal('invalid', { fields: [field] });

@@ -2,6 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { gunzipSync } from 'node:zlib';
 
 import { aRig } from './testServer';
 
@@ -152,6 +153,31 @@ function isAlive(pid: number): boolean {
     return false;
   }
 }
+
+describe('an upgrade', () => {
+  it('writes everything as it was aside before it changes a table', async () => {
+    const { child, told } = begin();
+    const { address } = (await told)!;
+    const id = await save(address);
+    // As if the newest change were still to come: nothing of it is left to do.
+    const made = spawnSync('mariadb', [
+      '--no-defaults',
+      `--socket=${path.join(folder, 'mariadb.sock')}`,
+      `--user=${os.userInfo().username}`,
+      'dunlinmoss',
+      '-e',
+      "DELETE FROM migrations WHERE name = '0013_lists.sql'; INSERT INTO migration_steps VALUES ('0013_lists.sql', 7, 7)",
+    ]);
+    expect(made.status).toBe(0);
+    child.kill('SIGTERM');
+    await ended(child);
+    const again = await begin().told;
+    expect((await fetch(`${again!.address}/api/v1/rigs/${id}`)).status).toBe(200);
+    const dumps = readdirSync(path.join(folder, 'backups')).filter((name) => name.startsWith('before-upgrade-'));
+    expect(dumps).toHaveLength(1);
+    expect(gunzipSync(readFileSync(path.join(folder, 'backups', dumps[0]!))).toString('utf8')).toContain(id);
+  }, 60_000);
+});
 
 describe('backup and restore', () => {
   const script = (name: string, ...args: string[]) =>

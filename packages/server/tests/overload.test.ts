@@ -6,7 +6,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 
 import { createApp } from '../src/app';
-import { Places } from '../src/overload';
+import { NoPlace, Places } from '../src/places';
 import { anOuting, aRig, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -28,7 +28,7 @@ describe('Places', () => {
     await places.take();
     await places.take();
     const waiting = ['third', 'fourth'].map((name) => places.take().then(() => order.push(name)));
-    await expect(places.take()).rejects.toMatchObject({ code: 'overloaded' });
+    await expect(places.take()).rejects.toThrow(NoPlace);
     places.give();
     places.give();
     await Promise.all(waiting);
@@ -41,7 +41,7 @@ describe('Places', () => {
   it('refuses who has waited too long, and gives the place to the next', async () => {
     const places = new Places(1, 5, 20);
     await places.take();
-    await expect(places.take()).rejects.toMatchObject({ code: 'overloaded' });
+    await expect(places.take()).rejects.toThrow(NoPlace);
     places.give();
     await places.take();
   });

@@ -3,7 +3,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import mysql, { type Pool, type PoolConnection } from 'mysql2/promise';
 
 import type { DatabaseConfig } from '../config';
-import { Places } from '../overload';
+import { NoPlace, Places } from '../places';
 
 export type Connection = PoolConnection;
 
@@ -135,6 +135,10 @@ export const isDatabaseBusy = (error: unknown): boolean => {
   const code = codeOf(error);
   return code === 'ER_LOCK_WAIT_TIMEOUT' || code === 'ER_STATEMENT_TIMEOUT' || code === 'ER_LOCK_DEADLOCK';
 };
+
+/** Whether it may go through a little later: the database away or busy, or too many before it. */
+export const isPassing = (error: unknown): boolean =>
+  error instanceof NoPlace || isDatabaseAway(error) || isDatabaseBusy(error);
 
 const isCollision = (error: unknown): boolean => {
   const code = codeOf(error);

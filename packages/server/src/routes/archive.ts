@@ -12,7 +12,7 @@ import type { Pool } from 'mysql2/promise';
 
 import { ArchiveRefused, readArchive } from '../archive/read';
 import { writeArchive } from '../archive/write';
-import { inTransaction, isDatabaseAway, isMissingReference } from '../db/pool';
+import { inTransaction, isPassing, isMissingReference } from '../db/pool';
 import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
@@ -88,7 +88,7 @@ export function archiveRoutes(pool: Pool, repositories: Repositories): Router {
 function problemOf(error: unknown): Extract<ArchiveEvent, { problem: unknown }>['problem'] {
   if (error instanceof ArchiveRefused) return { code: error.code, ...error.at };
   if (isMissingReference(error)) return { code: 'missingReference' };
-  return { code: isDatabaseAway(error) ? 'databaseAway' : 'internal' };
+  return { code: isPassing(error) ? 'databaseAway' : 'internal' };
 }
 
 /** Lets so many bytes through and refuses more. */

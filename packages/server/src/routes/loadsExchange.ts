@@ -7,7 +7,7 @@ import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 import { z } from 'zod';
 
-import { inTransaction, isDatabaseAway } from '../db/pool';
+import { inTransaction, isPassing } from '../db/pool';
 import { planLoads, readTable, type LoadsPlan } from '../imports/loadsPlan';
 import { Refusal } from '../problems';
 import { insertCases, touchRigs, upsertWeights, weighedRigs } from '../repositories/loadWeights';
@@ -85,8 +85,8 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Rou
       } catch (error) {
         if (error instanceof Cancelled) return;
         // The answer has begun: the trouble is told in its own words, and nothing was kept.
-        if (!isDatabaseAway(error)) request.log.error({ err: error }, 'import of loads');
-        tell({ problem: { code: isDatabaseAway(error) ? 'databaseAway' : 'internal' } });
+        if (!isPassing(error)) request.log.error({ err: error }, 'import of loads');
+        tell({ problem: { code: isPassing(error) ? 'databaseAway' : 'internal' } });
       }
       response.end();
     },

@@ -8,7 +8,7 @@ import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 import { z } from 'zod';
 
-import { inTransaction, isDatabaseAway } from '../db/pool';
+import { inTransaction, isPassing } from '../db/pool';
 import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
 import { Refusal } from '../problems';
 import { changedBy, summarise, type Changed } from '../repositories/logSummary';
@@ -83,8 +83,8 @@ export function logImportRoute(pool: Pool, repositories: Repositories): Router {
       if (error instanceof Cancelled) return;
       if (error instanceof LogRefused) tell(error.told);
       else {
-        if (!isDatabaseAway(error)) request.log.error({ err: error }, 'import of a log');
-        tell({ problem: { code: isDatabaseAway(error) ? 'databaseAway' : 'internal' } });
+        if (!isPassing(error)) request.log.error({ err: error }, 'import of a log');
+        tell({ problem: { code: isPassing(error) ? 'databaseAway' : 'internal' } });
       }
     }
     response.end();
