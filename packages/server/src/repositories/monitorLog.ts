@@ -38,15 +38,15 @@ export async function addToLog(
   return result.affectedRows;
 }
 
-/** The wheels that a rig's log speaks of, read off the key. */
+/** The wheels that a rig's log speaks of, from its summary: the readings themselves would all be walked through. */
 async function wheelsOfLog(
   connection: Pool | Connection,
   ownerId: string,
   rigId: string,
 ): Promise<{ readonly position: string; readonly wheel: string }[]> {
   const [wheels] = await connection.query<RowDataPacket[]>(
-    'SELECT DISTINCT position, wheel FROM monitor_log WHERE owner_id = ? AND rig_id = ?',
-    [ownerId, rigId],
+    'SELECT DISTINCT position, wheel FROM monitor_log_summary WHERE owner_id = ? AND rig_id = ? AND span_min = ?',
+    [ownerId, rigId, SPANS_MIN.at(-1)],
   );
   return wheels as unknown as { position: string; wheel: string }[];
 }
