@@ -9,6 +9,7 @@ import { pinoHttp } from 'pino-http';
 
 import { MonitorHub } from './devices/hub';
 import { admitted, bodyMoving, bodyWithin } from './overload';
+import { MOST_ROW_BYTES } from './limits';
 import { requireOwner } from './owner';
 import { errorHandler, noSuchRoute } from './problems';
 import { createRepositories } from './repositories/repositories';
@@ -23,8 +24,7 @@ import { resourceRoutes } from './routes/resources';
 import { securityText } from './securityText';
 import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
 
-/** The largest body a route takes. An import carries everything a person has; all else is one row, or a batch of a log. */
-const BODY_LIMIT = '2mb';
+/** An import carries everything a person has; all else is one row, or a batch of a log. */
 const IMPORT_LIMIT = '32mb';
 
 /** A body that is one row comes within this, ms; one that is long may stand still for so long. */
@@ -127,7 +127,7 @@ function apiRoutes(pool: Pool, ownerId: string, bodyMs: number): Router {
   api.use('/import', onlyMediaType('application/json'), express.json({ limit: IMPORT_LIMIT }));
   api.use(bodyWithin(bodyMs));
   api.use(onlyMediaType('application/json'));
-  api.use(express.json({ limit: BODY_LIMIT }));
+  api.use(express.json({ limit: MOST_ROW_BYTES }));
   // Whose body has come is worked on in turn; one that trickles in takes nobody's place.
   api.use(admitted());
   api.use('/calc', calculatorRoutes());

@@ -17,6 +17,7 @@ import type { z } from 'zod';
 
 import type { Connection } from '../db/pool';
 import { isPlainJpeg } from '../imports/jpeg';
+import { MOST_ROW_BYTES } from '../limits';
 import { addToLog, LOG_ROWS_AT_ONCE, type LogTuple } from '../repositories/monitorLog';
 import { summarise, type Changed } from '../repositories/logSummary';
 import { keepPhoto } from '../repositories/photos';
@@ -33,8 +34,8 @@ export class ArchiveRefused extends Error {
   }
 }
 
-/** The longest line that is read, characters: a rig with everything filled has an eighth of it. */
-const LONGEST_LINE = 1_000_000;
+/** The longest line that is read, characters: the largest row, and what an archive says beside it. */
+const LONGEST_LINE = MOST_ROW_BYTES + 10_000;
 const ROWS_AT_ONCE = 500;
 
 const open = promisify<string, yauzl.Options, ZipFile>(yauzl.open as never);
