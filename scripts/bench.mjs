@@ -1,4 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -10,15 +11,21 @@ import { PlainError, run, say } from './say.mjs';
 
 const temporary = (name) => mkdtempSync(path.join(os.tmpdir(), `dunlinmoss-bench-${name}-`));
 
-/** Runs one of the TypeScript benches and reads the figures it prints. */
-function figures(script, args = [], env = {}) {
-  const result = spawnSync(process.execPath, ['--import', 'tsx', path.join(ROOT, 'scripts/bench', script), ...args], {
+/**
+ * Runs one of the TypeScript benches and reads the figures it prints. This process goes on meanwhile: it is the one that
+ * starts a fallen server again and empties its pipes.
+ */
+async function figures(script, args = [], env = {}) {
+  const child = spawn(process.execPath, ['--import', 'tsx', path.join(ROOT, 'scripts/bench', script), ...args], {
     cwd: path.join(ROOT, 'packages/server'),
     env: { ...process.env, ...env },
-    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
   });
-  if (result.status !== 0) throw new PlainError(`${script} failed:\n${result.stderr}`);
-  return JSON.parse(result.stdout);
+  let printed = '';
+  child.stdout.setEncoding('utf8').on('data', (part) => (printed += part));
+  const [code] = await once(child, 'close');
+  if (code !== 0) throw new PlainError(`${script} failed.`);
+  return JSON.parse(printed);
 }
 
 /** Gzipped bytes of the JavaScript that the first page loads: every script that its index.html names. */
@@ -46,7 +53,11 @@ async function reads() {
   const { startProduct } = await import('./product.mjs');
   const folder = temporary('reads');
   const product = await startProduct({ folder });
-  const { p50Ratio, p95Ratio, apiP50Ms, selectP50Ms } = figures('reads.ts', [product.address], product.database.env);
+  const { p50Ratio, p95Ratio, apiP50Ms, selectP50Ms } = await figures(
+    'reads.ts',
+    [product.address],
+    product.database.env,
+  );
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
   say(
@@ -58,7 +69,11 @@ async function serving() {
   const { startProduct } = await import('./product.mjs');
   const folder = temporary('serving');
   const product = await startProduct({ folder, demo: false });
-  const told = figures('serving.ts', [product.address, String(product.server.child.pid), folder], product.database.env);
+  const told = await figures(
+    'serving.ts',
+    [product.address, String(product.server.child.pid), folder],
+    product.database.env,
+  );
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
   const { malformed, pages, windows, few, many, archive } = told;
@@ -92,7 +107,7 @@ async function loads() {
   const { startProduct } = await import('./product.mjs');
   const folder = temporary('loads');
   const product = await startProduct({ folder, demo: false });
-  const figure = figures('loads.ts', [product.address], product.database.env);
+  const figure = await figures('loads.ts', [product.address], product.database.env);
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
   say(
@@ -107,7 +122,7 @@ async function air() {
   const { startProduct } = await import('./product.mjs');
   const folder = temporary('air');
   const product = await startProduct({ folder, demo: false });
-  const { log, stream, airUpUs } = figures(
+  const { log, stream, airUpUs } = await figures(
     'air.ts',
     [product.address, String(product.server.child.pid)],
     product.database.env,
@@ -134,7 +149,7 @@ async function proof() {
   let told;
   let page;
   try {
-    told = figures('proof.ts', [product.address, photo], product.database.env);
+    told = await figures('proof.ts', [product.address, photo], product.database.env);
     page = await photoFigures(product.address, photo);
   } finally {
     await product.stop();
@@ -152,15 +167,16 @@ async function proof() {
   );
 }
 
-function markings() {
-  const { readPerSecond, timeOfBothOverRead } = figures('markings.ts');
+async function markings() {
+  const { readPerSecond, timeOfBothOverRead } = await figures('markings.ts');
   say(
     `markings read over all notations: ${Math.round(readPerSecond)} a second; read and written again ${timeOfBothOverRead.toFixed(1)} × the time`,
   );
 }
 
-function plans() {
-  const { plansPerSecond, timeOf12OverTimeOf1, timeOf120OverTimeOf12, cards, sweptPlans, sweepS } = figures('plans.ts');
+async function plans() {
+  const { plansPerSecond, timeOf12OverTimeOf1, timeOf120OverTimeOf12, cards, sweptPlans, sweepS } =
+    await figures('plans.ts');
   say(
     `full plans of a rig: ${Math.round(plansPerSecond)} a second; 12 grounds take ${timeOf12OverTimeOf1.toFixed(1)} × the time of 1, 10 rigs on 12 grounds ${timeOf120OverTimeOf12.toFixed(1)} × that`,
   );
@@ -169,8 +185,8 @@ function plans() {
   say(`every ground by every school, rigs a second: ${each.join(', ')}`);
 }
 
-function draws() {
-  const { oursMs, plainMs, ratio } = figures('margin.ts');
+async function draws() {
+  const { oursMs, plainMs, ratio } = await figures('margin.ts');
   say(
     `20,000 draws of one axle: ${ratio.toFixed(1)} × the same loop written out plainly (${oursMs.toFixed(0)} ms against ${plainMs.toFixed(0)} ms)`,
   );

@@ -289,19 +289,27 @@ async function archive(): Promise<unknown> {
   return { outMs, inMs, restMb: rest, peakMb: peak };
 }
 
+/** A stage of the run, told while it goes: the whole takes minutes. */
+async function stage<Outcome>(name: string, run: () => Promise<Outcome>): Promise<Outcome> {
+  const begun = performance.now();
+  const outcome = await run();
+  process.stderr.write(`  ${name}: ${((performance.now() - begun) / 1000).toFixed(0)} s\n`);
+  return outcome;
+}
+
 async function main(): Promise<void> {
-  const attacked = await malformed();
-  await addRigs();
+  const attacked = await stage('malformed requests', malformed);
+  await stage('adding the rigs', addRigs);
   const { items } = await get<{ items: { id: string }[] }>('/api/v1/rigs?limit=100');
   const ids = items.map(({ id }) => id);
-  await addLog(ids[0]!);
+  await stage('adding the log', () => addLog(ids[0]!));
   const figures = {
     malformed: attacked,
-    pages: await pages(),
-    windows: await windows(ids[0]!),
-    few: await goodput(CLIENTS[0], ids),
-    many: await goodput(CLIENTS[1], ids),
-    archive: await archive(),
+    pages: await stage('pages', pages),
+    windows: await stage('windows of the log', () => windows(ids[0]!)),
+    few: await stage('few clients', () => goodput(CLIENTS[0], ids)),
+    many: await stage('many clients', () => goodput(CLIENTS[1], ids)),
+    archive: await stage('the archive', archive),
   };
   process.stdout.write(JSON.stringify(figures));
 }

@@ -52,6 +52,8 @@ export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
+  // Answers of the API are not to be stored, so nobody asks whether one has changed; files have marks of their own.
+  app.set('etag', false);
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -130,11 +132,12 @@ function apiRoutes(pool: Pool, ownerId: string, bodyMs: number): Router {
   api.use(express.json({ limit: MOST_ROW_BYTES }));
   // Whose body has come is worked on in turn; one that trickles in takes nobody's place.
   api.use(admitted());
+  // What is asked for most comes first.
+  api.use(resourceRoutes(repositories));
   api.use('/calc', calculatorRoutes());
   api.use('/devices/probe', probeRoutes());
   api.use('/devices/rigs/:id', devices.rest);
   api.use(exchangeRoutes(pool, repositories));
   api.use(logRoutes(pool, repositories));
-  api.use(resourceRoutes(repositories));
   return api;
 }

@@ -111,7 +111,9 @@ export const airingRepository = (pool: Pool) =>
     }),
 
     filter: ({ rigId, outingIds, toolId }) => {
-      const { sql, values } = ofRig({ rigId, outingIds });
-      return toolId === undefined ? { sql, values } : { sql: `${sql} AND tool_id = ?`, values: [...values, toolId] };
+      const own = ofRig({ rigId, outingIds });
+      return toolId === undefined
+        ? own
+        : { sql: `${own.sql} AND tool_id = ?`, values: [...own.values, toolId], hasIndex: true };
     },
   });

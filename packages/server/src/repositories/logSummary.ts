@@ -59,17 +59,52 @@ export async function summarise(
        WHERE owner_id = ? AND rig_id = ? AND span_min IN (?) AND position = ? AND wheel = ? AND from_at >= ? AND from_at < ?`,
       [ownerId, rigId, SPANS_MIN, position, wheel, first, beyond],
     );
-    for (const spanMin of SPANS_MIN) {
-      await connection.query(
-        `INSERT INTO monitor_log_summary
-         SELECT owner_id, rig_id, ?, position, wheel,
-           '1970-01-01' + INTERVAL FLOOR(TIMESTAMPDIFF(MINUTE, '1970-01-01', read_at) / ?) * ? MINUTE AS stretch_at,
-           MIN(pressure_kpa), MAX(pressure_kpa), SUM(temp_c), COUNT(temp_c), COUNT(*)
+    const [finest, ...wider] = SPANS_MIN;
+    await connection.query(
+      `INSERT INTO monitor_log_summary
+       SELECT ?, ?, ?, ?, ?, ${startOf('stretch')}, least, most, temp_sum, temps, readings
+       FROM (
+         SELECT ${stretchOf('read_at')} AS stretch, MIN(pressure_kpa) AS least, MAX(pressure_kpa) AS most,
+           SUM(temp_c) AS temp_sum, COUNT(temp_c) AS temps, COUNT(*) AS readings
          FROM monitor_log
          WHERE owner_id = ? AND rig_id = ? AND position = ? AND wheel = ? AND read_at >= ? AND read_at < ?
-         GROUP BY owner_id, rig_id, position, wheel, stretch_at`,
-        [spanMin, spanMin, spanMin, ...own],
+         GROUP BY stretch
+       ) stretches`,
+      [ownerId, rigId, finest, position, wheel, finest, finest, ...own],
+    );
+    // Each wider stretch is made of whole ones of the finest: far fewer rows than the readings.
+    for (const spanMin of wider) {
+      await connection.query(
+        `INSERT INTO monitor_log_summary
+         SELECT ?, ?, ?, ?, ?, ${startOf('stretch')}, least, most, temp_sum, temps, readings
+         FROM (
+           SELECT ${stretchOf('from_at')} AS stretch, MIN(least_kpa) AS least, MAX(most_kpa) AS most,
+             SUM(temp_sum) AS temp_sum, SUM(temps) AS temps, SUM(readings) AS readings
+           FROM monitor_log_summary
+           WHERE owner_id = ? AND rig_id = ? AND span_min = ? AND position = ? AND wheel = ? AND from_at >= ? AND from_at < ?
+           GROUP BY stretch
+         ) stretches`,
+        [
+          ownerId,
+          rigId,
+          spanMin,
+          position,
+          wheel,
+          spanMin,
+          spanMin,
+          ownerId,
+          rigId,
+          finest,
+          position,
+          wheel,
+          first,
+          beyond,
+        ],
       );
     }
   }
 }
+
+/** The number of the stretch that a time lies in, and the time that a stretch begins at; each takes its width in minutes. */
+const stretchOf = (column: string): string => `TIMESTAMPDIFF(MINUTE, '1970-01-01', ${column}) DIV ?`;
+const startOf = (number: string): string => `'1970-01-01' + INTERVAL ${number} * ? MINUTE`;

@@ -177,8 +177,8 @@ export const rigRepository = (pool: Pool) =>
     }),
     filter: ({ search }) =>
       search
-        ? { sql: ' AND name LIKE ?', values: [`%${search.replace(/[\\%_]/g, '\\$&')}%`] }
-        : { sql: '', values: [] },
+        ? { sql: ' AND name LIKE ?', values: [`%${search.replace(/[\\%_]/g, '\\$&')}%`], hasIndex: false }
+        : { sql: '', values: [], hasIndex: false },
     beforeErase: eraseRig,
     parts: [AXLES, TIRE_POINTS, LOAD_CASES, CASE_WEIGHTS, CASE_ITEMS],
     fromRow: (row, partsOf) => ({

@@ -48,8 +48,13 @@ export function logImportRoute(pool: Pool, repositories: Repositories): Router {
           let added = 0;
           let read = 0;
           let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+          // One batch is written while the next is read.
+          let writing: Promise<number> = Promise.resolve(0);
           for await (const batch of reading.batches) {
-            added += await addToLog(connection, request.ownerId, rigId, 'file', batch);
+            added += await writing;
+            writing = addToLog(connection, request.ownerId, rigId, 'file', batch);
+            // Told where it is waited for; the reading may end in between.
+            writing.catch(() => undefined);
             read += batch.length;
             for (const [position, wheel, readAt] of batch) {
               const at = readAt.getTime();
@@ -63,6 +68,7 @@ export function logImportRoute(pool: Pool, repositories: Repositories): Router {
             }
             if (response.destroyed) throw new Cancelled();
           }
+          added += await writing;
           const problem = reading.problem();
           // Thrown, so that nothing of it stays.
           if (problem) throw new LogRefused(problem);
