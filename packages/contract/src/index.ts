@@ -1,11 +1,9 @@
 export { buildOf, tireOf } from './calculators/shapes';
 export {
   EXCHANGE_VERSION,
-  EXCHANGED,
   exchangeFile,
   importOutcome,
   readExchange,
-  type Exchanged,
   type ExchangeFile,
   type ImportOutcome,
 } from './exchange/exchangeFile';
@@ -38,7 +36,17 @@ export {
   probeProfile,
 } from './devices';
 export { LOG_FROM, LOG_TO, thinLog, type LogEvent, type LogLineProblem, type LogRow, type ThinLog } from './log';
-export { fieldProblems, problem, PROBLEM_CODES, type FieldProblem, type Problem, type ProblemCode } from './problem';
+export {
+  checkedBy,
+  fieldProblems,
+  problem,
+  PROBLEM_CODES,
+  type FieldProblem,
+  type Problem,
+  type ProblemCode,
+  type Checked,
+  type Schema,
+} from './problem';
 export { airing, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from './resources/airing';
 export { airTool, type AirToolBody, type AirToolRow } from './resources/airTool';
 export { gauge, type GaugeBody, type GaugeRow } from './resources/gauge';
@@ -77,7 +85,25 @@ export {
   type ReadingRoundRow,
 } from './resources/readingRound';
 export { PLAIN_AXLE } from './resources/plainAxle';
-export { RESOURCES, type BodyOf, type QueryOf, type ResourceName, type RowOf } from './resources/registry';
-export { rig, rigAxle, type Reading, type Rig, type RigAxle, type RigRow } from './resources/rig';
+export {
+  bodyOf,
+  RESOURCE_NAMES,
+  RESOURCES,
+  serverOnlyFields,
+  type BodyOf,
+  type QueryOf,
+  type ResourceName,
+  type RowOf,
+} from './resources/registry';
+export {
+  rig,
+  rigAxle,
+  TIRE_FIELDS,
+  type Reading,
+  type Rig,
+  type RigAxle,
+  type TireField,
+  type RigRow,
+} from './resources/rig';
 export { askAbout, caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';

@@ -74,3 +74,15 @@ export function fieldProblems(error: z.core.$ZodError): FieldProblem[] {
     ];
   });
 }
+
+/** A schema of this contract, for those who have one without knowing the library it is written in. */
+export type Schema<Value> = z.ZodType<Value>;
+
+export type Checked<Value> =
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly problems: readonly FieldProblem[] };
+
+/** A value held against a schema: as the schema gives it back, or what it refuses. */
+export function checkedBy<Value>(schema: Schema<Value>, value: unknown): Checked<Value> {
+  const result = schema.safeParse(value);
+  return result.success ? { ok: true, value: result.data } : { ok: false, problems: fieldProblems(result.error) };
+}

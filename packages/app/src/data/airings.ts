@@ -25,9 +25,6 @@ import { useRows } from './rows';
 export const useAirings = (rigId: string | undefined): readonly AiringRow[] =>
   useRows('airings', rigId === undefined ? null : { rigId }, (body) => body.rigId === rigId).rows;
 
-/** What a person saves of an airing row. */
-export const airingBody = ({ createdAt: _, updatedAt: __, ...airing }: AiringRow): Airing => airing;
-
 export const newAiring = (of: Omit<Airing, 'id' | 'revision' | 'startedAt' | 'endedAt' | 'runs'>): Airing => ({
   ...of,
   id: newId(),

@@ -1,10 +1,9 @@
-import type { Rig } from '@dunlinmoss/contract';
+import { bodyOf, type Rig } from '@dunlinmoss/contract';
 
 import { sampleRig } from '../testing/sampleRig';
 import { outboxStore, save, settle, startOutbox } from './outbox';
-import { rigBody } from './rigs';
 
-const rig = (change: Partial<Rig> = {}): Rig => ({ ...rigBody(sampleRig()), revision: 0, ...change });
+const rig = (change: Partial<Rig> = {}): Rig => ({ ...bodyOf('rigs', sampleRig()), revision: 0, ...change });
 const other = rig({ id: '0192f000-0000-7000-8000-000000000002', name: 'Ruff' });
 
 type Answer = { status: number; body?: unknown } | 'away';

@@ -1,4 +1,4 @@
-import type { Outing, OutingRow } from '@dunlinmoss/contract';
+import { bodyOf, type Outing, type OutingRow } from '@dunlinmoss/contract';
 
 import { newId } from './newId';
 
@@ -10,9 +10,6 @@ export function useOpenOuting(): { readonly outing: OutingRow | undefined; reado
   const { rows, loading } = useRows('outings');
   return { outing: rows.find(({ state }) => state !== 'closed'), loading };
 }
-
-/** The part of an outing row that a person saves. */
-export const outingBody = ({ createdAt: _, updatedAt: __, rigName: ___, ...outing }: OutingRow): Outing => outing;
 
 /** A blank outing that begins now. Made once by the form that fills it in, so that saving twice is one outing. */
 export const newOuting = (): Outing => ({
@@ -32,4 +29,4 @@ export const newOuting = (): Outing => ({
 });
 
 export const saveOuting = (row: OutingRow, change: Partial<Outing>) =>
-  save('outings', { ...outingBody(row), ...change });
+  save('outings', { ...bodyOf('outings', row), ...change });

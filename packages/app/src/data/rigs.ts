@@ -1,15 +1,12 @@
-import type { Rig, RigRow } from '@dunlinmoss/contract';
+import { bodyOf, type Rig, type RigRow } from '@dunlinmoss/contract';
 
 import { newId } from './newId';
-
-/** The part of a rig's row that a person saves. */
-export const rigBody = ({ createdAt: _, updatedAt: __, ...rig }: RigRow): Rig => rig;
 
 /** A rig like another, to be changed: its own id and load cases, a name that tells them apart. */
 export function copyOf(row: RigRow): Rig {
   const ids = new Map(row.loadCases.map(({ id }) => [id, newId()]));
   return {
-    ...rigBody(row),
+    ...bodyOf('rigs', row),
     id: newId(),
     revision: 0,
     name: `${row.name.slice(0, 53)}, copy`,

@@ -1,4 +1,4 @@
-import { RESOURCES, type BodyOf, type ResourceName, type RowOf } from '@dunlinmoss/contract';
+import { RESOURCES, serverOnlyFields, type BodyOf, type ResourceName, type RowOf } from '@dunlinmoss/contract';
 import { useEffect } from 'react';
 import useSWR from 'swr';
 import useSWRInfinite from 'swr/infinite';
@@ -84,10 +84,8 @@ function latest<Name extends ResourceName>(
   if (answered === null && !pending) return undefined;
   const known = answered && answered.revision >= (told?.revision ?? 0) ? answered : told;
   if (!pending) return known;
-  const now = new Date().toISOString();
-  // What only the server tells stands empty until it has; no other row has such a field, or a later save would carry it.
-  const toldOnly = name === 'outings' ? { rigName: '' } : {};
-  return { createdAt: now, updatedAt: now, ...toldOnly, ...known, ...pending.body } as unknown as RowOf<Name>;
+  const unanswered = serverOnlyFields(name, new Date().toISOString());
+  return { ...unanswered, ...known, ...pending.body } as unknown as RowOf<Name>;
 }
 
 /** Has a component drawn anew when anything is saved here. Gives back how many changes arrived so far. */
@@ -124,17 +122,13 @@ export interface RowList<Row> {
   readonly more: () => void;
 }
 
-const sortKey: { readonly [Name in ResourceName]: (row: RowOf<Name>) => string } = {
-  rigs: (row) => row.name.toLocaleLowerCase(),
-  gauges: (row) => row.name.toLocaleLowerCase(),
-  tools: (row) => row.name.toLocaleLowerCase(),
-  outings: (row) => row.startedAt,
-  tests: (row) => row.performedAt,
-  airings: (row) => row.startedAt,
-  readings: (row) => row.readAt,
-};
-
-const NEWEST_FIRST: ReadonlySet<ResourceName> = new Set(['outings', 'tests', 'airings', 'readings']);
+/** A list in its kind's order; names without regard to capitals, as the database sorts them. */
+function inOrder<Name extends ResourceName>(name: Name, rows: RowOf<Name>[]): RowOf<Name>[] {
+  const { by, newestFirst } = RESOURCES[name].order;
+  const keyed = rows.map((row) => [String(row[by as keyof RowOf<Name>]).toLocaleLowerCase(), row] as const);
+  keyed.sort(([a], [b]) => (newestFirst ? b.localeCompare(a) : a.localeCompare(b)));
+  return keyed.map(([, row]) => row);
+}
 
 /**
  * A list in its own order, page by page; nothing for no query. `belongs` says which rows saved here are part of what the
@@ -166,9 +160,8 @@ export function useRows<Name extends ResourceName>(
     const row = latest(name, id, told.get(id));
     return row && (told.has(id) || belongs(row as BodyOf<Name>)) ? [row] : [];
   });
-  rows.sort((a, b) => sortKey[name](a).localeCompare(sortKey[name](b)));
   return {
-    rows: NEWEST_FIRST.has(name) ? rows.reverse() : rows,
+    rows: inOrder(name, rows),
     loading: data === undefined && rows.length === 0 && !(error instanceof Refused),
     hasMore: (data?.at(-1)?.next ?? null) !== null,
     more: () => void setSize((size) => size + 1),

@@ -125,3 +125,69 @@ export const SAMPLE_RIGS: Readonly<Record<'car' | 'quad' | 'motorcycle' | 'bicyc
     loadCases: [twoAxles(2600, 9000)],
   }),
 };
+
+const fullTire = (marking: string): Partial<RigAxle> => ({
+  tireMarking: marking,
+  loadRange: 'E',
+  tube: true,
+  beadHold: 'beadLock',
+  insert: true,
+  casing: 'downhill',
+  rimInnerMm: 203.2,
+  measuredWidthMm: 281.7,
+  fittedAt: '2026-03-04T05:06:07.008Z',
+  treadWidthMm: 219.4,
+  minKpa: 103.3,
+  maxKpa: 551.7,
+  lines: [
+    { pressureKpa: 344.9, loadKg: 1000.3 },
+    { pressureKpa: 551.7, loadKg: 1380.1 },
+  ],
+  rows: [{ pressureKpa: 160.7, speedKmh: 40, loadKg: 2123.4 }],
+  rowsOf: 'standardTire',
+  ratingKg: 1503.7,
+  roadKpa: 350.25,
+  present: { rawKpa: 101.3, gaugeId: '0192f000-0000-7000-8000-000000000401', offsetKpa: 3.7 },
+});
+
+/** A rig with every optional field filled, no number of it round in any unit; its trailer's two axles wear unlike tires. */
+export function fullRig(change: Partial<RigRow> = {}): RigRow {
+  const [front, rear] = [fullTire('LT285/70R17 121/118Q E'), fullTire('LT285/70R17 121/118Q E')];
+  return sampleRig({
+    hitchMm: 3701.3,
+    topSpeedKmh: 111.5,
+    school: 'equalDeflection',
+    beadFloorKpa: 96.7,
+    axles: [
+      sampleAxle('front', { ...front, trackMm: 1571.3 }),
+      sampleAxle('rear', { ...rear, behindMm: 2791.7, fittedAt: '2025-01-02T03:04:05.006Z', roadKpa: 361.9 }),
+      sampleAxle('trailer', { ...fullTire('185R14C 102/100R'), behindMm: 3001.9, driven: false }),
+      sampleAxle('trailer2', { ...fullTire('195R14C 106/104Q'), behindMm: 3802.1, driven: false, tube: false }),
+    ],
+    loadCases: [
+      sampleCase({
+        wholeKg: 2521.3,
+        unladen: [
+          { position: 'front', loadKg: 1090.3 },
+          { position: 'rear', loadKg: 961.7 },
+          { position: 'coupling', loadKg: 61.1 },
+        ],
+        items: [
+          { kind: 'thing', name: 'Roof tent', body: 'vehicle', behindMm: 1680.3, rightMm: -101.7, massKg: 62.3 },
+          {
+            kind: 'tank',
+            name: 'Water',
+            body: 'trailer',
+            behindMm: 2450.9,
+            rightMm: 12.1,
+            liters: 61.3,
+            densityKgPerL: 1.03,
+            level: 0.37,
+          },
+        ],
+        posture: { posture: 'mountain', frontShare: 0.4137, riderKg: 81.3, bikeKg: 14.7 },
+      }),
+    ],
+    ...change,
+  });
+}

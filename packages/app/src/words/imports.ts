@@ -2,7 +2,7 @@ import type {
   ArchiveCounts,
   ArchiveEvent,
   ArchivePart,
-  Exchanged,
+  ResourceName,
   FieldProblem,
   ImportOutcome,
   LoadsAction,
@@ -17,7 +17,7 @@ import { AXLE_WORDS, PART_WORDS } from './axles';
 import { mass } from './format';
 import { fieldText } from './problems';
 
-const KIND_WORDS: Record<Exchanged, string> = {
+const KIND_WORDS: Record<ResourceName, string> = {
   rigs: 'Rig',
   gauges: 'Gauge',
   tools: 'Tool',
@@ -65,7 +65,7 @@ export function failureText(failure: ImportFailure, units: Units): string {
 /** Where in the file a refused field stands. */
 const placeText = ({ path }: FieldProblem): string => {
   const [, list, index, ...rest] = path.split('/');
-  const kind = KIND_WORDS[list as Exchanged];
+  const kind = KIND_WORDS[list as ResourceName];
   if (!kind || index === undefined) return path.slice(1) || 'the file';
   return `${kind.toLowerCase()} ${Number(index) + 1}${rest.length > 0 ? `, ${rest.join(' ')}` : ''}`;
 };

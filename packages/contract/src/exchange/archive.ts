@@ -2,9 +2,8 @@ import { z } from 'zod';
 
 import { id, pressureKpa, tempC, timestamp } from '../quantities';
 import { logTime } from '../log';
-import { RESOURCES } from '../resources/registry';
+import { RESOURCE_NAMES, RESOURCES, type ResourceName } from '../resources/registry';
 import { wheelPlace } from '../resources/wheelPlace';
-import { EXCHANGED, type Exchanged } from './exchangeFile';
 
 /*
  * Everything that is kept, in one ZIP file: `dunlinmoss.json` says what it is, `<kind>.jsonl` holds the rows of a kind, one
@@ -22,7 +21,7 @@ export const archiveHead = z.strictObject({
 });
 
 /** A line of `<kind>.jsonl`. */
-export const archivedRow = (kind: Exchanged) =>
+export const archivedRow = (kind: ResourceName) =>
   z.strictObject({ deletedAt: timestamp.nullable(), row: RESOURCES[kind].row as z.ZodType });
 
 /** A line of `log.jsonl`. */
@@ -39,7 +38,7 @@ export const archivedReading = z.strictObject({
 export const archivedPhoto = z.strictObject({ id, createdAt: timestamp });
 
 /** What an archive is made of, in the order in which its parts point at one another. */
-export const ARCHIVE_PARTS = [...EXCHANGED, 'log', 'photos'] as const;
+export const ARCHIVE_PARTS = [...RESOURCE_NAMES, 'log', 'photos'] as const;
 export type ArchivePart = (typeof ARCHIVE_PARTS)[number];
 
 const count = z.strictObject({ added: z.int(), alreadyThere: z.int() });

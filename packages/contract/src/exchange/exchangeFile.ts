@@ -1,12 +1,6 @@
 import { z } from 'zod';
 
-import { airing } from '../resources/airing';
-import { airTool } from '../resources/airTool';
-import { gauge } from '../resources/gauge';
-import { outing } from '../resources/outing';
-import { proofTest } from '../resources/proofTest';
-import { readingRound } from '../resources/readingRound';
-import { rig } from '../resources/rig';
+import { RESOURCE_NAMES, RESOURCES, type ResourceName } from '../resources/registry';
 import { fromVersion1, version1 } from './version1';
 
 export const EXCHANGE_VERSION = 2;
@@ -18,17 +12,14 @@ export const EXCHANGE_VERSION = 2;
 export const exchangeFile = z.strictObject({
   format: z.literal('dunlinmoss'),
   version: z.literal(EXCHANGE_VERSION),
-  rigs: z.array(rig).max(20_000),
-  gauges: z.array(gauge).max(20_000),
-  tools: z.array(airTool).max(20_000),
-  outings: z.array(outing).max(20_000),
-  tests: z.array(proofTest).max(20_000),
-  airings: z.array(airing).max(20_000).default([]),
-  readings: z.array(readingRound).max(20_000).default([]),
+  ...(Object.fromEntries(
+    RESOURCE_NAMES.map((name) => {
+      const { body, optionalInFiles } = RESOURCES[name];
+      const list = z.array(body as z.ZodType).max(20_000);
+      return [name, optionalInFiles ? list.default([]) : list];
+    }),
+  ) as { readonly [Name in ResourceName]: z.ZodArray<(typeof RESOURCES)[Name]['body']> }),
 });
-
-/** The kinds of rows in a file, in the order in which they point at one another. */
-export const EXCHANGED = ['gauges', 'tools', 'rigs', 'outings', 'tests', 'airings', 'readings'] as const;
 
 /** What an import does with one row of the file. Rows that are here already stay as they are. */
 export const IMPORT_ACTIONS = ['add', 'same', 'keepOurs'] as const;
@@ -40,7 +31,7 @@ export const importOutcome = z.strictObject({
   alreadyThere: z.int(),
   rows: z.array(
     z.strictObject({
-      kind: z.enum(EXCHANGED),
+      kind: z.enum(RESOURCE_NAMES as [ResourceName, ...ResourceName[]]),
       index: z.int(),
       name: z.string(),
       action: z.enum(IMPORT_ACTIONS),
@@ -49,7 +40,6 @@ export const importOutcome = z.strictObject({
 });
 
 export type ExchangeFile = z.infer<typeof exchangeFile>;
-export type Exchanged = (typeof EXCHANGED)[number];
 export type ImportOutcome = z.infer<typeof importOutcome>;
 
 const hasVersion1 = (json: unknown): boolean =>

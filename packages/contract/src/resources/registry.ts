@@ -17,45 +17,121 @@ const ids = z
   .transform((text) => text.split(','))
   .pipe(z.array(id).min(1).max(50));
 
+/** A kind of row: everything that differs from kind to kind, and nothing of it anywhere else. */
+interface Kind<Body extends z.ZodType, Row extends z.ZodType, Query extends z.ZodType> {
+  /** Under `/api/v1/<path>`. */
+  readonly path: string;
+  /** As a person saves it, and as the server gives it back. */
+  readonly body: Body;
+  readonly row: Row;
+  /** What its list can be asked for. */
+  readonly query: Query;
+  /** Its list is in the order of this field, then of the id. */
+  readonly order: { readonly by: keyof z.infer<Body> & string; readonly newestFirst: boolean };
+  /** Fields that only the server fills, each with what stands there until its first answer; `now` is an ISO time. */
+  readonly serverOnly: {
+    readonly [Field in Exclude<keyof z.infer<Row>, keyof z.infer<Body>>]: (now: string) => z.infer<Row>[Field];
+  };
+  /** Exchange files of our present version that are older than this kind lack its list. */
+  readonly optionalInFiles: boolean;
+}
+
+const kind = <Body extends z.ZodType, Row extends z.ZodType, Query extends z.ZodType>(
+  spec: Kind<Body, Row, Query>,
+): Kind<Body, Row, Query> & { readonly page: ReturnType<typeof pageOf<Row>> } => ({ ...spec, page: pageOf(spec.row) });
+
+const byName = { by: 'name', newestFirst: false } as const;
+const stampedAt = { createdAt: (now: string) => now, updatedAt: (now: string) => now };
+const ofRig = pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional() });
+
 /**
- * Every kind of row that can be read and saved under `/api/v1/<path>`, with what its list can be asked for.
- * Routes, documentation and the client's hooks follow from this table.
+ * Every kind of row that can be read and saved, in the order in which they point at one another. Routes, documentation,
+ * exchange files, archives and the client's hooks follow from this table.
  */
 export const RESOURCES = {
-  rigs: {
+  gauges: kind({
+    path: 'gauges',
+    body: gauge,
+    row: gaugeRow,
+    query: pageQuery,
+    order: byName,
+    serverOnly: stampedAt,
+    optionalInFiles: false,
+  }),
+  tools: kind({
+    path: 'tools',
+    body: airTool,
+    row: airToolRow,
+    query: pageQuery,
+    order: byName,
+    serverOnly: stampedAt,
+    optionalInFiles: false,
+  }),
+  rigs: kind({
     path: 'rigs',
     body: rig,
     row: rigRow,
-    page: pageOf(rigRow),
     query: pageQuery.extend({ search: z.string().trim().max(60).optional() }),
-  },
-  gauges: { path: 'gauges', body: gauge, row: gaugeRow, page: pageOf(gaugeRow), query: pageQuery },
-  tools: { path: 'tools', body: airTool, row: airToolRow, page: pageOf(airToolRow), query: pageQuery },
-  outings: { path: 'outings', body: outing, row: outingRow, page: pageOf(outingRow), query: pageQuery },
-  tests: {
+    order: byName,
+    serverOnly: stampedAt,
+    optionalInFiles: false,
+  }),
+  outings: kind({
+    path: 'outings',
+    body: outing,
+    row: outingRow,
+    query: pageQuery,
+    order: { by: 'startedAt', newestFirst: true },
+    serverOnly: { ...stampedAt, rigName: () => '' },
+    optionalInFiles: false,
+  }),
+  tests: kind({
     path: 'tests',
     body: proofTest,
     row: proofTestRow,
-    page: pageOf(proofTestRow),
-    query: pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional() }),
-  },
-  airings: {
+    query: ofRig,
+    order: { by: 'performedAt', newestFirst: true },
+    serverOnly: stampedAt,
+    optionalInFiles: false,
+  }),
+  airings: kind({
     path: 'airings',
     body: airing,
     row: airingRow,
-    page: pageOf(airingRow),
-    query: pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional(), toolId: id.optional() }),
-  },
-  readings: {
+    query: ofRig.extend({ toolId: id.optional() }),
+    order: { by: 'startedAt', newestFirst: true },
+    serverOnly: stampedAt,
+    optionalInFiles: true,
+  }),
+  readings: kind({
     path: 'readings',
     body: readingRound,
     row: readingRoundRow,
-    page: pageOf(readingRoundRow),
-    query: pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional() }),
-  },
+    query: ofRig,
+    order: { by: 'readAt', newestFirst: true },
+    serverOnly: stampedAt,
+    optionalInFiles: true,
+  }),
 } as const;
 
 export type ResourceName = keyof typeof RESOURCES;
 export type BodyOf<Name extends ResourceName> = z.infer<(typeof RESOURCES)[Name]['body']>;
 export type RowOf<Name extends ResourceName> = z.infer<(typeof RESOURCES)[Name]['row']>;
 export type QueryOf<Name extends ResourceName> = z.infer<(typeof RESOURCES)[Name]['query']>;
+
+export const RESOURCE_NAMES = Object.keys(RESOURCES) as readonly ResourceName[];
+
+/** The part of a row that a person saves: all but what only the server fills. */
+export const bodyOf = <Name extends ResourceName>(name: Name, row: RowOf<Name>): BodyOf<Name> =>
+  Object.fromEntries(
+    Object.entries(row).filter(([field]) => !(field in RESOURCES[name].serverOnly)),
+  ) as unknown as BodyOf<Name>;
+
+/** What stands in the fields that only the server fills until its first answer. */
+export const serverOnlyFields = (name: ResourceName, now: string): Readonly<Record<string, unknown>> =>
+  Object.fromEntries(
+    Object.entries(RESOURCES[name].serverOnly).map(([field, until]: [string, (now: string) => unknown]) => [
+      field,
+      until(now),
+    ]),
+  );

@@ -31,15 +31,8 @@ export const loadLine = z.strictObject({ pressureKpa: pumpedKpa, loadKg: someLoa
 /** A row of a tire's data sheet. */
 export const loadRow = loadLine.extend({ speedKmh });
 
-export const rigAxle = z.strictObject({
-  position: axlePosition,
-  wheels: z.union([z.literal(1), z.literal(2), z.literal(4)]),
-  driven: z.boolean(),
-  /** Behind the front axle; for a trailer's axle behind the coupling. */
-  behindMm: lengthMm,
-  /** From the middle of the left wheel, or pair, to that of the right. */
-  trackMm: lengthMm.nullable(),
-  ratingKg: loadKg.nullable(),
+/** What belongs to a tire on its rim: asked once where several axles have the same. */
+const tire = {
   tireMarking,
   loadRange: z.enum(LOAD_RANGE_CODES),
   tube: z.boolean(),
@@ -49,8 +42,6 @@ export const rigAxle = z.strictObject({
   rimInnerMm: widthMm.nullable(),
   /** How wide the tire really is on its rim, where no marking tells. */
   measuredWidthMm: widthMm.nullable(),
-  /** Since when these tires and rims are on it; tests made before speak of others. Null for as long as anybody knows. */
-  fittedAt: timestamp.nullable().default(null),
   treadWidthMm: widthMm.nullable(),
   /** Lowest and highest pressure that the sidewall allows. */
   minKpa: pressureKpa.nullable(),
@@ -59,6 +50,20 @@ export const rigAxle = z.strictObject({
   rows: z.array(loadRow).max(80),
   /** An IF or VF tire's rows may be those of the standard tire of its size. */
   rowsOf: z.enum(['thisTire', 'standardTire']),
+};
+
+export const rigAxle = z.strictObject({
+  position: axlePosition,
+  wheels: z.union([z.literal(1), z.literal(2), z.literal(4)]),
+  driven: z.boolean(),
+  /** Behind the front axle; for a trailer's axle behind the coupling. */
+  behindMm: lengthMm,
+  /** From the middle of the left wheel, or pair, to that of the right. */
+  trackMm: lengthMm.nullable(),
+  ratingKg: loadKg.nullable(),
+  ...tire,
+  /** Since when these tires and rims are on it; tests made before speak of others. Null for as long as anybody knows. */
+  fittedAt: timestamp.nullable().default(null),
   /** Cold on the road: the placard, or the person's own choice where there is none. */
   roadKpa: pressureKpa.nullable(),
   /** What is in it now. */
@@ -114,4 +119,7 @@ export const rigRow = rig.safeExtend(stamps);
 export type Rig = z.infer<typeof rig>;
 export type RigAxle = z.infer<typeof rigAxle>;
 export type RigRow = z.infer<typeof rigRow>;
+/** The fields of an axle that belong to its tire. */
+export const TIRE_FIELDS = Object.keys(tire) as readonly (keyof typeof tire)[];
+export type TireField = keyof typeof tire;
 export type Reading = z.infer<typeof reading>;

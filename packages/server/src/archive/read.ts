@@ -3,7 +3,7 @@ import type { Readable } from 'node:stream';
 import readline from 'node:readline';
 import { promisify } from 'node:util';
 
-import { EXCHANGED, fieldProblems, PHOTO_LIMIT, type ArchiveCounts, type ArchivePart } from '@dunlinmoss/contract';
+import { fieldProblems, PHOTO_LIMIT, RESOURCE_NAMES, type ArchiveCounts, type ArchivePart } from '@dunlinmoss/contract';
 import {
   ARCHIVE_PARTS,
   archivedPhoto,
@@ -191,7 +191,7 @@ async function readParts(
     counts[part].alreadyThere += of - added;
     onProgress(part, counts[part].added + counts[part].alreadyThere);
   };
-  for (const kind of EXCHANGED) {
+  for (const kind of RESOURCE_NAMES) {
     const repository = repositories[kind] as unknown as Repository<never, unknown>;
     const schema = archivedRow(kind) as z.ZodType<KeptRow<unknown>>;
     for await (const rows of linesOf(zip, entryOf(`${kind}.jsonl`), kind, schema, ROWS_AT_ONCE)) {

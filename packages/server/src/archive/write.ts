@@ -1,6 +1,6 @@
 import { Readable, type PassThrough } from 'node:stream';
 
-import { EXCHANGED } from '@dunlinmoss/contract';
+import { RESOURCE_NAMES, type ResourceName } from '@dunlinmoss/contract';
 import { ARCHIVE_VERSION } from '@dunlinmoss/contract/api';
 import { ZipFile } from 'yazl';
 
@@ -18,7 +18,7 @@ async function* rowLines(
   connection: Connection,
   repositories: Repositories,
   ownerId: string,
-  kind: (typeof EXCHANGED)[number],
+  kind: ResourceName,
 ): AsyncGenerator<string> {
   for await (const batch of repositories[kind].everything(connection, ownerId)) {
     yield batch.map(({ row, deletedAt }) => line({ deletedAt, row })).join('');
@@ -75,7 +75,7 @@ export async function writeArchive(
     'dunlinmoss.json',
     ALWAYS,
   );
-  for (const kind of EXCHANGED) add(`${kind}.jsonl`, () => rowLines(connection, repositories, ownerId, kind));
+  for (const kind of RESOURCE_NAMES) add(`${kind}.jsonl`, () => rowLines(connection, repositories, ownerId, kind));
   add('log.jsonl', () => logLines(connection, ownerId));
   const photos = await photosOf(connection, ownerId);
   add('photos.jsonl', () => photoLines(photos));

@@ -1,11 +1,13 @@
 import {
+  bodyOf,
   EXCHANGE_VERSION,
-  EXCHANGED,
   readExchange,
+  RESOURCE_NAMES,
   type BodyOf,
-  type Exchanged,
   type ExchangeFile,
   type ImportOutcome,
+  type ResourceName,
+  type RowOf,
 } from '@dunlinmoss/contract';
 import { rowId } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
@@ -32,31 +34,22 @@ async function everyRow<Row>(repository: Repository<never, Row>, ownerId: string
   return rows;
 }
 
-const strip = ({ createdAt: _, updatedAt: __, ...row }: { createdAt: string; updatedAt: string }) => row;
-
 /** What an export of one rig carries: the rig alone. Of everything: every row of every kind. */
 async function fileOf(repositories: Repositories, ownerId: string, rigId: string | undefined): Promise<unknown> {
-  const head = { format: 'dunlinmoss', version: EXCHANGE_VERSION };
-  if (rigId !== undefined) {
-    const rig = await repositories.rigs.get(ownerId, rigId);
-    if (!rig) throw new Refusal('notFound');
-    return { ...head, rigs: [strip(rig)], gauges: [], tools: [], outings: [], tests: [], airings: [], readings: [] };
+  const lists: Partial<Record<ResourceName, readonly unknown[]>> = {};
+  const rig = rigId === undefined ? undefined : await repositories.rigs.get(ownerId, rigId);
+  if (rig === null) throw new Refusal('notFound');
+  for (const kind of RESOURCE_NAMES) {
+    const repository = repositories[kind] as unknown as Repository<never, RowOf<ResourceName>>;
+    const ofOne = kind === 'rigs' && rig ? [rig] : [];
+    const rows = rigId === undefined ? await everyRow(repository, ownerId) : ofOne;
+    lists[kind] = rows.map((row) => bodyOf(kind, row));
   }
-  const outings = await everyRow(repositories.outings, ownerId);
-  return {
-    ...head,
-    rigs: (await everyRow(repositories.rigs, ownerId)).map(strip),
-    gauges: (await everyRow(repositories.gauges, ownerId)).map(strip),
-    tools: (await everyRow(repositories.tools, ownerId)).map(strip),
-    outings: outings.map(({ rigName: _, ...row }) => strip(row)),
-    tests: (await everyRow(repositories.tests, ownerId)).map(strip),
-    airings: (await everyRow(repositories.airings, ownerId)).map(strip),
-    readings: (await everyRow(repositories.readings, ownerId)).map(strip),
-  };
+  return { format: 'dunlinmoss', version: EXCHANGE_VERSION, ...lists };
 }
 
 /** What a row of the file is called, for people. */
-const nameOf = (kind: Exchanged, row: ExchangeFile[Exchanged][number]): string => {
+const nameOf = (kind: ResourceName, row: ExchangeFile[ResourceName][number]): string => {
   if ('name' in row) return row.name;
   return 'title' in row ? row.title : kind;
 };
@@ -69,9 +62,9 @@ async function takeIn(
   file: ExchangeFile,
 ): Promise<ImportOutcome['rows']> {
   const rows: ImportOutcome['rows'] = [];
-  for (const kind of EXCHANGED) {
-    const repository = repositories[kind] as Repository<BodyOf<Exchanged>, unknown>;
-    const bodies = file[kind].map((row) => ({ ...row, revision: 0 }) as BodyOf<Exchanged>);
+  for (const kind of RESOURCE_NAMES) {
+    const repository = repositories[kind] as unknown as Repository<BodyOf<ResourceName>, unknown>;
+    const bodies = file[kind].map((row) => ({ ...row, revision: 0 }) as BodyOf<ResourceName>);
     const outcomes = await repository.addWithin(connection, ownerId, bodies);
     outcomes.forEach((action, index) => rows.push({ kind, index, name: nameOf(kind, file[kind][index]!), action }));
   }

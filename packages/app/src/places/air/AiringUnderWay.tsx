@@ -1,9 +1,9 @@
-import type { Airing, AiringRow, AiringRunBody, AiringWheel } from '@dunlinmoss/contract';
+import { bodyOf, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from '@dunlinmoss/contract';
 import { creepsBackKpa, outToolOf, READ_AGAIN_S, sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
-import { airingBody, runProblems, saveAiring } from '../../data/airings';
+import { runProblems, saveAiring } from '../../data/airings';
 import { markRun, runIsTimed, useNow } from '../../data/clock';
 import { saveOuting } from '../../data/outings';
 import { useWakeLock } from '../../data/wakeLock';
@@ -34,7 +34,7 @@ const runKey = (airing: Airing, run: Pick<AiringRunBody, 'position' | 'wheel' | 
 export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps) {
   const router = useRouter();
   const { units, outing, rig } = job;
-  const airing = airingBody(row);
+  const airing = bodyOf('airings', row);
   const stepKpa = gaugeStepKpa(units);
   const progress = progressOf(airing, stepKpa);
   const used = { kind: airing.toolKind, tool: job.tools.find(({ id }) => id === airing.toolId) };

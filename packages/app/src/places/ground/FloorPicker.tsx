@@ -1,10 +1,10 @@
-import type { RigRow } from '@dunlinmoss/contract';
+import { bodyOf, type RigRow } from '@dunlinmoss/contract';
 import { defaultFloorKpa, familyOf, lastFloorKpa, NAMED_FLOORS, type NamedFloor } from '@dunlinmoss/core';
 import { useState } from 'react';
 
 import { save } from '../../data/outbox';
 import type { Units } from '../../data/preferences';
-import { rigBody } from '../../data/rigs';
+
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
@@ -35,7 +35,7 @@ export function FloorPicker({ rig, units }: { readonly rig: RigRow; readonly uni
   const possible = ownKpa !== undefined && ownKpa >= lastKpa - SAME_KPA && ownKpa <= MOST_KPA;
 
   const hold = async (beadFloorKpa: number | null): Promise<void> => {
-    const saved = await save('rigs', { ...rigBody(rig), beadFloorKpa });
+    const saved = await save('rigs', { ...bodyOf('rigs', rig), beadFloorKpa });
     if (saved.kind === 'refused') notify(saved.problem.title);
     else notify(`${rig.name} goes no lower than ${pressure(beadFloorKpa ?? tradeKpa, units)} by choice.`);
   };

@@ -1,10 +1,10 @@
-import type { RigRow } from '@dunlinmoss/contract';
+import { bodyOf, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, schoolsFor, type GroundPlan, type SchoolCode } from '@dunlinmoss/core';
 import { View } from 'react-native';
 
 import { save } from '../../data/outbox';
 import type { Units } from '../../data/preferences';
-import { rigBody } from '../../data/rigs';
+
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
 import { Panel } from '../../pieces/Panel';
@@ -27,7 +27,7 @@ export function Schools({ plan, rig, units }: SchoolsProps) {
   const schools = schoolsFor(kind);
   const held = rig.school !== null && schools.includes(rig.school) ? rig.school : schools[0]!;
   const hold = async (school: SchoolCode): Promise<void> => {
-    const before = rigBody(rig);
+    const before = bodyOf('rigs', rig);
     const saved = await save('rigs', { ...before, school: school === schools[0] ? null : school });
     if (saved.kind === 'refused') return notify(saved.problem.title);
     if (saved.kind !== 'saved') return;

@@ -1,5 +1,5 @@
 import type { GroundPlan } from '@dunlinmoss/core';
-import { fieldProblems, outing as outingSchema, type OutingRow, type RigRow } from '@dunlinmoss/contract';
+import { bodyOf, fieldProblems, outing as outingSchema, type OutingRow, type RigRow } from '@dunlinmoss/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -7,7 +7,7 @@ import { Dialog, Portal } from 'react-native-paper';
 
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { save } from '../../data/outbox';
-import { newOuting, outingBody } from '../../data/outings';
+import { newOuting } from '../../data/outings';
 import type { Asked } from '../../data/planInput';
 import type { Units } from '../../data/preferences';
 import { Action } from '../../pieces/Action';
@@ -52,7 +52,7 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
 
   const keep = async (): Promise<void> => {
     const candidate = {
-      ...(outing ? outingBody(outing) : { ...blank, rigId: rig.id }),
+      ...(outing ? bodyOf('outings', outing) : { ...blank, rigId: rig.id }),
       groundCode: plan.ground,
       modifiers: asked.modifiers,
       speedKmh: asked.speedKmh,

@@ -1,9 +1,10 @@
+import { bodyOf } from '@dunlinmoss/contract';
 import { planGround, stuckLadder, type GroundPlan, type Rung } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
 import { save } from '../../data/outbox';
-import { newOuting, outingBody } from '../../data/outings';
+import { newOuting } from '../../data/outings';
 import { askedOf, planInput, type Asked } from '../../data/planInput';
 import { Action } from '../../pieces/Action';
 import { notify } from '../../pieces/Notice';
@@ -57,7 +58,7 @@ export function StuckLadder({ question, plan }: { readonly question: Question; r
   const keep = async (): Promise<void> => {
     const saved = await save('outings', {
       ...(outing
-        ? outingBody(outing)
+        ? bodyOf('outings', outing)
         : { ...blank, rigId: rig.id, groundCode: here, loadCaseId: asked.loadCaseId ?? rig.loadCaseId }),
       state: 'lowered',
       stuckRung: at,

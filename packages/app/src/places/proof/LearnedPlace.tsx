@@ -1,4 +1,4 @@
-import { buildOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
+import { bodyOf, buildOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, type Observation } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -6,7 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { save } from '../../data/outbox';
 import { unitsFor, unitsStore, type Units } from '../../data/preferences';
 import { isOfTire, ownTireOf } from '../../data/proof';
-import { rigBody } from '../../data/rigs';
+
 import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../pieces/Action';
 import { notify } from '../../pieces/Notice';
@@ -55,12 +55,12 @@ function Learned({ rig, tests }: { readonly rig: RigRow; readonly tests: readonl
   const units = unitsFor(unitsStore.use(), rig.family);
   const bicycle = familyOf(rig.family).kind === 'bicycle';
   const setCounts = async (test: ProofTestRow, counts: boolean): Promise<void> => {
-    const { createdAt: _, updatedAt: __, ...body } = test;
+    const body = bodyOf('tests', test);
     const saved = await save('tests', { ...body, counts } as never);
     if (saved.kind === 'refused') notify(saved.problem.title);
   };
   const freshTires = async (index: number): Promise<void> => {
-    const before = rigBody(rig);
+    const before = bodyOf('rigs', rig);
     const fittedAt = new Date().toISOString();
     const axles = rig.axles.map((axle, at) => (at === index ? { ...axle, fittedAt } : axle));
     const saved = await save('rigs', { ...before, axles });

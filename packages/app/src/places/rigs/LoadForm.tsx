@@ -1,22 +1,28 @@
-import { doubtfulLoads, rigLoads, type LoadCaseBody, type RigRow } from '@dunlinmoss/contract';
+import {
+  bodyOf,
+  doubtfulLoads,
+  loadCase as loadCaseSchema,
+  rigLoads,
+  type LoadCaseBody,
+  type RigRow,
+} from '@dunlinmoss/contract';
 import { familyOf, type AxlePosition } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm, useWatch, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 
-import { dropDraft, readDraft, useDraft } from '../../data/drafts';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
-import { rigBody } from '../../data/rigs';
+
+import { RowText } from '../../forms/fields';
+import { useFieldsForm, useFormRow } from '../../forms/useRowForm';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
 import { Page } from '../../pieces/Page';
 import { Panel } from '../../pieces/Panel';
 import { Text } from '../../pieces/Text';
-import { TextField } from '../../pieces/TextField';
 import { UnitChoice } from '../../pieces/UnitChoice';
 import { Trash } from '../../theme/icons';
 import { useWide } from '../../theme/useWide';
@@ -24,7 +30,7 @@ import { AXLE_WORDS, axleName } from '../../words/axles';
 import { mass } from '../../words/format';
 import { loadProblemText, METHOD_WORDS } from '../../words/loads';
 import { savedText } from '../../words/saved';
-import { loadValues, toLoadCase, typedCase, type LoadFormValues } from './loadForm';
+import { blankCase, loadKey, readable, withMethod } from './loadForm';
 import { LoadItems } from './LoadItems';
 import { PostureFields, ScaleFields, UnladenFields } from './LoadMethodFields';
 import { LoadPicture } from './LoadPicture';
@@ -42,51 +48,42 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
   const units = unitsStore.use();
   const wide = useWide();
   const family = familyOf(rig.family);
-  const [ownId] = useState(newId);
-  const id = loadCase?.id ?? ownId;
-  const draft = `load:${rig.id}:${loadCase?.id ?? 'new'}`;
-  const form = useForm<LoadFormValues>({
-    defaultValues: readDraft<LoadFormValues>(draft) ?? loadValues(rig, loadCase, units),
+  const [initial] = useState(() => loadCase ?? blankCase(newId(), rig));
+  const { id } = initial;
+  const form = useFieldsForm<LoadCaseBody>({
+    draft: `load:${rig.id}:${loadCase?.id ?? 'new'}`,
+    initial,
+    schema: loadCaseSchema,
+    units,
+    keyOf: loadKey,
+    check: ({ name }) =>
+      rig.loadCases.some((other) => other.id !== id && other.name.toLowerCase() === name.trim().toLowerCase())
+        ? [{ path: '/name', code: 'nameTwice', message: 'expected a name of its own' }]
+        : [],
+    save: (saved) => {
+      const loadCases = loadCase
+        ? rig.loadCases.map((each) => (each.id === id ? saved : each))
+        : [...rig.loadCases.filter((each) => each.id !== id), saved];
+      // What was just told is how it stands.
+      return save('rigs', { ...bodyOf('rigs', rig), loadCases, loadCaseId: id });
+    },
+    onSaved: (outcome, { name }) => {
+      notify(savedText(outcome, name));
+      router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
+    },
   });
-  useDraft(draft, form);
-  const { control, setError, clearErrors, getValues } = form;
-  const values = useWatch({ control }) as LoadFormValues;
-  const typed = typedCase(values, rig);
+  const now = useFormRow(form);
+  const typed = readable(now);
   const loads = rigLoads(rig, typed);
   const doubtful = loads.ok ? doubtfulLoads(rig.family, loads.value) : [];
 
-  const submit = async (): Promise<void> => {
-    clearErrors();
-    const result = toLoadCase(getValues(), id, rig, units);
-    if (!result.ok) {
-      for (const [field, message] of Object.entries(result.problems)) {
-        setError(field as Path<LoadFormValues>, { message });
-      }
-      notify('Not saved yet: some fields need another look.');
-      return;
-    }
-    const others = rig.loadCases.filter((each) => each.id !== id);
-    const loadCases = loadCase
-      ? rig.loadCases.map((each) => (each.id === id ? result.loadCase : each))
-      : [...others, result.loadCase];
-    // What was just told is how it stands.
-    const outcome = await save('rigs', { ...rigBody(rig), loadCases, loadCaseId: id });
-    if (outcome.kind === 'refused') {
-      notify(outcome.problem.title);
-      return;
-    }
-    dropDraft(draft);
-    notify(savedText(outcome, result.loadCase.name));
-    router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
-  };
-
   const remove = async (): Promise<void> => {
     const loadCases = rig.loadCases.filter((each) => each.id !== id);
-    const body = { ...rigBody(rig), loadCases, loadCaseId: loadCases[0]?.id ?? null };
+    const body = { ...bodyOf('rigs', rig), loadCases, loadCaseId: loadCases[0]?.id ?? null };
     const outcome = await save('rigs', body);
-    dropDraft(draft);
+    form.dropDraft();
     if (outcome.kind === 'saved') {
-      const undone = { ...rigBody(rig), revision: outcome.row.revision };
+      const undone = { ...bodyOf('rigs', rig), revision: outcome.row.revision };
       notify(`${loadCase!.name} is gone.`, () => void save('rigs', undone));
     }
     router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
@@ -105,7 +102,7 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
                 .join(' · ')}
             </Text>
           )}
-          <Action kind="main" label="Save this load" onPress={() => void submit()} />
+          <Action kind="main" label="Save this load" onPress={() => void form.submit()} />
         </View>
       }
       result={
@@ -134,37 +131,23 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
         </>
       }
     >
-      <Controller
-        control={control}
-        name="name"
-        render={({ field, fieldState }) => (
-          <TextField
-            label="What this load is called"
-            value={field.value}
-            onChange={field.onChange}
-            onBlur={field.onBlur}
-            problem={fieldState.error?.message}
-            hint="Like: empty, touring, tank full, with plow, two up."
-          />
-        )}
+      <RowText
+        form={form}
+        at="/name"
+        label="What this load is called"
+        hint="Like: empty, touring, tank full, with plow, two up."
       />
-      <Controller
-        control={control}
-        name="method"
-        render={({ field }) => (
-          <Choice
-            label="How it is known"
-            value={field.value}
-            options={family.loadMethods.map((code) => ({ code, ...METHOD_WORDS[code] }))}
-            onChange={field.onChange}
-          />
-        )}
+      <Choice
+        label="How it is known"
+        value={now.method}
+        options={family.loadMethods.map((code) => ({ code, ...METHOD_WORDS[code] }))}
+        onChange={(method) => form.change(({ row, texts }) => ({ row: withMethod(row, method, rig), texts }))}
       />
       <UnitChoice label="Weights in" quantity="mass" />
-      {values.method === 'scales' && <ScaleFields control={control} rig={rig} />}
-      {values.method === 'moments' && <UnladenFields control={control} rig={rig} />}
-      {values.method === 'posture' && <PostureFields control={control} />}
-      {values.method !== 'scales' && <LoadItems control={control} rig={rig} />}
+      {now.method === 'scales' && <ScaleFields form={form} rig={rig} />}
+      {now.method === 'moments' && <UnladenFields form={form} rig={rig} />}
+      {now.method === 'posture' && <PostureFields form={form} />}
+      {now.method !== 'scales' && <LoadItems form={form} rig={rig} />}
     </Page>
   );
 }

@@ -1,46 +1,42 @@
-import type { RigRow } from '@dunlinmoss/contract';
-import type { LoadItem } from '@dunlinmoss/core';
-import { Controller, useFieldArray, useWatch, type Control } from 'react-hook-form';
+import type { LoadCaseBody, LoadItemBody, RigRow } from '@dunlinmoss/contract';
 import { StyleSheet, View } from 'react-native';
 
-import { unitsStore } from '../../data/preferences';
+import { RowNumber, RowQuantity, RowText, usePicked } from '../../forms/fields';
+import { appended, inserted, removed } from '../../forms/rowForm';
+import { useValue, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
-import { FormQuantity } from '../../pieces/FormQuantity';
 import { notify } from '../../pieces/Notice';
-import { NumberField } from '../../pieces/NumberField';
 import { Panel } from '../../pieces/Panel';
 import { Slider } from '../../pieces/Slider';
-import { TextField } from '../../pieces/TextField';
 import { Unfold } from '../../pieces/Unfold';
 import { Trash } from '../../theme/icons';
 import { PLACE_WORDS } from '../../words/families';
 import { percent } from '../../words/format';
-import { hasTrailer, newItem, placesOf, type LoadFormValues } from './loadForm';
+import { hasTrailer, newItem, placesOf } from './loadForm';
 
 interface LoadItemsProps {
-  readonly control: Control<LoadFormValues>;
+  readonly form: OpenForm<LoadCaseBody>;
   readonly rig: RigRow;
 }
 
 /** Things and tanks that are put on, each with its weight and place. */
-export function LoadItems({ control, rig }: LoadItemsProps) {
-  const units = unitsStore.use();
-  const { fields, append, remove, insert } = useFieldArray({ control, name: 'items' });
-  const items = useWatch({ control, name: 'items' });
+export function LoadItems({ form, rig }: LoadItemsProps) {
+  const items = useValue<LoadCaseBody, LoadCaseBody['items']>(form, '/items');
   const drop = (index: number): void => {
-    const gone = items[index];
-    remove(index);
-    if (gone) notify(`${gone.name || 'The thing'} is off.`, () => insert(index, gone));
+    const gone = items[index]!;
+    form.change((now) => removed(now, ['/items'], index));
+    notify(`${gone.name || 'The thing'} is off.`, () => form.change((now) => inserted(now, '/items', index, gone)));
   };
+  const add = (item: LoadItemBody): void => form.change((now) => appended(now, ['/items'], item));
   return (
     <>
-      {fields.map(({ id, kind }, index) => (
+      {items.map((item, index) => (
         <Item
-          key={id}
-          control={control}
+          key={index}
+          form={form}
           index={index}
-          kind={kind}
+          kind={item.kind}
           trailer={hasTrailer(rig)}
           onRemove={() => drop(index)}
         />
@@ -51,7 +47,7 @@ export function LoadItems({ control, rig }: LoadItemsProps) {
             <PlacePicker
               rig={rig}
               onPick={(place) => {
-                append(newItem('thing', place, rig, units));
+                add(newItem('thing', place, rig));
                 close();
               }}
             />
@@ -62,7 +58,7 @@ export function LoadItems({ control, rig }: LoadItemsProps) {
             <PlacePicker
               rig={rig}
               onPick={(place) => {
-                append(newItem('tank', place, rig, units));
+                add(newItem('tank', place, rig));
                 close();
               }}
             />
@@ -90,123 +86,57 @@ function PlacePicker({ rig, onPick }: PlacePickerProps) {
 }
 
 interface ItemProps {
-  readonly control: Control<LoadFormValues>;
+  readonly form: OpenForm<LoadCaseBody>;
   readonly index: number;
-  readonly kind: LoadItem['kind'];
+  readonly kind: LoadItemBody['kind'];
   readonly trailer: boolean;
   readonly onRemove: () => void;
 }
 
-function Item({ control, index, kind, trailer, onRemove }: ItemProps) {
-  const body = useWatch({ control, name: `items.${index}.body` });
+function Item({ form, index, kind, trailer, onRemove }: ItemProps) {
+  const [body, pickBody] = usePicked<LoadCaseBody, LoadItemBody['body']>(form, `/items/${index}/body`);
   const spoken = `Thing ${index + 1}`;
+  const behindWhat = body === 'trailer' ? 'the coupling' : 'the front axle';
   return (
     <Panel title={`${index + 1}. ${kind === 'tank' ? 'Tank' : 'Thing'}`}>
-      <Controller
-        control={control}
-        name={`items.${index}.name`}
-        render={({ field, fieldState }) => (
-          <TextField
-            label="What it is"
-            value={field.value}
-            onChange={field.onChange}
-            problem={fieldState.error?.message}
-          />
-        )}
-      />
+      <RowText form={form} at={`/items/${index}/name`} label="What it is" />
       {kind === 'thing' ? (
-        <FormQuantity
-          control={control}
-          name={`items.${index}.mass`}
+        <RowQuantity
+          form={form}
+          at={`/items/${index}/massKg`}
           label="Weighs"
           spoken={`${spoken}: weighs`}
           quantity="mass"
         />
       ) : (
-        <>
-          <View style={styles.wrap}>
-            <View style={styles.half}>
-              <Controller
-                control={control}
-                name={`items.${index}.liters`}
-                render={({ field, fieldState }) => (
-                  <NumberField
-                    label="Holds"
-                    unit="l"
-                    spokenLabel={`${spoken}: holds`}
-                    value={field.value}
-                    onChange={field.onChange}
-                    problem={fieldState.error?.message}
-                  />
-                )}
-              />
-            </View>
-            <View style={styles.half}>
-              <Controller
-                control={control}
-                name={`items.${index}.density`}
-                render={({ field, fieldState }) => (
-                  <NumberField
-                    label="A liter weighs"
-                    unit="kg"
-                    spokenLabel={`${spoken}: a liter weighs`}
-                    value={field.value}
-                    onChange={field.onChange}
-                    problem={fieldState.error?.message}
-                  />
-                )}
-              />
-            </View>
-          </View>
-          <Controller
-            control={control}
-            name={`items.${index}.level`}
-            render={({ field }) => (
-              <Slider
-                label={`Level of tank ${index + 1}`}
-                shown={field.value === 0 ? 'empty' : field.value === 1 ? 'full' : percent(field.value)}
-                value={field.value}
-                min={0}
-                max={1}
-                step={0.05}
-                onChange={field.onChange}
-              />
-            )}
-          />
-        </>
+        <TankFields form={form} index={index} spoken={spoken} />
       )}
       {trailer && (
-        <Controller
-          control={control}
-          name={`items.${index}.body`}
-          render={({ field }) => (
-            <Choice
-              label="Stands on"
-              value={field.value}
-              options={[
-                { code: 'vehicle', name: 'The vehicle' },
-                { code: 'trailer', name: 'The trailer' },
-              ]}
-              onChange={field.onChange}
-            />
-          )}
+        <Choice
+          label="Stands on"
+          value={body}
+          options={[
+            { code: 'vehicle', name: 'The vehicle' },
+            { code: 'trailer', name: 'The trailer' },
+          ]}
+          onChange={pickBody}
         />
       )}
       <View style={styles.wrap}>
         <View style={styles.half}>
-          <FormQuantity
-            control={control}
-            name={`items.${index}.behind`}
+          <RowQuantity
+            form={form}
+            at={`/items/${index}/behindMm`}
             label="Behind"
-            spoken={`${spoken}: behind ${body === 'trailer' ? 'the coupling' : 'the front axle'}`}
+            spoken={`${spoken}: behind ${behindWhat}`}
             quantity="length"
             hint={`${body === 'trailer' ? 'The coupling' : 'The front axle'}. Less than 0 is ahead.`}
           />
         </View>
         <View style={styles.half}>
-          <FormQuantity
-            control={control}
-            name={`items.${index}.right`}
+          <RowQuantity
+            form={form}
+            at={`/items/${index}/rightMm`}
             label="Right"
             spoken={`${spoken}: right of the middle`}
             quantity="length"
@@ -216,6 +146,44 @@ function Item({ control, index, kind, trailer, onRemove }: ItemProps) {
       </View>
       <Action icon={Trash} label="Take it off" onPress={onRemove} />
     </Panel>
+  );
+}
+
+interface TankProps {
+  readonly form: OpenForm<LoadCaseBody>;
+  readonly index: number;
+  readonly spoken: string;
+}
+
+/** What a tank holds, and how full it is. */
+function TankFields({ form, index, spoken }: TankProps) {
+  const [level, pickLevel] = usePicked<LoadCaseBody, number>(form, `/items/${index}/level`);
+  return (
+    <>
+      <View style={styles.wrap}>
+        <View style={styles.half}>
+          <RowNumber form={form} at={`/items/${index}/liters`} label="Holds" unit="l" spoken={`${spoken}: holds`} />
+        </View>
+        <View style={styles.half}>
+          <RowNumber
+            form={form}
+            at={`/items/${index}/densityKgPerL`}
+            label="A liter weighs"
+            unit="kg"
+            spoken={`${spoken}: a liter weighs`}
+          />
+        </View>
+      </View>
+      <Slider
+        label={`Level of tank ${index + 1}`}
+        shown={level === 0 ? 'empty' : level === 1 ? 'full' : percent(level)}
+        value={level}
+        min={0}
+        max={1}
+        step={0.05}
+        onChange={pickLevel}
+      />
+    </>
   );
 }
 

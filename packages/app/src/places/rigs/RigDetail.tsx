@@ -1,4 +1,5 @@
 import {
+  bodyOf,
   curveOf,
   factsOf,
   loadCaseOf,
@@ -28,7 +29,7 @@ import { fileName, saveAsFile } from '../../data/files';
 import { useGauges } from '../../data/gauges';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../data/preferences';
-import { copyOf, rigBody } from '../../data/rigs';
+import { copyOf } from '../../data/rigs';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { Findings } from '../../pieces/Findings';
@@ -69,7 +70,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
     router.navigate({ pathname: '/rigs/[id]/load/[case]', params: { id: rig.id, case: id } });
 
   const stand = async (id: string): Promise<void> => {
-    const saved = await save('rigs', { ...rigBody(rig), loadCaseId: id });
+    const saved = await save('rigs', { ...bodyOf('rigs', rig), loadCaseId: id });
     if (saved.kind === 'refused') notify(saved.problem.title);
   };
   const duplicate = async (): Promise<void> => {

@@ -1,84 +1,38 @@
-import { airTool as airToolSchema, fieldProblems, type AirToolRow } from '@dunlinmoss/contract';
+import type { AirToolBody, AirToolRow, FieldProblem } from '@dunlinmoss/contract';
 import { AIR_TOOLS, inToolOf, psi, type AirToolCode } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
-import { Controller, useForm, useWatch, type Path } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 
-import { dropDraft, readDraft, useDraft } from '../../data/drafts';
-import { newId } from '../../data/newId';
-import { save } from '../../data/outbox';
-import { unitsStore } from '../../data/preferences';
+import { unitsStore, type Units } from '../../data/preferences';
 import { useRow } from '../../data/rows';
+import { inList, inPair, RowNumber, RowText, usePicked, type NumberPlace } from '../../forms/fields';
+import { useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../pieces/Action';
 import { Choice } from '../../pieces/Choice';
 import { notify } from '../../pieces/Notice';
-import { NumberField } from '../../pieces/NumberField';
-import { putAsideAndSay } from '../../pieces/putAside';
 import { Empty, Loading } from '../../pieces/States';
 import { Text } from '../../pieces/Text';
-import { TextField } from '../../pieces/TextField';
 import { Unfold } from '../../pieces/Unfold';
 import { Trash } from '../../theme/icons';
-import { parseNumber, pressure } from '../../words/format';
+import { pressure } from '../../words/format';
 import { fieldText } from '../../words/problems';
 import { savedText } from '../../words/saved';
 import { TOOL_WORDS } from '../../words/tools';
 import { BesideList } from './RigPlace';
 
-interface ToolFormValues {
-  readonly revision: number;
-  readonly name: string;
-  readonly kind: AirToolCode;
-  readonly wheelsAtOnce: string;
-  /** Liters a minute at the pressures of `LABEL_KPA`, as the label has them. */
-  readonly flow: readonly string[];
-  readonly onMin: string;
-  readonly restMin: string;
-  readonly budget: string;
-  readonly note: string;
-}
-
 /** The back pressures that labels speak of: none, 30, 50 and 80 psi. */
 const LABEL_KPA = [0, psi(30), psi(50), psi(80)] as const;
 
-const PUMP_BLANK = { flow: LABEL_KPA.map(() => ''), onMin: '', restMin: '', budget: '' };
-
-const textOf = (value: number | undefined): string => (value === undefined ? '' : String(value));
-
-const valuesOf = (row: AirToolRow): ToolFormValues => ({
-  ...row,
-  wheelsAtOnce: String(row.wheelsAtOnce),
-  flow: LABEL_KPA.map((kpa) =>
-    textOf(row.flow.find(({ pressureKpa }) => Math.abs(pressureKpa - kpa) < 1)?.litersPerMin),
-  ),
-  onMin: textOf(row.duty?.onMin),
-  restMin: textOf(row.duty?.restMin),
-  budget: textOf(row.budget?.kind === 'gas' ? row.budget.kg : row.budget?.liters),
+const blankTool = (): Omit<AirToolBody, 'id'> => ({
+  revision: 0,
+  name: '',
+  kind: 'coreDeflator',
+  wheelsAtOnce: 1,
+  flow: [],
+  duty: null,
+  budget: null,
+  note: '',
 });
-
-/** What was typed of a pump; numbers that are none are left for the schema to refuse. */
-function pumpPart({ kind, flow, onMin, restMin, budget }: ToolFormValues) {
-  const number = (text: string): number => parseNumber(text) ?? Number.NaN;
-  const isPump = inToolOf(kind) !== undefined;
-  const points = LABEL_KPA.flatMap((pressureKpa, index) =>
-    flow[index]!.trim() === '' ? [] : [{ pressureKpa, litersPerMin: number(flow[index]!) }],
-  );
-  const gas = kind === 'carbonDioxideBottle';
-  return {
-    flow: isPump ? points : [],
-    duty:
-      isPump && (onMin.trim() !== '' || restMin.trim() !== '')
-        ? { onMin: number(onMin), restMin: number(restMin) }
-        : null,
-    budget:
-      !isPump || budget.trim() === ''
-        ? null
-        : gas
-          ? { kind: 'gas', kg: number(budget) }
-          : { kind: 'liters', liters: number(budget) },
-  };
-}
 
 /** One air tool; `new` begins another. */
 export function ToolPlace() {
@@ -101,182 +55,136 @@ export function ToolPlace() {
   );
 }
 
-const PUMP_FIELDS = [
-  { name: 'onMin', label: 'May run', unit: 'min' },
-  { name: 'restMin', label: 'Then rests', unit: 'min' },
-  { name: 'budget', label: 'A charge gives', unit: 'L' },
-] as const;
-
 const WAYS: readonly (readonly ['out' | 'in', string])[] = [
   ['out', 'Lets air out'],
   ['in', 'Puts air in'],
 ];
 
-function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
+/** Everything of a pump's label is a number above nothing. */
+const toolProblem = (problem: FieldProblem, units: Units): string =>
+  /^\/(flow|duty|budget)/.test(problem.path) ? 'Expected a number above 0.' : fieldText(problem, units);
+
+export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
   const router = useRouter();
-  const units = unitsStore.use();
-  const [ownId] = useState(newId);
-  const draft = `tool:${row?.id ?? 'new'}`;
-  const form = useForm<ToolFormValues>({
-    defaultValues:
-      readDraft<ToolFormValues>(draft) ??
-      (row
-        ? valuesOf(row)
-        : { revision: 0, name: '', kind: 'coreDeflator', wheelsAtOnce: '1', ...PUMP_BLANK, note: '' }),
-  });
-  useDraft(draft, form);
-  const { control, setError, clearErrors, getValues } = form;
-  const kind = useWatch({ control, name: 'kind' });
-
-  const typedPoint = (point: number): string => {
-    const typed = getValues().flow.flatMap((text, index) => (text.trim() === '' ? [] : [index]));
-    return `flow.${typed[point] ?? 0}`;
-  };
-
-  const submit = async (): Promise<void> => {
-    clearErrors();
-    const { revision, name, wheelsAtOnce, note } = getValues();
-    const checked = airToolSchema.safeParse({
-      id: row?.id ?? ownId,
-      revision,
-      name,
-      kind,
-      wheelsAtOnce: Number(wheelsAtOnce),
-      ...pumpPart(getValues()),
-      note,
-    });
-    if (!checked.success) {
-      for (const problem of fieldProblems(checked.error)) {
-        // A point is named by its place among those that were typed; a duty and a budget by their own fields.
-        const [part, at] = problem.path.slice(1).split('/');
-        const field =
-          part === 'duty' ? at : part === 'budget' ? 'budget' : part === 'flow' ? typedPoint(Number(at)) : part;
-        setError(field as Path<ToolFormValues>, {
-          message:
-            part === 'duty' || part === 'budget' || part === 'flow'
-              ? 'Expected a number above 0.'
-              : fieldText(problem, units),
-        });
-      }
-      notify('Not saved yet: some fields need another look.');
-      return;
-    }
-    const saved = await save('tools', checked.data);
-    if (saved.kind === 'refused') {
-      notify(saved.problem.title);
-      return;
-    }
-    dropDraft(draft);
-    notify(savedText(saved, checked.data.name));
-    router.navigate('/rigs/tools');
-  };
-  const archive = (tool: AirToolRow): Promise<void> =>
-    putAsideAndSay('tools', tool, tool.name, () => {
-      dropDraft(draft);
+  const form = useRowForm('tools', {
+    draft: `tool:${row?.id ?? 'new'}`,
+    row,
+    blank: blankTool,
+    units: unitsStore.use(),
+    keyOf: flowKey,
+    problemText: toolProblem,
+    onSaved: (outcome, { name }) => {
+      notify(savedText(outcome, name));
       router.navigate('/rigs/tools');
-    });
+    },
+  });
+  const [kind, pickKind] = usePicked<AirToolBody, AirToolCode>(form, '/kind');
+  const [wheelsAtOnce, pickWheels] = usePicked<AirToolBody, number>(form, '/wheelsAtOnce');
 
   return (
     <View style={styles.form}>
-      <Controller
-        control={control}
-        name="name"
-        render={({ field, fieldState }) => (
-          <TextField label="Name" value={field.value} onChange={field.onChange} problem={fieldState.error?.message} />
-        )}
-      />
-      <Controller
-        control={control}
-        name="kind"
-        render={({ field }) => (
-          <>
-            {WAYS.map(([way, label]) => (
-              <Choice
-                key={way}
-                label={label}
-                value={field.value}
-                options={AIR_TOOLS.filter((tool) => tool.way === way).map(({ code }) => ({
-                  code,
-                  name: TOOL_WORDS[code].name,
-                  note: TOOL_WORDS[code].note || undefined,
-                }))}
-                onChange={field.onChange}
-              />
-            ))}
-            {field.value === 'carbonDioxideBottle' && (
-              <Text as="small" tone="rust">
-                CO2 freezes skin: gloves on, and never point it at anyone.
-              </Text>
-            )}
-          </>
-        )}
-      />
-      <Controller
-        control={control}
-        name="wheelsAtOnce"
-        render={({ field }) => (
-          <Choice
-            label="Wheels at once"
-            value={field.value}
-            options={['1', '2', '4', '6'].map((code) => ({ code, name: code }))}
-            onChange={field.onChange}
-          />
-        )}
-      />
-      {inToolOf(kind) && (
-        <Unfold label="What its label says" value="Without it, what such a pump commonly does is taken">
-          {LABEL_KPA.map((kpa, index) => (
-            <Controller
-              key={kpa}
-              control={control}
-              name={`flow.${index}` as 'flow.0'}
-              render={({ field, fieldState }) => (
-                <NumberField
-                  label={index === 0 ? 'Delivers, open' : `Delivers against ${pressure(kpa, units)}`}
-                  unit="L/min"
-                  value={field.value}
-                  onChange={field.onChange}
-                  problem={fieldState.error?.message}
-                />
-              )}
-            />
-          ))}
-          {PUMP_FIELDS.filter(
-            ({ name }) => name !== 'budget' || kind === 'handheldPump' || kind === 'carbonDioxideBottle',
-          ).map(({ name, label, unit }) => (
-            <Controller
-              key={name}
-              control={control}
-              name={name}
-              render={({ field, fieldState }) => (
-                <NumberField
-                  label={name === 'budget' && kind === 'carbonDioxideBottle' ? 'Gas in the bottle' : label}
-                  unit={name === 'budget' && kind === 'carbonDioxideBottle' ? 'kg' : unit}
-                  value={field.value}
-                  onChange={field.onChange}
-                  problem={fieldState.error?.message}
-                />
-              )}
-            />
-          ))}
-        </Unfold>
+      <RowText form={form} at="/name" label="Name" />
+      {WAYS.map(([way, label]) => (
+        <Choice
+          key={way}
+          label={label}
+          value={kind}
+          options={AIR_TOOLS.filter((tool) => tool.way === way).map(({ code }) => ({
+            code,
+            name: TOOL_WORDS[code].name,
+            note: TOOL_WORDS[code].note || undefined,
+          }))}
+          onChange={pickKind}
+        />
+      ))}
+      {kind === 'carbonDioxideBottle' && (
+        <Text as="small" tone="rust">
+          CO2 freezes skin: gloves on, and never point it at anyone.
+        </Text>
       )}
-      <Controller
-        control={control}
-        name="note"
-        render={({ field, fieldState }) => (
-          <TextField
-            label="Note (if you like)"
-            value={field.value}
-            onChange={field.onChange}
-            problem={fieldState.error?.message}
-            multiline
-          />
-        )}
+      <Choice
+        label="Wheels at once"
+        value={String(wheelsAtOnce)}
+        options={['1', '2', '4', '6'].map((code) => ({ code, name: code }))}
+        onChange={(code) => pickWheels(Number(code))}
       />
-      <Action kind="main" label={row ? 'Save the changes' : 'Save this tool'} onPress={() => void submit()} />
-      {row && <Action kind="hurt" icon={Trash} label="Put this tool aside" onPress={() => void archive(row)} />}
+      {inToolOf(kind) && <PumpFields form={form} kind={kind} />}
+      <RowText form={form} at="/note" label="Note (if you like)" multiline />
+      <Action kind="main" label={row ? 'Save the changes' : 'Save this tool'} onPress={() => void form.submit()} />
+      {row && (
+        <Action
+          kind="hurt"
+          icon={Trash}
+          label="Put this tool aside"
+          onPress={() => void form.archive?.(row.name, () => router.navigate('/rigs/tools'))}
+        />
+      )}
     </View>
+  );
+}
+
+type Flow = AirToolBody['flow'][number];
+
+/** What it delivers against a pressure; the points stand in the order of their pressures. */
+function flowPlace(kpa: number): NumberPlace<AirToolBody> {
+  const place = inList<AirToolBody, Flow>(
+    '/flow',
+    'litersPerMin',
+    String(kpa),
+    ({ pressureKpa }) => pressureKpa === kpa,
+    (litersPerMin) => ({ pressureKpa: kpa, litersPerMin }),
+  );
+  return {
+    ...place,
+    write: (tool, value) => {
+      const written = place.write(tool, value);
+      return { ...written, flow: written.flow.toSorted((a, b) => a.pressureKpa - b.pressureKpa) };
+    },
+  };
+}
+
+const flowKey = (pointer: string, { flow }: AirToolBody): string => {
+  const [, list, index] = pointer.split('/');
+  const point = list === 'flow' && index !== undefined ? flow[Number(index)] : undefined;
+  return point ? flowPlace(point.pressureKpa).key : pointer;
+};
+
+const GAS_PLACE: NumberPlace<AirToolBody> = {
+  key: '/budget/kg',
+  read: ({ budget }) => (budget?.kind === 'gas' ? budget.kg : null),
+  write: (tool, kg) => ({ ...tool, budget: kg === null ? null : { kind: 'gas', kg } }),
+};
+const CHARGE_PLACE: NumberPlace<AirToolBody> = {
+  key: '/budget/liters',
+  read: ({ budget }) => (budget?.kind === 'liters' ? budget.liters : null),
+  write: (tool, liters) => ({ ...tool, budget: liters === null ? null : { kind: 'liters', liters } }),
+};
+
+/** What a pump's label says: what it delivers, how long it may run, what it holds. */
+function PumpFields({ form, kind }: { readonly form: OpenForm<AirToolBody>; readonly kind: AirToolCode }) {
+  const units = unitsStore.use();
+  const { flow } = useFormRow(form);
+  const gas = kind === 'carbonDioxideBottle';
+  // Points of the label's own pressures, and whatever others the tool has.
+  const near = (kpa: number) => flow.find(({ pressureKpa }) => Math.abs(pressureKpa - kpa) < 1)?.pressureKpa ?? kpa;
+  const points = [...new Set([...LABEL_KPA.map(near), ...flow.map(({ pressureKpa }) => pressureKpa)])];
+  points.sort((a, b) => a - b);
+  return (
+    <Unfold label="What its label says" value="Without it, what such a pump commonly does is taken">
+      {points.map((kpa) => (
+        <RowNumber
+          key={kpa}
+          form={form}
+          at={flowPlace(kpa)}
+          label={kpa === 0 ? 'Delivers, open' : `Delivers against ${pressure(kpa, units)}`}
+          unit="L/min"
+        />
+      ))}
+      <RowNumber form={form} at={inPair<AirToolBody>('/duty', 'onMin', 'restMin')} label="May run" unit="min" />
+      <RowNumber form={form} at={inPair<AirToolBody>('/duty', 'restMin', 'onMin')} label="Then rests" unit="min" />
+      {gas && <RowNumber form={form} at={GAS_PLACE} label="Gas in the bottle" unit="kg" />}
+      {kind === 'handheldPump' && <RowNumber form={form} at={CHARGE_PLACE} label="A charge gives" unit="L" />}
+    </Unfold>
   );
 }
 

@@ -1,123 +1,86 @@
 import { rigLoads } from '@dunlinmoss/contract';
 
-import type { Units } from '../../data/preferences';
-import { sampleAxle, sampleCase, sampleRig } from '../../testing/sampleRig';
-import { loadValues, newItem, placeMm, placesOf, toLoadCase, typedCase, type LoadFormValues } from './loadForm';
+import { openForm } from '../../forms/rowForm';
+import { sampleAxle, sampleBicycle, sampleCase, sampleRig } from '../../testing/sampleRig';
+import {
+  blankCase,
+  loadKey,
+  newItem,
+  placeMm,
+  placesOf,
+  readable,
+  unladenPlace,
+  weighedBy,
+  weighedInParts,
+  weighedPlace,
+  withMethod,
+} from './loadForm';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
 const rig = sampleRig();
-const [touring] = rig.loadCases;
-const typed = (text: string) => ({ text, unit: 'kg' });
-const caseOf = (values: LoadFormValues, of = rig) => {
-  const result = toLoadCase(values, touring!.id, of, units);
-  if (!result.ok) throw new Error(JSON.stringify(result.problems));
-  return result.loadCase;
-};
-const problemsOf = (values: LoadFormValues, id = touring!.id) => {
-  const result = toLoadCase(values, id, rig, units);
-  return result.ok ? {} : result.problems;
-};
+const touring = sampleCase();
+const ID = '0192f000-0000-7000-8000-000000000012';
 
-describe('toLoadCase', () => {
-  it('gives back the case that the form was filled from', () => {
-    expect(caseOf(loadValues(rig, touring, units))).toEqual(touring);
-    const worked = sampleCase({
-      method: 'moments',
-      weighed: [],
-      unladen: [
-        { position: 'front', loadKg: 1090 },
-        { position: 'rear', loadKg: 960 },
-      ],
-      items: [
-        { kind: 'thing', name: 'Roof tent', body: 'vehicle', behindMm: 1680, rightMm: -100, massKg: 62 },
-        {
-          kind: 'tank',
-          name: 'Water',
-          body: 'vehicle',
-          behindMm: 2450,
-          rightMm: null,
-          liters: 60,
-          densityKgPerL: 1,
-          level: 0.35,
-        },
-      ],
+describe('weighedPlace', () => {
+  it('reads, changes, adds and takes away the weight of its own part', () => {
+    const place = weighedPlace('front', 'left');
+    expect(place.read(touring)).toBe(560);
+    expect(place.write(touring, 580).weighed[0]).toEqual({ position: 'front', part: 'left', loadKg: 580 });
+    expect(place.write(touring, null).weighed).toHaveLength(3);
+    expect(weighedPlace('rear', 'axle').write(touring, 1400).weighed.at(-1)).toEqual({
+      position: 'rear',
+      part: 'axle',
+      loadKg: 1400,
     });
-    expect(caseOf(loadValues(rig, worked, units))).toEqual(worked);
+    expect(unladenPlace('coupling').write(touring, 60).unladen).toEqual([{ position: 'coupling', loadKg: 60 }]);
   });
 
-  it('asks only for what its way of weighing needs, and keeps the rest while it is typed', () => {
-    const values = loadValues(rig, touring, units);
-    const axles = values.axles.map((axle) => ({
-      ...axle,
-      by: 'axle' as const,
-      parts: { ...axle.parts, axle: typed('1130+5') },
-    }));
-    expect(caseOf({ ...values, axles }).weighed).toEqual([
-      { position: 'front', part: 'axle', loadKg: 1135 },
-      { position: 'rear', part: 'axle', loadKg: 1135 },
-    ]);
-    expect(axles[0]!.parts.left.text).toBe('560');
-  });
-
-  it('lets loads be missing: what hangs on them waits', () => {
-    const values = loadValues(rig, undefined, units);
-    expect(caseOf({ ...values, name: 'Later' }).weighed).toEqual([]);
-  });
-
-  it('puts a sentence beside what is no number, and beside a name that is taken', () => {
-    const values = loadValues(rig, touring, units);
-    const parts = { ...values.axles[1]!.parts, right: typed('heavy') };
-    const bad = { ...values, axles: [values.axles[0]!, { ...values.axles[1]!, parts }] };
-    expect(problemsOf(bad)).toEqual({ 'axles.1.parts.right': 'Expected a number, like 36 or 2.4.' });
-    expect(problemsOf({ ...values, name: 'TOURING' }, '0192f000-0000-7000-8000-0000000000ff')).toEqual({
-      name: expect.stringContaining('has this name'),
-    });
-    expect(problemsOf({ ...values, name: ' ' })).toHaveProperty('name');
-  });
-
-  it('refuses half a thing in its own place', () => {
-    const moments = { ...loadValues(rig, undefined, units), name: 'Packed', method: 'moments' as const };
-    const items = [newItem('thing', 'roof', rig, units), { ...newItem('tank', 'tray', rig, units), density: 'x' }];
-    expect(Object.keys(problemsOf({ ...moments, items })).sort()).toEqual([
-      'items.0.mass',
-      'items.1.density',
-      'items.1.liters',
-    ]);
-  });
-
-  it('takes a bicycle by posture, with the person’s own share in percent', () => {
-    const bike = sampleRig({
-      family: 'gravelBike',
-      axles: [
-        sampleAxle('front', { wheels: 1, trackMm: null, tireMarking: '700x42C' }),
-        sampleAxle('rear', { wheels: 1, trackMm: null, tireMarking: '700x42C', behindMm: 1040 }),
-      ],
-      loadCases: [],
-    });
-    const values: LoadFormValues = {
-      ...loadValues(bike, undefined, units),
-      name: 'Ridden',
-      method: 'posture',
-      rider: typed('74'),
-      bike: typed('11'),
-    };
-    expect(caseOf(values, bike).posture).toEqual({ posture: 'gravel', frontShare: null, riderKg: 74, bikeKg: 11 });
-    expect(caseOf({ ...values, frontShare: '42,5' }, bike).posture!.frontShare).toBeCloseTo(0.425, 9);
-    expect(toLoadCase({ ...values, frontShare: '142' }, 'x', bike, units)).toMatchObject({
-      ok: false,
-      problems: { frontShare: expect.any(String) },
-    });
+  it('is where a refusal of its weight is told, of a part of the rig too', () => {
+    expect(loadKey('/weighed/3/loadKg', touring)).toBe('/weighed/rear right');
+    expect(loadKey('/loadCases/2/weighed/0/loadKg', touring)).toBe('/weighed/front left');
+    expect(loadKey('/posture/riderKg', touring)).toBe('/posture/riderKg');
   });
 });
 
-describe('typedCase', () => {
-  it('follows a half-typed form: what is no number yet is left out', () => {
-    const values = { ...loadValues(rig, undefined, units), method: 'moments' as const };
-    const axles = values.axles.map((axle, index) => ({ ...axle, unladen: typed(index === 0 ? '1090' : '96x') }));
-    const half = typedCase({ ...values, axles, items: [newItem('thing', 'roof', rig, units)] }, rig);
+describe('weighedInParts', () => {
+  const units = { mass: 'kg' } as const;
+  it('leaves out what is no longer asked for, and brings it back with its part', () => {
+    const whole = weighedInParts(openForm(touring), 'front', ['axle'], units);
+    expect(whole.row.weighed.map(({ position }) => position)).toEqual(['rear', 'rear']);
+    const again = weighedInParts(whole, 'front', ['left', 'right'], units);
+    expect(weighedPlace('front', 'right').read(again.row)).toBe(570);
+    expect(weighedBy(again.row, 'front')).toBe('sides');
+  });
+});
+
+describe('withMethod', () => {
+  it('keeps what was given for the way before, but for a rider of no weight', () => {
+    expect(withMethod(touring, 'moments', rig)).toEqual({ ...touring, method: 'moments' });
+    const bicycle = sampleBicycle();
+    const blank = withMethod(blankCase(ID, bicycle), 'posture', bicycle);
+    expect(blank).toMatchObject({ posture: { riderKg: null } });
+    expect(withMethod(blank, 'scales', bicycle).posture).toBeNull();
+    const ridden = bicycle.loadCases[0]!;
+    expect(withMethod(withMethod(ridden, 'scales', bicycle), 'posture', bicycle)).toEqual(ridden);
+  });
+});
+
+describe('readable', () => {
+  it('leaves out what is no number yet: what hangs on it waits', () => {
+    const half = readable({
+      ...withMethod(blankCase(ID, rig), 'moments', rig),
+      unladen: [
+        { position: 'front', loadKg: 1090 },
+        { position: 'rear', loadKg: Number.NaN },
+      ],
+      items: [newItem('thing', 'roof', rig)],
+    });
     expect(half.unladen).toEqual([{ position: 'front', loadKg: 1090 }]);
     expect(half.items).toEqual([]);
     expect(rigLoads(rig, half)).toMatchObject({ ok: false, problem: { code: 'unladenMissing', position: 'rear' } });
+  });
+
+  it('is the whole of what is whole', () => {
+    expect(readable(touring)).toEqual(touring);
   });
 });
 
@@ -132,6 +95,6 @@ describe('places', () => {
     const towing = sampleRig({ axles: [...rig.axles, sampleAxle('trailer', { behindMm: 3000 })] });
     expect(placesOf(towing)).toContain('trailerMiddle');
     expect(placeMm('trailerMiddle', towing)).toBe(2850);
-    expect(newItem('thing', 'trailerMiddle', towing, units).body).toBe('trailer');
+    expect(newItem('thing', 'trailerMiddle', towing).body).toBe('trailer');
   });
 });
