@@ -1,44 +1,25 @@
-import type { BodyOf, QueryOf, RowOf } from '@dunlinmoss/contract';
+import { RESOURCES, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { part } from './parts';
+import { plain } from './columns';
+import { oneList, part } from './parts';
 import { versioned } from './versioned';
 
 type Gauge = BodyOf<'gauges'>;
 
-const COMPARISONS = part<Gauge>()({
+const COMPARISONS = part<Gauge>()<Gauge['comparisons'][number]>({
   table: 'gauge_comparisons',
   parent: 'gauge_id',
-  columns: ['ordinal', 'gauge_kpa', 'trusted_kpa'],
-  order: ['ordinal'],
-  rows: ({ comparisons }) =>
-    comparisons.map(({ gaugeKpa, trustedKpa }, ordinal) => ({
-      ordinal,
-      gauge_kpa: gaugeKpa,
-      trusted_kpa: trustedKpa,
-    })),
+  fields: { gaugeKpa: plain(), trustedKpa: plain() },
+  listOf: oneList,
+  rows: ({ comparisons }) => comparisons,
 });
 
 export const gaugeRepository = (pool: Pool) =>
-  versioned<Gauge, RowOf<'gauges'>, QueryOf<'gauges'>>(pool, {
+  versioned<Gauge, RowOf<'gauges'>, QueryOf<'gauges'>, Omit<Gauge, 'id' | 'revision' | 'comparisons'>>(pool, {
     table: 'gauges',
-    order: { column: 'name', direction: 'ASC' },
-    columns: ['name', 'from_kpa', 'full_scale_kpa', 'grade_percent'],
-    toColumns: ({ name, fromKpa, fullScaleKpa, gradePercent }) => ({
-      name,
-      from_kpa: fromKpa,
-      full_scale_kpa: fullScaleKpa,
-      grade_percent: gradePercent,
-    }),
+    order: RESOURCES.gauges.order,
+    fields: { name: plain(), fromKpa: plain(), fullScaleKpa: plain(), gradePercent: plain() },
     parts: [COMPARISONS],
-    fromRow: (row, partsOf) => ({
-      name: row.name,
-      fromKpa: row.from_kpa,
-      fullScaleKpa: row.full_scale_kpa,
-      gradePercent: row.grade_percent,
-      comparisons: partsOf('gauge_comparisons').map(({ gauge_kpa, trusted_kpa }) => ({
-        gaugeKpa: gauge_kpa,
-        trustedKpa: trusted_kpa,
-      })),
-    }),
+    partFields: (itemsOf) => ({ comparisons: [...itemsOf(COMPARISONS)] }),
   });

@@ -1,75 +1,51 @@
-import type { BodyOf, QueryOf, RowOf } from '@dunlinmoss/contract';
+import { RESOURCES, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { group, plain, time } from './columns';
 import { eraseOuting } from './erase';
-import { part } from './parts';
+import { oneList, part } from './parts';
 import { versioned } from './versioned';
 
 type Outing = BodyOf<'outings'>;
 
-const PRESSURES = part<Outing>()({
+const PRESSURES = part<Outing>()<Outing['pressures'][number]>({
   table: 'outing_pressures',
   parent: 'outing_id',
-  columns: ['position', 'pressure_kpa'],
-  order: ['position'],
-  rows: ({ pressures }) => pressures.map(({ position, pressureKpa }) => ({ position, pressure_kpa: pressureKpa })),
+  fields: { position: plain(), pressureKpa: plain() },
+  listOf: null,
+  rows: ({ pressures }) => pressures,
 });
 
-const MODIFIERS = part<Outing>()({
+const MODIFIERS = part<Outing>()<{ readonly modifier: Outing['modifiers'][number] }>({
   table: 'outing_modifiers',
   parent: 'outing_id',
-  columns: ['ordinal', 'modifier'],
-  order: ['ordinal'],
-  rows: ({ modifiers }) => modifiers.map((modifier, ordinal) => ({ ordinal, modifier })),
+  fields: { modifier: plain() },
+  listOf: oneList,
+  rows: ({ modifiers }) => modifiers.map((modifier) => ({ modifier })),
 });
 
+type Own = Omit<Outing, 'id' | 'revision' | 'pressures' | 'modifiers'>;
+
 export const outingRepository = (pool: Pool) =>
-  versioned<Outing, RowOf<'outings'>, QueryOf<'outings'>>(pool, {
+  versioned<Outing, RowOf<'outings'>, QueryOf<'outings'>, Own>(pool, {
     table: 'outings',
-    order: { column: 'started_at', direction: 'DESC' },
-    columns: [
-      'rig_id',
-      'load_case_id',
-      'ground_code',
-      'speed_kmh',
-      'stuck_rung',
-      'title',
-      'started_at',
-      'state',
-      'decision_code',
-      'decision_note',
-    ],
-    dates: ['started_at'],
-    lookedUp: { rig_name: '(SELECT r.name FROM rigs r WHERE r.owner_id = t.owner_id AND r.id = t.rig_id)' },
-    toColumns: ({ rigId, loadCaseId, groundCode, speedKmh, stuckRung, title, startedAt, state, decision }) => ({
-      rig_id: rigId,
-      load_case_id: loadCaseId,
-      ground_code: groundCode,
-      speed_kmh: speedKmh,
-      stuck_rung: stuckRung,
-      title,
-      started_at: new Date(startedAt),
-      state,
-      decision_code: decision?.code ?? null,
-      decision_note: decision?.note ?? null,
-    }),
+    order: RESOURCES.outings.order,
+    fields: {
+      rigId: plain(),
+      loadCaseId: plain(),
+      groundCode: plain(),
+      speedKmh: plain(),
+      stuckRung: plain(),
+      title: plain(),
+      startedAt: time(),
+      state: plain(),
+      decision: group({ code: plain('decision_code'), note: plain('decision_note') }),
+    },
+    lookedUp: { rigName: '(SELECT r.name FROM rigs r WHERE r.owner_id = t.owner_id AND r.id = t.rig_id)' },
     beforeErase: eraseOuting,
     parts: [PRESSURES, MODIFIERS],
-    fromRow: (row, partsOf) => ({
-      rigId: row.rig_id,
-      loadCaseId: row.load_case_id,
-      rigName: row.rig_name,
-      groundCode: row.ground_code,
-      modifiers: partsOf('outing_modifiers').map(({ modifier }) => modifier),
-      speedKmh: row.speed_kmh,
-      stuckRung: row.stuck_rung,
-      title: row.title,
-      startedAt: row.started_at.toISOString(),
-      state: row.state,
-      pressures: partsOf('outing_pressures').map(({ position, pressure_kpa }) => ({
-        position,
-        pressureKpa: pressure_kpa,
-      })),
-      decision: row.decision_code === null ? null : { code: row.decision_code, note: row.decision_note ?? '' },
+    partFields: (itemsOf) => ({
+      pressures: [...itemsOf(PRESSURES)],
+      modifiers: itemsOf(MODIFIERS).map(({ modifier }) => modifier),
     }),
   });

@@ -1,31 +1,72 @@
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 
 import type { Connection } from '../db/pool';
-
-/** A row as it lies in its table, by column. */
-export type Packet = Readonly<Record<string, any>>;
+import { columnsOf, type Columns, type Packet, type Table } from './columns';
 
 /** Rows that hang on a row of another table and have no life of their own: they are written anew with it. */
-export interface Part<Body, Column extends string = string> {
+export interface Part<Body, Item = any> {
   readonly table: string;
   /** The column that names the row they hang on. */
   readonly parent: string;
-  /** Every other column but the owner's: read and written by this one list. */
-  readonly columns: readonly Column[];
-  /** Those of them that hold times. */
-  readonly dates?: readonly Column[];
-  /** They come in the order of these. */
-  readonly order: readonly Column[];
-  readonly rows: (body: Body) => readonly Readonly<Record<Column, unknown>>[];
+  /** Their fields, by the columns they lie in. */
+  readonly fields: Table<Item>;
+  readonly rows: (body: Body) => readonly Item[];
+  /**
+   * A list that keeps its order: in which list of the row an item is, where there are several. Null for rows that lie in
+   * the order of their first column.
+   */
+  readonly listOf: ((item: Item) => string) | null;
   /** They hang on another part and go with it. */
+  readonly goesWithAnother: boolean;
+}
+
+interface PartSpec<Body, Item extends object> {
+  readonly table: string;
+  readonly parent: string;
+  readonly fields: Columns<Item>;
+  readonly rows: (body: Body) => readonly Item[];
+  readonly listOf: ((item: Item) => string) | null;
   readonly goesWithAnother?: boolean;
 }
 
-/** Ties the columns of a part to its rows. */
+/** Ties the columns of a part to the items of its rows. */
 export const part =
   <Body>() =>
-  <const Column extends string>(spec: Part<Body, Column>): Part<Body> =>
-    spec as unknown as Part<Body>;
+  <Item extends object>({ fields, goesWithAnother = false, ...spec }: PartSpec<Body, Item>): Part<Body, Item> => ({
+    ...spec,
+    fields: columnsOf(fields),
+    goesWithAnother,
+  });
+
+/** One list alone. */
+export const oneList = (): string => '';
+
+const ORDINAL = 'ordinal';
+
+/** The columns of a part, but the owner's and the parent's. */
+const namesOf = ({ fields, listOf }: Part<never>): readonly string[] =>
+  listOf ? [ORDINAL, ...fields.names] : fields.names;
+
+/** What a query reads of a part. */
+export const selectedOf = (each: Part<never>): Selected => ({
+  table: each.table,
+  parent: each.parent,
+  columns: namesOf(each),
+  dates: each.fields.dates,
+  order: each.listOf ? ORDINAL : each.fields.names[0]!,
+});
+
+/** The rows of a part as they lie in its table; items of a list with their place in it. */
+function packetsOf<Body>(body: Body, { rows, listOf, fields }: Part<Body>): Packet[] {
+  const counts = new Map<string, number>();
+  return rows(body).map((item) => {
+    if (!listOf) return fields.write(item);
+    const list = listOf(item);
+    const ordinal = counts.get(list) ?? 0;
+    counts.set(list, ordinal + 1);
+    return { [ORDINAL]: ordinal, ...fields.write(item) };
+  });
+}
 
 /** What hangs on some rows, by table, then by the id of the row. */
 export type PartRows = ReadonlyMap<string, ReadonlyMap<string, readonly Packet[]>>;
@@ -35,8 +76,9 @@ export interface Selected {
   readonly table: string;
   readonly parent: string;
   readonly columns: readonly string[];
-  readonly dates?: readonly string[] | undefined;
-  readonly order?: readonly string[];
+  readonly dates: readonly string[];
+  /** They come in the order of this column; in none where there is but one row. */
+  readonly order?: string;
 }
 
 const selectOf = ({ table, parent, columns }: Selected, index: number): string =>
@@ -94,7 +136,7 @@ export async function selectTogether(
     const values: unknown[] = typeof packet === 'string' ? JSON.parse(packet) : packet;
     const row: Record<string, unknown> = {};
     columns.forEach((column, at) => (row[column] = values[at]));
-    dates?.forEach((column) => (row[column] = dateOf(row[column] as string | null)));
+    dates.forEach((column) => (row[column] = dateOf(row[column] as string | null)));
     const byParent = found.get(table)!;
     const siblings = byParent.get(parent);
     if (siblings) siblings.push(row);
@@ -103,10 +145,7 @@ export async function selectTogether(
   for (const { table, order } of selected) {
     if (!order) continue;
     for (const siblings of found.get(table)!.values()) {
-      siblings.sort((a, b) => {
-        const differs = order.find((column) => a[column] !== b[column]);
-        return differs === undefined ? 0 : compare(a[differs], b[differs]);
-      });
+      siblings.sort((a, b) => compare(a[order], b[order]));
     }
   }
   return found;
@@ -136,9 +175,12 @@ export async function insertParts<Body extends { readonly id: string }>(
   bodies: readonly Body[],
   parts: readonly Part<Body>[],
 ): Promise<void> {
-  for (const { table, parent, columns, rows } of parts) {
-    const all = bodies.flatMap((body) => rows(body).map((row) => ({ ...row, owner_id: ownerId, [parent]: body.id })));
-    await insertAll(connection, table, ['owner_id', parent, ...columns], all);
+  for (const each of parts) {
+    const { table, parent } = each;
+    const all = bodies.flatMap((body) =>
+      packetsOf(body, each).map((packet) => ({ ...packet, owner_id: ownerId, [parent]: body.id })),
+    );
+    await insertAll(connection, table, ['owner_id', parent, ...namesOf(each)], all);
   }
 }
 

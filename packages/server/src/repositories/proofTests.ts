@@ -1,39 +1,28 @@
-import { detailsOf, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
+import { detailsOf, RESOURCES, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
+import { flag, plain, time, type Column } from './columns';
 import { eraseTest } from './erase';
 import { ofRig } from './ofRig';
-import { versioned, type Stamped } from './versioned';
+import { versioned } from './versioned';
+
+type ProofTest = BodyOf<'tests'>;
+
+/** A test's own part, as JSON. What is in it is guarded on the way out as it was on the way in. */
+const details: Column<ProofTest['details']> = {
+  names: () => ['details'],
+  dates: () => [],
+  write: (value) => ({ details: JSON.stringify(value) }),
+  read: (row) => detailsOf(row.kind as ProofTest['kind'], row.details),
+};
+
+type Own = Pick<ProofTest, 'rigId' | 'outingId' | 'kind' | 'performedAt' | 'counts' | 'details'>;
 
 export const proofTestRepository = (pool: Pool) =>
-  versioned<BodyOf<'tests'>, RowOf<'tests'>, QueryOf<'tests'>>(pool, {
+  versioned<ProofTest, RowOf<'tests'>, QueryOf<'tests'>, Own>(pool, {
     table: 'proof_tests',
-    order: { column: 'performed_at', direction: 'DESC' },
-    columns: ['rig_id', 'outing_id', 'kind', 'counts', 'performed_at', 'details'],
-    dates: ['performed_at'],
-    toColumns: ({ rigId, outingId, kind, performedAt, counts, details }) => ({
-      rig_id: rigId,
-      outing_id: outingId,
-      kind,
-      counts,
-      performed_at: new Date(performedAt),
-      details: JSON.stringify(details),
-    }),
-
+    order: RESOURCES.tests.order,
+    fields: { rigId: plain(), outingId: plain(), kind: plain(), performedAt: time(), counts: flag(), details },
     filter: ofRig,
     beforeErase: eraseTest,
-
-    fromRow: (row) => {
-      const kind = row.kind as BodyOf<'tests'>['kind'];
-      const rest = {
-        rigId: row.rig_id,
-        outingId: row.outing_id,
-        kind,
-        performedAt: row.performed_at.toISOString(),
-        counts: row.counts === 1,
-        // What is in it is guarded on the way out as it was on the way in.
-        details: detailsOf(kind, row.details),
-      };
-      return rest as Omit<RowOf<'tests'>, keyof Stamped>;
-    },
   });

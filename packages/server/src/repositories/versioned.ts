@@ -3,7 +3,8 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
-import { deleteParts, insertAll, insertParts, selectTogether, type Packet, type Part, type Selected } from './parts';
+import { columnOf, columnsOf, type Columns, type Packet } from './columns';
+import { deleteParts, insertAll, insertParts, selectedOf, selectTogether, type Part, type Selected } from './parts';
 
 /** What every saved row has, as the API gives it. */
 export interface Stamped {
@@ -36,22 +37,22 @@ export interface KeptRow<Row> {
   readonly deletedAt: string | null;
 }
 
+/** Gives the items of a part that hang on a row. */
+export type ItemsOf<Body> = <Item>(each: Part<Body, Item>) => readonly Item[];
+
 /** How one kind of row lies in its tables. All SQL is written out there; values go in as parameters. */
-export interface TableShape<Body, Rest, Query> {
+export interface TableShape<Body, Own, Rest, Query> {
   readonly table: string;
-  /** The columns of its own table, but those that every row has. */
-  readonly columns: readonly string[];
-  /** Those of them that hold times. */
-  readonly dates?: readonly string[];
-  /** Columns that are looked up elsewhere and never written, each with its SQL. */
-  readonly lookedUp?: Readonly<Record<string, string>>;
-  readonly toColumns: (body: Body) => Packet;
+  /** The fields that lie in the table itself, but those that every row has. */
+  readonly fields: Columns<Own>;
+  /** Fields that are looked up elsewhere and never written, each with its SQL. */
+  readonly lookedUp?: Readonly<Partial<Record<keyof Rest & string, string>>>;
   /** What hangs on it. */
   readonly parts?: readonly Part<Body>[];
-  /** The rest of a row from the row of the table and what hangs on it, by table. */
-  readonly fromRow: (row: Packet, partsOf: (table: string) => readonly Packet[]) => Rest;
-  /** The order of the list: this column, then the id; the index `<table>_listed` has it. */
-  readonly order: { readonly column: string; readonly direction: 'ASC' | 'DESC' };
+  /** The fields of a row that are made of what hangs on it. */
+  readonly partFields?: (itemsOf: ItemsOf<Body>) => Omit<Body, keyof Own | 'id' | 'revision'>;
+  /** The order of its list, as the contract has it: this field, then the id. The index `<table>_listed` has it too. */
+  readonly order: { readonly by: string; readonly newestFirst: boolean };
   /** Takes away, or lets go, what other tables keep of a row that is deleted for good. */
   readonly beforeErase?: (connection: Connection, ownerId: string, id: string) => Promise<void>;
   /** What a query adds to the WHERE of a list. */
@@ -124,24 +125,29 @@ export function versioned<
   Body extends { id: string; revision: number },
   Row extends Body & Stamped,
   Query extends PageQuery,
->(pool: Pool, shape: TableShape<Body, Omit<Row, keyof Stamped>, Query>): Repository<Body, Row, Query> {
-  const { table, order, parts = [] } = shape;
-  const lookedUp = Object.entries(shape.lookedUp ?? {});
+  Own extends object,
+>(pool: Pool, shape: TableShape<Body, Own, Omit<Row, keyof Stamped>, Query>): Repository<Body, Row, Query> {
+  const { table, parts = [] } = shape;
+  const order = { column: columnOf(shape.order.by), direction: shape.order.newestFirst ? 'DESC' : 'ASC' } as const;
+  const own = columnsOf(shape.fields);
+  const lookedUp = Object.entries(shape.lookedUp ?? {}) as [string, string][];
   const selectRows =
     ['SELECT t.*', ...lookedUp.map(([name, sql]) => `${sql} AS ${name}`)].join(', ') + ` FROM ${table} t`;
-  const partSelects: readonly Selected[] = parts;
+  const partSelects: readonly Selected[] = parts.map(selectedOf);
   // The row and all that hangs on it in one query; where nothing does, a plain one is that already.
   const wholeSelects: readonly Selected[] = [
-    { table, parent: 'id', columns: [...STAMPS, ...shape.columns], dates: [...STAMP_DATES, ...(shape.dates ?? [])] },
-    ...parts,
+    { table, parent: 'id', columns: [...STAMPS, ...own.names], dates: [...STAMP_DATES, ...own.dates] },
+    ...partSelects,
   ];
   const inOneQuery = parts.length > 0 && lookedUp.length === 0;
 
-  const rowOf = (packet: Packet, partsOf: (name: string) => readonly Packet[]): Row =>
+  const rowOf = (packet: Packet, packetsOf: (name: string) => readonly Packet[]): Row =>
     ({
       id: packet.id,
       revision: packet.revision,
-      ...shape.fromRow(packet, partsOf),
+      ...own.read(packet),
+      ...Object.fromEntries(lookedUp.map(([name]) => [name, packet[name]])),
+      ...shape.partFields?.((each) => packetsOf(each.table).map(each.fields.read)),
       createdAt: packet.created_at.toISOString(),
       updatedAt: packet.updated_at.toISOString(),
     }) as unknown as Row;
@@ -192,8 +198,13 @@ export function versioned<
     await insertAll(
       connection,
       table,
-      ['owner_id', ...STAMPS, ...shape.columns],
-      rows.map(({ body, stamps }) => ({ owner_id: ownerId, id: body.id, ...stamps, ...shape.toColumns(body) })),
+      ['owner_id', ...STAMPS, ...own.names],
+      rows.map(({ body, stamps }) => ({
+        owner_id: ownerId,
+        id: body.id,
+        ...stamps,
+        ...own.write(body as unknown as Own),
+      })),
     );
     await insertParts(
       connection,
@@ -219,7 +230,7 @@ export function versioned<
       }
       if (present.row.revision !== body.revision) return { kind: 'stale', present: present.row };
       await connection.query(`UPDATE ${table} SET ?, deleted_at = NULL WHERE owner_id = ? AND id = ?`, [
-        { revision: body.revision + 1, ...shape.toColumns(body), updated_at: new Date() },
+        { revision: body.revision + 1, ...own.write(body as unknown as Own), updated_at: new Date() },
         ownerId,
         body.id,
       ]);
