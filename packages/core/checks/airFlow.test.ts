@@ -8,7 +8,7 @@ import { CHOKED_FLOW, conductanceLPerS, CRITICAL_RATIO, flowShare, massFlowKgPer
 import { rateFrom } from '../src/air/timedDrop';
 import { innerVolumeL } from '../src/air/volume';
 import { gaugeNowKpa } from '../src/atmosphere/gaugeNow';
-import { readMarking } from '../src/tires/readMarking';
+import { readMarking } from '../src/markings/readMarking';
 import { inch, psi } from '../src/units/units';
 
 // Its own sources stand in the way of our stricter types.

@@ -10,6 +10,7 @@ export {
   type CentralInput,
   type CentralTimes,
 } from './air/central';
+export type { Budget, FlowPoint, Pump } from './tools/pump';
 export {
   budgetLiters,
   CARBON_DIOXIDE_M3_PER_KG,
@@ -17,9 +18,6 @@ export {
   flowAtLPerMin,
   litersToFill,
   pressureAfterSeconds,
-  type Budget,
-  type FlowPoint,
-  type Pump,
 } from './air/compressor';
 export { creepsBackKpa, drainTau, pressureAfterTau, READ_AGAIN_S } from './air/deflate';
 export { leakTest, timeToFloor, type LeakTest, type TimeToFloor, type WatchedReading } from './air/leakTest';
@@ -76,7 +74,7 @@ export { flexionLoadKg, flexionPressureKpa } from './capacity/flexion';
 export { speedFactor, topSpeedKmh } from './capacity/speedFactor';
 export type { Evidence, Observation } from './calibrate/observation';
 export { ownTire, PRIOR, type OwnEstimate } from './calibrate/ownTire';
-export { fitLine, type LineFit, type Point } from './calibrate/fitLine';
+export { fitLine, type LineFit, type Point } from './numerics/fitLine';
 export { CAUTION_CODES, cautionSeverity, type CautionCode } from './cautions/registry';
 export { chordMm } from './contact/chord';
 export {
@@ -167,12 +165,13 @@ export {
   type Laden,
   type UsualRig,
   type UsualRigCode,
-} from './loads/usualRigs';
+} from './families/usualRigs';
 export { ticketSum } from './loads/ticketSum';
-export type { End } from './modifiers/modifier';
+export type { Figure } from './grounds/figure';
 export { MODIFIER_CODES, modifierOf, modifiersFor, type ModifierCode } from './modifiers/registry';
-export type { AxlePlan, GroundPlan, Held, PlanAxle, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
-export type { AxleContext } from './plan/axleContext';
+export type { PlanAxle } from './axle/planAxle';
+export type { AxlePlan, GroundPlan, Held, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
+export type { AxleContext } from './axle/axleContext';
 export {
   margin,
   marginRun,
@@ -192,7 +191,7 @@ export {
 } from './plan/firstNumbers';
 export { stuckLadder, type Rung, type StuckLadder } from './plan/stuckLadder';
 export { whatIf, type WhatIf } from './plan/whatIf';
-export type { ValueName, WorkingCode, WorkingStep } from './plan/working';
+export type { ValueName, WorkingCode, WorkingStep } from './working/working';
 export {
   bracket,
   CRITERIA,
@@ -248,7 +247,7 @@ export {
   tapeEvidence,
   type TapeContact,
 } from './proof/tape';
-export { failure, success, type Result } from './result';
+export { failure, success, type Result } from './result/result';
 export {
   compromise,
   type Compromise,
@@ -257,20 +256,20 @@ export {
   type LegAxle,
   type OnePressure,
 } from './route/compromise';
-export { equalDeflectionKpa, referenceShare } from './schools/equalDeflection';
-export { REFERENCE_RIG, REFERENCE_ROAD_KPA } from './schools/referenceRig';
-export { bicycleStartKpa, tradePointKpa } from './schools/bicyclePoints';
-export { defaultFigureKpa } from './schools/defaultFigure';
+export { equalDeflectionKpa, referenceShare } from './reference/equalShare';
+export { REFERENCE_RIG, REFERENCE_ROAD_KPA } from './reference/referenceRig';
+export { bicycleStartKpa, tradePointKpa } from './reference/bicyclePoints';
+export { defaultFigureKpa } from './reference/defaultFigure';
 export { SCHOOL_CODES, schoolOf, SCHOOLS, schoolsFor, type SchoolCode } from './schools/registry';
 export type { Need } from './schools/school';
-export { onSnowKpa } from './schools/sidewallRules';
-export type { Source, SourceMark } from './source';
+export { onSnowKpa } from './reference/quadFigure';
+export type { Source, SourceMark } from './sources/source';
 export { BEAD_HOLDS, CASINGS, type BeadHold, type Casing } from './tires/fitting';
 export { loadIndexKg, MAX_LOAD_INDEX } from './tires/loadIndex';
 export { carcassFactor, LOAD_RANGE_CODES, LOAD_RANGES, type LoadRange } from './tires/loadRange';
-export type { MarkingProblem, SizeKnown, SizePart } from './tires/notations/notation';
+export type { MarkingProblem, SizeKnown, SizePart } from './markings/notation';
 export { plyRatingOf } from './tires/plies';
-export { NOTATIONS, readMarking, writeMarking } from './tires/readMarking';
+export { NOTATIONS, readMarking, writeMarking } from './markings/readMarking';
 export { sameSize } from './tires/sameSize';
 export { SPEED_SYMBOLS, speedSymbolKmh, type SpeedSymbol } from './tires/speedSymbol';
 export {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 
 import { fillPlan, type FillInput, type FillWheel } from './airUp';
-import { fillSeconds, type Pump } from './compressor';
+import type { Pump } from '../tools/pump';
+import { fillSeconds } from './compressor';
 
 const pump: Pump = { flow: [{ pressureKpa: 0, litersPerMin: 60 }], duty: null, budget: null };
 const wheel = (change: Partial<FillWheel> = {}): FillWheel => ({

@@ -1,4 +1,5 @@
-import { ATMOSPHERE_KPA, budgetLiters, fillSeconds, litersToFill, type Pump } from './compressor';
+import type { Pump } from '../tools/pump';
+import { ATMOSPHERE_KPA, budgetLiters, fillSeconds, litersToFill } from './compressor';
 import type { WheelPlace } from './wheel';
 
 /** A wheel that is to be filled. Gauge pressures. */

@@ -1,5 +1,6 @@
 import type { AxlePosition } from '../loads/geometry';
-import { flowAtLPerMin, type Pump } from './compressor';
+import type { Pump } from '../tools/pump';
+import { flowAtLPerMin } from './compressor';
 import { drainTau } from './deflate';
 import { joined, type Hose, type Vessel } from './joined';
 

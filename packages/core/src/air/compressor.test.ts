@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 
-import { budgetLiters, fillSeconds, flowAtLPerMin, litersToFill, pressureAfterSeconds, type Pump } from './compressor';
+import type { Pump } from '../tools/pump';
+import { budgetLiters, fillSeconds, flowAtLPerMin, litersToFill, pressureAfterSeconds } from './compressor';
 
 const pa = 101.325;
 const level: Pump['flow'] = [{ pressureKpa: 0, litersPerMin: 60 }];

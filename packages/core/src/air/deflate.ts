@@ -1,4 +1,4 @@
-import { gaussLegendre } from '../quadrature';
+import { gaussLegendre } from '../numerics/quadrature';
 import { CHOKED_FLOW, CRITICAL_RATIO, flowShare, GAMMA } from './orifice';
 
 /*

@@ -1,6 +1,6 @@
 import { BELOW_ROAD_KMH, WALKING_KMH } from '../limits/speedPairs';
 import { pressureForSpeedKpa, speedForPressureKmh } from '../limits/speedAtPressure';
-import type { AxleContext } from '../plan/axleContext';
+import type { AxleContext } from '../axle/axleContext';
 import type { PlanInput } from '../plan/plan';
 import { contextsOf } from '../plan/planGround';
 

@@ -1,5 +1,5 @@
 import { BELOW_ROAD_KMH, WALKING_KMH } from '../limits/speedPairs';
-import type { AxleContext } from '../plan/axleContext';
+import type { AxleContext } from '../axle/axleContext';
 import { ATMOSPHERE_KPA, litersToFill } from './compressor';
 import { limpSpeedKmh, roadNeedKpa } from './roadNeed';
 import type { WheelPlace } from './wheel';

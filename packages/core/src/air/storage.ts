@@ -1,4 +1,4 @@
-import { assumption, commonPractice, type Source } from '../source';
+import { assumption, commonPractice, type Source } from '../sources/source';
 
 /** What holds the air in. */
 export const TUBE_KINDS = ['noTube', 'standard', 'lowLoss', 'latex', 'extraLight'] as const;

@@ -1,4 +1,4 @@
-import { assumption, measured, type Source } from '../source';
+import { assumption, measured, type Source } from '../sources/source';
 import { drainTau, fallPerTauKpa } from './deflate';
 
 /** One wheel that was timed while air went out: pressures before and after, and how long it was open. */

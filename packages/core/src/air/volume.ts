@@ -1,6 +1,6 @@
 import { standingHeightMm, widthOnRimMm } from '../contact/deflection';
 import type { TireBuild } from '../contact/stiffness';
-import { assumption, type Source } from '../source';
+import { assumption, type Source } from '../sources/source';
 
 /** How much of the box of section width by section height the air inside fills. Assumption. */
 export const FILLED_SHARE = 0.8;

@@ -1,5 +1,5 @@
 import { isTrailer, sideOf, wheelsOf, type RigGeometry } from '../loads/geometry';
-import { assumption, type Source } from '../source';
+import { assumption, type Source } from '../sources/source';
 import { sameWheel, type WheelPlace } from './wheel';
 
 /** How fast one walks round a rig with a tool in the hand, m/s. Assumption. */

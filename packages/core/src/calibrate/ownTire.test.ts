@@ -3,12 +3,12 @@ import fc from 'fast-check';
 import { contactPatch } from '../contact/contactPatch';
 import { deflectionMm } from '../contact/deflection';
 import type { TireBuild } from '../contact/stiffness';
-import { REFERENCE_RIG } from '../schools/referenceRig';
-import { readMarking } from '../tires/readMarking';
+import { REFERENCE_RIG } from '../reference/referenceRig';
+import { readMarking } from '../markings/readMarking';
 import { psi } from '../units/units';
 import type { Observation } from './observation';
 import { ownTire, PRIOR } from './ownTire';
-import { choleskyOf, inverseOf, times } from './solve';
+import { choleskyOf, inverseOf, times } from '../numerics/solve';
 
 const { build } = REFERENCE_RIG;
 const reading = readMarking('29x2.40');

@@ -3,7 +3,7 @@ import { deflectionMm, isBicycleTire } from '../contact/deflection';
 import type { OwnFactor, OwnTire } from '../contact/ownTire';
 import type { TireBuild } from '../contact/stiffness';
 import type { Observation } from './observation';
-import { inverseOf, times } from './solve';
+import { inverseOf, times } from '../numerics/solve';
 
 /**
  * How far the handbook's values may be off on one rig, before anything is measured: standard deviations, of the

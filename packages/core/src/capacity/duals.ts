@@ -1,4 +1,4 @@
-import { assumption, marked, published, type Source } from '../source';
+import { assumption, marked, published, type Source } from '../sources/source';
 import { loadIndexKg } from '../tires/loadIndex';
 import type { Tire } from '../tires/tire';
 

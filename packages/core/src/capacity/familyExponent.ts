@@ -1,4 +1,4 @@
-import { assumption, type Source } from '../source';
+import { assumption, type Source } from '../sources/source';
 import type { Tire, TireUse } from '../tires/tire';
 
 /**

@@ -1,5 +1,5 @@
-import { alongRows, type Rows } from '../alongRows';
-import { assumption, commonPractice, published, type Source } from '../source';
+import { alongRows, type Rows } from '../numerics/alongRows';
+import { assumption, commonPractice, published, type Source } from '../sources/source';
 
 export const FARM_SPEED_SOURCE: Source = published(
   'European Tyre and Rim Technical Organisation, drive-wheel speed table',

@@ -1,4 +1,4 @@
-import { published, type Source } from '../source';
+import { published, type Source } from '../sources/source';
 import type { Flexion } from '../tires/tire';
 
 export const FLEXION_SOURCE: Source = published(

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { readMarking } from '../tires/readMarking';
+import { readMarking } from '../markings/readMarking';
 import type { Tire } from '../tires/tire';
 import { psi } from '../units/units';
 import { dualFactor } from './duals';

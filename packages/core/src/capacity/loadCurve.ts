@@ -1,5 +1,5 @@
-import { failure, success, type Result } from '../result';
-import { assumption, exact, marked, type Source } from '../source';
+import { failure, success, type Result } from '../result/result';
+import { assumption, exact, marked, type Source } from '../sources/source';
 import { loadIndexKg } from '../tires/loadIndex';
 import type { Tire } from '../tires/tire';
 import { dualFactor } from './duals';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { readMarking } from '../tires/readMarking';
+import { readMarking } from '../markings/readMarking';
 import { capacity, fullPressureKpa, loadCurve, pressureForLoadKpa, type LoadCurve, type LoadRow } from './loadCurve';
 
 const tire = (marking: string) => {

@@ -1,4 +1,4 @@
-import { assumption, published, type Source } from '../source';
+import { assumption, published, type Source } from '../sources/source';
 import type { LoadRange } from '../tires/loadRange';
 import type { Tire, TireUse } from '../tires/tire';
 import { inch, psi } from '../units/units';

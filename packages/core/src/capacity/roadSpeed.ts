@@ -1,5 +1,5 @@
-import { alongRows, type Rows } from '../alongRows';
-import { published, type Source } from '../source';
+import { alongRows, type Rows } from '../numerics/alongRows';
+import { published, type Source } from '../sources/source';
 
 export const ROAD_SPEED_SOURCE: Source = published('UN ECE Regulation 54, variation of load capacity with speed');
 

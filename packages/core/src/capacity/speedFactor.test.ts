@@ -1,4 +1,4 @@
-import { readMarking } from '../tires/readMarking';
+import { readMarking } from '../markings/readMarking';
 import { psi } from '../units/units';
 import { familyExponent } from './familyExponent';
 import { referencePressureKpa } from './referencePressure';

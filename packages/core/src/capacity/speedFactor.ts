@@ -1,4 +1,4 @@
-import { assumption, exact, marked, type Source } from '../source';
+import { assumption, exact, marked, type Source } from '../sources/source';
 import { loadIndexKg } from '../tires/loadIndex';
 import { speedSymbolKmh } from '../tires/speedSymbol';
 import type { Tire, TireUse } from '../tires/tire';

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { lowered, type Caution } from './caution';
 
 /** Back to road pressure before the road. */

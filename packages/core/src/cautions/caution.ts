@@ -1,8 +1,22 @@
 import type { Family } from '../families/family';
 import type { Ground } from '../grounds/ground';
 import type { ModifierCode } from '../modifiers/registry';
-import type { AxlePlan, PlanAxle } from '../plan/plan';
-import type { Source } from '../source';
+import type { PlanAxle } from '../axle/planAxle';
+import type { Source } from '../sources/source';
+
+/** What of an axle's plan cautions look at. */
+export interface CautionPlan {
+  readonly roadKpa: number | null;
+  readonly startKpa: number;
+  readonly floor: { readonly pressureKpa: number };
+  /** The limits that would be passed upwards; null where nothing tells how high the tire may go. */
+  readonly ceiling: { readonly all: readonly { readonly code: string }[] } | null;
+  /** What each school that answers asks for, before any limit. */
+  readonly schools: readonly (
+    | { readonly code: string; readonly ok: true; readonly wantedKpa: number }
+    | { readonly code: string; readonly ok: false }
+  )[];
+}
 
 /** What a caution looks at to know whether it applies. */
 export interface CautionContext {
@@ -12,7 +26,7 @@ export interface CautionContext {
   /** What the person needs to drive, and what the plan would have them drive; null where nothing sets one. */
   readonly speedKmh: number | null;
   readonly guideKmh: number | null;
-  readonly axles: readonly { readonly axle: PlanAxle; readonly plan: AxlePlan }[];
+  readonly axles: readonly { readonly axle: PlanAxle; readonly plan: CautionPlan }[];
 }
 
 /**

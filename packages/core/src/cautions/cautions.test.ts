@@ -3,7 +3,8 @@ import type { Kind } from '../families/family';
 import { groundsFor, type GroundCode } from '../grounds/registry';
 import { MODIFIER_CODES } from '../modifiers/registry';
 import { planGround } from '../plan/planGround';
-import type { PlanAxle, PlanInput } from '../plan/plan';
+import type { PlanAxle } from '../axle/planAxle';
+import type { PlanInput } from '../plan/plan';
 import { SAMPLE_RIGS, sampleInput } from '../testing/samplePlan';
 import { CAUTION_CODES, type CautionCode } from './registry';
 

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { onGround, type Caution } from './caution';
 
 /** Where the underside rests on the ground, less air lowers it further. */

@@ -1,4 +1,4 @@
-import { exact } from '../source';
+import { exact } from '../sources/source';
 import { lowered, type Caution } from './caution';
 
 /** A rig stands lower on soft tires. */

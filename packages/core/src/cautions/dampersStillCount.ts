@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { onGround, type Caution } from './caution';
 
 /** Pressure is no substitute for worn dampers. */

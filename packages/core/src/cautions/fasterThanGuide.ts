@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
 /** The person needs more speed than this ground and these tires are good for. */

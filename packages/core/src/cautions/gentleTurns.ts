@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { lowered, type Caution } from './caution';
 
 /** A soft tire can leave its rim in a sharp turn. */

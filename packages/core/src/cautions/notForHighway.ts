@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
 /** NHS on a sidewall: not for highway service, so no speed on pavement is promised. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
 /** Sidewall, placard, law and a qualified fitter overrule this program. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
 /** A seedbed keeps every rut. */

@@ -1,4 +1,4 @@
-import { marked } from '../source';
+import { marked } from '../sources/source';
 import type { Caution } from './caution';
 
 /** Nobody read how high the tire may go. */

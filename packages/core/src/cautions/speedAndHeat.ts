@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { lowered, type Caution } from './caution';
 
 /** Soft tires at speed overheat and fail. */

@@ -1,5 +1,5 @@
 import { carcassFactor } from '../tires/loadRange';
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Caution } from './caution';
 
 /** Heavy plies under a light load hardly flatten. */

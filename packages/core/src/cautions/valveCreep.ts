@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { lowered, type Caution } from './caution';
 
 /** A tube without a rim lock can creep and tear out its valve. */

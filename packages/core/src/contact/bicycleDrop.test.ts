@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { readMarking } from '../tires/readMarking';
+import { readMarking } from '../markings/readMarking';
 import { psi } from '../units/units';
 import { dropShare, pressureForDropKpa } from './bicycleDrop';
 import { contactPatch } from './contactPatch';

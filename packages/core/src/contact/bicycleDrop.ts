@@ -1,4 +1,4 @@
-import { assumption, published, type Source } from '../source';
+import { assumption, published, type Source } from '../sources/source';
 import { psi, toCanonical } from '../units/units';
 
 export const DROP_SOURCE: Source = published('Bicycle Quarterly, drop measurements, 2006');

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { readMarking } from '../tires/readMarking';
+import { readMarking } from '../markings/readMarking';
 import { chordMm } from './chord';
 import { contactPatch } from './contactPatch';
 import { deflectionMm, deflectionShare, pressureForShareKpa } from './deflection';

@@ -1,4 +1,4 @@
-import { assumption, type Source } from '../source';
+import { assumption, type Source } from '../sources/source';
 import { psi, STANDARD_GRAVITY } from '../units/units';
 import { CASING_KPA } from './bicycleDrop';
 import { chordMm } from './chord';

@@ -1,4 +1,4 @@
-import { commonPractice, type Source } from '../source';
+import { commonPractice, type Source } from '../sources/source';
 import { psi } from '../units/units';
 
 export const FAMILIAR_SOURCE: Source = commonPractice;

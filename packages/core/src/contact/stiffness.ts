@@ -1,4 +1,4 @@
-import { published, type Source } from '../source';
+import { published, type Source } from '../sources/source';
 import { outerDiameterMm, type Tire } from '../tires/tire';
 
 export const STIFFNESS_SOURCE: Source = published('Rhyne, Tire Science and Technology 33(3), 2005');

@@ -3,7 +3,7 @@ import type { LoadMethod } from '../loads/loadCase';
 import type { Posture } from '../loads/postures';
 import type { TireUse } from '../tires/tire';
 import type { PlaceCode } from './places';
-import type { Source } from '../source';
+import type { Source } from '../sources/source';
 import type { Likely } from './question';
 
 /** What a form asks of a rig of a family beyond name and tires. */

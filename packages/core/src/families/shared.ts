@@ -1,5 +1,5 @@
 import { psi } from '../units/units';
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import type { Asked, AxleTemplate, BeadFloors, Family, LikelyValues } from './family';
 
 /*

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { outerDiameterMm } from '../tires/tire';
 import type { Check } from './finding';
 

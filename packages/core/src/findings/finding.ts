@@ -1,5 +1,5 @@
 import type { AxlePosition } from '../loads/geometry';
-import type { Source } from '../source';
+import type { Source } from '../sources/source';
 import type { RigFacts } from './rigFacts';
 
 /** `danger` can hurt someone; `care` wants looking at. */

@@ -2,7 +2,7 @@ import { loadCurve, type LoadEvidence } from '../capacity/loadCurve';
 import { FAMILIES, familyOf, type FamilyCode } from '../families/registry';
 import { wheelsOf } from '../loads/geometry';
 import type { Standing } from '../loads/loadsOf';
-import { readMarking } from '../tires/readMarking';
+import { readMarking } from '../markings/readMarking';
 import { psi } from '../units/units';
 import type { Finding } from './finding';
 import { findingSeverity, findingsOf } from './registry';

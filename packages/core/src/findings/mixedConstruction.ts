@@ -1,5 +1,5 @@
 import { isTrailer } from '../loads/geometry';
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Check } from './finding';
 
 /**

@@ -1,5 +1,5 @@
 import { capacity, isAssumed, pressureForLoadKpa } from '../capacity/loadCurve';
-import { marked } from '../source';
+import { marked } from '../sources/source';
 import type { Check, Finding } from './finding';
 import { overTire } from './overTire';
 import { dutyOf, heaviestKg, type AxleFacts, type RigFacts } from './rigFacts';

@@ -1,4 +1,4 @@
-import { marked } from '../source';
+import { marked } from '../sources/source';
 import type { Check } from './finding';
 
 /** More stands on an axle than its maker rates it for. */

@@ -1,5 +1,5 @@
 import { capacity, fullPressureKpa } from '../capacity/loadCurve';
-import { marked } from '../source';
+import { marked } from '../sources/source';
 import type { Check } from './finding';
 import { dutyOf, heaviestKg } from './rigFacts';
 

@@ -1,4 +1,4 @@
-import { marked } from '../source';
+import { marked } from '../sources/source';
 import type { Check, Finding } from './finding';
 
 /** Road pressure, or what is in a tire now, lies outside what its sidewall allows. */

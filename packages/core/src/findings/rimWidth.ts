@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { inch } from '../units/units';
 import type { Check } from './finding';
 

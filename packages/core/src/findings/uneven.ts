@@ -1,5 +1,5 @@
 import { sideOf } from '../loads/geometry';
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Check } from './finding';
 
 /** Left and right of an axle may differ by this share of their mean. Assumption. */

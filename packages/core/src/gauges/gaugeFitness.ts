@@ -1,4 +1,4 @@
-import { assumption, commonPractice, published, type Source } from '../source';
+import { assumption, commonPractice, published, type Source } from '../sources/source';
 import { gaugeOffset, type Gauge } from './gauge';
 
 /** Accuracy classes of dial gauges, percent of full scale. Published: EN 837-1 (from memory). */

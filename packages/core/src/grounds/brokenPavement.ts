@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Broken pavement: softer than on smooth, because it shakes. Assumption. */

@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Climbing only: the rear down, the front as it is. How far is our assumption: what climbs best folds in a fast turn. */

@@ -1,4 +1,4 @@
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Packed damp sand: 18; the low end is our assumption. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Dirt road on a motorcycle: the class table; how far below it one goes is our assumption, as is the speed guide. */

@@ -1,5 +1,5 @@
 import type { Kind } from '../families/family';
-import type { Source } from '../source';
+import type { Source } from '../sources/source';
 
 /** Which figure of a ground is asked for, and one value for each. */
 type Ends = Readonly<Record<'start' | 'low' | 'high', number>>;

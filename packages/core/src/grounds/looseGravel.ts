@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Loose gravel: a little softer than hardpack. Assumption. */

@@ -1,4 +1,4 @@
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Mud: a bicycle 1 to 2 psi down. The motorcycle's share is our assumption. */

@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Plowing snow on hard ground: the plow's weight puts pressure back. Assumption: between snow and gravel. */

@@ -1,4 +1,4 @@
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Rock: firm enough to keep the rim off it; on a bicycle 2 psi more when it is ridden fast, half of them here and half in

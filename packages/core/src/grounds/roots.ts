@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Roots, dry. Assumption: as on hardpack, firmer where they are hit square. */

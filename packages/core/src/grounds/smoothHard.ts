@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Smooth and hard: firmer rolls faster there. How much firmer is our assumption. */

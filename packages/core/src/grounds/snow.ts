@@ -1,4 +1,4 @@
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Snow: on wheels of four 20 psi, "lower if it holds you"; how much lower has no figure in the trade, so 15 is our

@@ -1,4 +1,4 @@
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Soft sand, desert. The figures of those on two wheels are assumptions. */

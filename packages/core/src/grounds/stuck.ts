@@ -1,4 +1,4 @@
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Stuck: 8, then 6, at walking pace, straight, then back up. Motorcycles go to the lowest for a bad patch. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Very soft or steep sand. */

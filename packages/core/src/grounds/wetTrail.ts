@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Ground } from './ground';
 
 /** Wet roots and wet trail: 1 to 2 psi down. */

@@ -1,6 +1,6 @@
 import type { Family } from '../families/family';
-import type { AxleContext } from '../plan/axleContext';
-import { commonPractice } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import { commonPractice } from '../sources/source';
 import { psi } from '../units/units';
 import type { Limit } from './limit';
 

@@ -1,6 +1,6 @@
 import { capacity, fullPressureKpa, isAssumed } from '../capacity/loadCurve';
 import { deflectionShare, isBicycleTire } from '../contact/deflection';
-import { placardRules, type AxleContext } from '../plan/axleContext';
+import { placardRules, type AxleContext } from '../axle/axleContext';
 import { bendCarriesKg } from './heatAndSpeed';
 import { carryingConditions, curveHolds } from './loadAtSpeed';
 import { strikeFloorKpa } from './rimStrike';

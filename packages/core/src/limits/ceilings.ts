@@ -1,5 +1,5 @@
-import type { AxleContext } from '../plan/axleContext';
-import type { Source } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import type { Source } from '../sources/source';
 import { lastOfCurve } from './lastOfCurve';
 import type { Limit } from './limit';
 import { belowRoad, placard } from './placard';

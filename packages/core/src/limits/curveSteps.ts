@@ -8,9 +8,9 @@ import {
   type LoadLine,
 } from '../capacity/loadCurve';
 import { dualFactor } from '../capacity/duals';
-import type { AxleContext } from '../plan/axleContext';
-import type { ValueName, WorkingStep } from '../plan/working';
-import { exact, type Source } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import type { ValueName, WorkingStep } from '../working/working';
+import { exact, type Source } from '../sources/source';
 
 type Conditions = Omit<CarryingConditions, 'pressureKpa'>;
 

@@ -1,5 +1,5 @@
-import type { AxleContext } from '../plan/axleContext';
-import type { Source } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import type { Source } from '../sources/source';
 import { bead } from './bead';
 import { handling } from './handling';
 import { heatAndSpeed } from './heatAndSpeed';

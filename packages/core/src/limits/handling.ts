@@ -1,6 +1,6 @@
-import { alongRows } from '../alongRows';
-import { placardRules, type AxleContext } from '../plan/axleContext';
-import { assumption } from '../source';
+import { alongRows } from '../numerics/alongRows';
+import { placardRules, type AxleContext } from '../axle/axleContext';
+import { assumption } from '../sources/source';
 import { towardsRoad, worstOf } from './heatAndSpeed';
 import type { Limit } from './limit';
 import { BELOW_ROAD, HANDLING } from './speedPairs';

@@ -1,11 +1,11 @@
-import { alongRows } from '../alongRows';
+import { alongRows } from '../numerics/alongRows';
 import { isBicycleTire, pressureForShareKpa } from '../contact/deflection';
 import { STIFFNESS_SOURCE, stiffnessKgPerMm } from '../contact/stiffness';
-import { placardRules, type AxleContext } from '../plan/axleContext';
-import { stiffnessInputs } from '../plan/stiffnessInputs';
-import { equalDeflectionKpa, referenceShare } from '../schools/equalDeflection';
-import { defaultFigureKpa, loadForDefaultFigureKg } from '../schools/defaultFigure';
-import { published } from '../source';
+import { placardRules, type AxleContext } from '../axle/axleContext';
+import { stiffnessInputs } from '../working/stiffnessInputs';
+import { equalDeflectionKpa, referenceShare } from '../reference/equalShare';
+import { defaultFigureKpa, loadForDefaultFigureKg } from '../reference/defaultFigure';
+import { published } from '../sources/source';
 import { sectionHeightMm } from '../tires/tire';
 import type { Limit } from './limit';
 import { ALL_BACK_KMH, BELOW_ROAD, BELOW_ROAD_KMH, OFF_PAVEMENT, SPEED_PAIRS, SPEED_PAIRS_SOURCE } from './speedPairs';

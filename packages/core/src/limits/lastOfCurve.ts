@@ -1,5 +1,5 @@
 import { fullPressureKpa } from '../capacity/loadCurve';
-import { marked } from '../source';
+import { marked } from '../sources/source';
 import type { Limit } from './limit';
 
 /** Where the sidewall's maximum was not read: the firmest that the tire's data sheet speaks of. */

@@ -1,6 +1,6 @@
-import type { AxleContext } from '../plan/axleContext';
-import type { WorkingStep } from '../plan/working';
-import type { Source } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import type { WorkingStep } from '../working/working';
+import type { Source } from '../sources/source';
 
 /**
  * A pressure past which one thing goes wrong: a floor must not be gone below, a ceiling not be passed. A new one is a

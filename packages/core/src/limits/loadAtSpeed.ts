@@ -1,7 +1,7 @@
 import { isAssumed, pressureForLoadKpa } from '../capacity/loadCurve';
-import type { AxleContext } from '../plan/axleContext';
+import type { AxleContext } from '../axle/axleContext';
 import { isTrailer } from '../loads/geometry';
-import { assumption, marked } from '../source';
+import { assumption, marked } from '../sources/source';
 import { curveSteps } from './curveSteps';
 import { worstOf } from './heatAndSpeed';
 import type { Limit } from './limit';

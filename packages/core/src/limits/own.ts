@@ -1,4 +1,4 @@
-import { chosen } from '../source';
+import { chosen } from '../sources/source';
 import { defaultFloorKpa } from './bead';
 import type { Limit } from './limit';
 

@@ -1,5 +1,5 @@
-import { placardRules } from '../plan/axleContext';
-import { assumption, marked } from '../source';
+import { placardRules } from '../axle/axleContext';
+import { assumption, marked } from '../sources/source';
 import type { Limit } from './limit';
 import { BELOW_ROAD } from './speedPairs';
 

@@ -1,8 +1,8 @@
 import { CASING_KPA, DROP_SOURCE } from '../contact/bicycleDrop';
 import { isBicycleTire, widthOnRimMm } from '../contact/deflection';
-import type { AxleContext } from '../plan/axleContext';
-import { hardWorkedKpa, towardsFat, towardsTrail } from '../schools/bicyclePoints';
-import { assumption } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import { hardWorkedKpa, towardsFat, towardsTrail } from '../reference/bicyclePoints';
+import { assumption } from '../sources/source';
 import type { Limit } from './limit';
 
 /**

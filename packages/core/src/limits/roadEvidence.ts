@@ -1,5 +1,5 @@
 import { isTrailer } from '../loads/geometry';
-import { assumption, chosen } from '../source';
+import { assumption, chosen } from '../sources/source';
 import type { Limit } from './limit';
 
 /** On pavement a farm machine is never sent out softer than its driver runs it there. */

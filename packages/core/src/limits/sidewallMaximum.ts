@@ -1,13 +1,6 @@
-import type { PlanAxle } from '../plan/plan';
-import { assumption, marked, published } from '../source';
+import { sidewallMostKpa } from '../axle/planAxle';
+import { assumption, marked, published } from '../sources/source';
 import type { Limit } from './limit';
-
-/**
- * The most that the sidewall allows, on any ground, kPa: the maximum that was read, else the firmest of its load lines,
- * which is one too ("max load 1280 lb at 22 psi" rules above 22). Null where neither was read.
- */
-export const sidewallMostKpa = ({ maxKpa, curve }: Pick<PlanAxle, 'maxKpa' | 'curve'>): number | null =>
-  maxKpa ?? (curve?.from === 'lines' ? curve.points.at(-1)!.pressureKpa : null);
 
 export const sidewallMaximum = {
   code: 'sidewallMaximum',

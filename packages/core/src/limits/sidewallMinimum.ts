@@ -1,4 +1,4 @@
-import { marked } from '../source';
+import { marked } from '../sources/source';
 import type { Limit } from './limit';
 
 /** The least that the sidewall allows; only the deliberate step when stuck goes below it. */

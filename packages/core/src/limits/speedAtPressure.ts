@@ -1,5 +1,5 @@
 import { isAssumed } from '../capacity/loadCurve';
-import type { AxleContext } from '../plan/axleContext';
+import type { AxleContext } from '../axle/axleContext';
 import { handlingNeedKpa } from './handling';
 import { bendNeedKpa } from './heatAndSpeed';
 import { curveNeedKpa } from './loadAtSpeed';

@@ -1,5 +1,5 @@
-import type { Rows } from '../alongRows';
-import { commonPractice, type Source } from '../source';
+import type { Rows } from '../numerics/alongRows';
+import { commonPractice, type Source } from '../sources/source';
 import { psi } from '../units/units';
 
 /** Past the most: walking pace, straight, out of it. Common practice, no source. */

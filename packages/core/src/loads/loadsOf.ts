@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../result/result';
 import { balance, sides } from './balance';
 import {
   isTrailer,

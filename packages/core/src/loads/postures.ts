@@ -1,4 +1,4 @@
-import { commonPractice, type Source } from '../source';
+import { commonPractice, type Source } from '../sources/source';
 
 /** Share of rider and bicycle on the front wheel, by how the rider sits. Common practice, no source. */
 export const POSTURES = {

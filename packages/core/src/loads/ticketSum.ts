@@ -1,4 +1,4 @@
-import { assumption, type Source } from '../source';
+import { assumption, type Source } from '../sources/source';
 
 /** Parts and whole may differ by so much before one of them is wrong: a weighbridge is read to 20 kg. Assumption. */
 const STEP_KG = 20;

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** A downhill casing: 1 to 2 psi less (common practice, no source). */

@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** No air of one's own and pavement before the next: the firm end, and what the way there takes. */

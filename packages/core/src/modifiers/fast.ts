@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** Ridden fast: the rim is hit harder. On rock 2 psi in all (common practice, no source): one of the ground, one of this. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** Hot day: hot sand is softer, and soft tires run hotter. */

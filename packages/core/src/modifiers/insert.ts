@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** An insert: 2 to 4 psi less (common practice, no source). */

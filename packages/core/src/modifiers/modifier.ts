@@ -1,9 +1,7 @@
 import type { Kind } from '../families/family';
-import type { PlanAxle } from '../plan/plan';
-import type { Source } from '../source';
-
-/** Which figure of a ground is asked for. */
-export type End = 'start' | 'low' | 'high';
+import type { Figure } from '../grounds/figure';
+import type { PlanAxle } from '../axle/planAxle';
+import type { Source } from '../sources/source';
 
 /**
  * Something that changes what a ground asks for. What the person says of the day is chosen; what the rig itself tells
@@ -16,7 +14,7 @@ export interface Modifier {
   readonly grounds?: readonly string[];
   readonly fromRig?: (axle: PlanAxle) => boolean;
   /** Psi up or down, at the trade's 24 psi; at other pressures in proportion, so that very wide tires change less. */
-  readonly shift?: Readonly<Record<End, number>>;
+  readonly shift?: Readonly<Record<Figure, number>>;
   /** Adds nothing on narrow bicycle tires. */
   readonly notOnNarrow?: true;
   /** The start goes to this end of the window. */

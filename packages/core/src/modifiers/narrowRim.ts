@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import { rimBandMm } from '../findings/rimWidth';
 import type { Modifier } from './modifier';
 

@@ -1,6 +1,6 @@
 import type { Kind } from '../families/family';
 import type { Ground } from '../grounds/ground';
-import type { PlanAxle } from '../plan/plan';
+import type { PlanAxle } from '../axle/planAxle';
 import { downhillCasing } from './downhillCasing';
 import { farFromAir } from './farFromAir';
 import { fast } from './fast';

@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** A loose seedbed in place of stubble: the same pressure, every rut counts. */

@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** Wet and slippery on driven wheels: no other pressure, but less speed. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** A tube: 2 to 4 psi more, so that it is not pinched (common practice, no source). */

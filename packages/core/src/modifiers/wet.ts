@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import type { Modifier } from './modifier';
 
 /** Wet: bicycles go 1 to 2 psi down for grip (common practice, no source). */

@@ -1,6 +1,6 @@
 import { FAMILIES, familyOf } from '../families/registry';
 import { groundsFor } from '../grounds/registry';
-import { usualRigOf } from '../loads/usualRigs';
+import { usualRigOf } from '../families/usualRigs';
 import { SAMPLE_RIGS, sampleInput } from '../testing/samplePlan';
 import { psi } from '../units/units';
 import { firstNumbers, type FirstInput, type FirstNumbers } from './firstNumbers';

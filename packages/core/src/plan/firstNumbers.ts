@@ -4,12 +4,13 @@ import { bindingCeiling, softCeilingKpa } from '../limits/ceilings';
 import { FLOORS, type FloorCode } from '../limits/floors';
 import type { Limit } from '../limits/limit';
 import { isTrailer } from '../loads/geometry';
-import { splitLoads, usualRigOf, type Laden, type UsualRigCode } from '../loads/usualRigs';
-import { failure, success, type Result } from '../result';
+import { splitLoads, usualRigOf, type Laden, type UsualRigCode } from '../families/usualRigs';
+import { failure, success, type Result } from '../result/result';
 import { schoolOf, schoolsFor, type SchoolCode } from '../schools/registry';
 import type { Need } from '../schools/school';
-import { placardRules, type AxleContext } from './axleContext';
-import type { GroundPlan, PlanAxle, PlanInput, PlanProblem } from './plan';
+import { placardRules, type AxleContext } from '../axle/axleContext';
+import type { PlanAxle } from '../axle/planAxle';
+import type { GroundPlan, PlanInput, PlanProblem } from './plan';
 import { contextsOf, planGround } from './planGround';
 
 /** An axle of which the load is not known. */

@@ -1,6 +1,6 @@
 import { widthOnRimMm } from '../contact/deflection';
-import { towardsTrail } from '../schools/bicyclePoints';
-import type { AxleContext } from './axleContext';
+import { towardsTrail } from '../reference/bicyclePoints';
+import type { AxleContext } from '../axle/axleContext';
 
 /** From 40 mm, off pavement, the front is at most this share of the rear. Common practice, no source. */
 const FRONT_OF_REAR = 0.96;

@@ -7,7 +7,7 @@ import type { OwnFactor } from '../contact/ownTire';
 import { bindingCeiling } from '../limits/ceilings';
 import { floorsKpa } from '../limits/floors';
 import { schoolOf, type SchoolCode } from '../schools/registry';
-import type { AxleContext } from './axleContext';
+import type { AxleContext } from '../axle/axleContext';
 
 /** How well each input is known. */
 export interface Spreads {

@@ -1,4 +1,4 @@
-import type { LoadCurve } from '../capacity/loadCurve';
+import type { PlanAxle } from '../axle/planAxle';
 import type { CautionCode } from '../cautions/registry';
 import type { ContactPatch } from '../contact/contactPatch';
 import type { OwnTire } from '../contact/ownTire';
@@ -6,45 +6,11 @@ import type { FamilyCode } from '../families/registry';
 import type { GroundCode } from '../grounds/registry';
 import type { BindingCeiling, CeilingCode, SoftCeilingCode } from '../limits/ceilings';
 import type { BindingFloor, FloorCode } from '../limits/floors';
-import type { AxlePosition, WheelCount } from '../loads/geometry';
+import type { AxlePosition } from '../loads/geometry';
 import type { ModifierCode } from '../modifiers/registry';
 import type { Need } from '../schools/school';
 import type { SchoolCode } from '../schools/registry';
-import type { BeadHold, Casing } from '../tires/fitting';
-import type { LoadRange } from '../tires/loadRange';
-import type { Tire } from '../tires/tire';
-import type { WorkingStep } from './working';
-
-/** One axle as it stands today. Pressures are cold gauge pressures. */
-export interface PlanAxle {
-  readonly position: AxlePosition;
-  readonly wheels: WheelCount;
-  readonly tire: Tire;
-  readonly loadRange: LoadRange;
-  /** The heaviest tire on each side, kg; alike where there is one wheel alone. */
-  readonly leftLoadKg: number;
-  readonly rightLoadKg: number;
-  /** Placard, manual, or what a bicycle is ridden with now; null where nobody told. */
-  readonly roadKpa: number | null;
-  readonly beadHold: BeadHold;
-  readonly tube: boolean;
-  readonly insert: boolean;
-  readonly casing: Casing | null;
-  readonly rimInnerMm: number | null;
-  /** Measured width on the rim; null goes by the marking. */
-  readonly widthMm: number | null;
-  /** Lowest and highest that the sidewall allows. */
-  readonly minKpa: number | null;
-  readonly maxKpa: number | null;
-  /** What the tire carries; null where nothing tells. */
-  readonly curve: LoadCurve | null;
-  /** A bicycle rim without hooks holds a tire by its bead alone. */
-  readonly hookless?: boolean;
-  /** On the heavier tire when it is driven with the road pressure, kg; without it, today's load. Farm machines. */
-  readonly roadLoadKg?: number;
-  /** What its own tests gave; without it the handbook's values hold. */
-  readonly own?: OwnTire;
-}
+import type { WorkingStep } from '../working/working';
 
 export interface PlanInput {
   readonly family: FamilyCode;

@@ -7,7 +7,8 @@ import { SCHOOL_CODES, schoolsFor, type SchoolCode } from '../schools/registry';
 import { bicycleAxles, SAMPLE_RIGS, sampleAxle, sampleInput } from '../testing/samplePlan';
 import type { LoadRange } from '../tires/loadRange';
 import { psi } from '../units/units';
-import type { AxlePlan, GroundPlan, PlanAxle, PlanInput, PlanProblem } from './plan';
+import type { PlanAxle } from '../axle/planAxle';
+import type { AxlePlan, GroundPlan, PlanInput, PlanProblem } from './plan';
 import { planGround } from './planGround';
 
 type Change = Partial<PlanInput>;

@@ -13,15 +13,17 @@ import { speedForPressureKmh } from '../limits/speedAtPressure';
 import { frontShareOf } from './frontOfRear';
 import { remarksOf } from './remarks';
 import { isTrailer } from '../loads/geometry';
-import type { End, Modifier } from '../modifiers/modifier';
-import { modifierOf, modifiersOn } from '../modifiers/registry';
-import { failure, success, type Result } from '../result';
+import type { Figure } from '../grounds/figure';
+import type { Modifier } from '../modifiers/modifier';
+import { modifierOf, modifiersOn, type ModifierCode } from '../modifiers/registry';
+import { failure, success, type Result } from '../result/result';
 import { schoolOf, schoolsFor, type SchoolCode } from '../schools/registry';
 import type { Need, Wanted } from '../schools/school';
 import { carcassFactor } from '../tires/loadRange';
-import { placardRules, type AxleContext } from './axleContext';
-import type { AxlePlan, GroundPlan, Held, PlanAxle, PlanInput, PlanProblem, SchoolPlan } from './plan';
-import type { WorkingStep } from './working';
+import { placardRules, type AxleContext } from '../axle/axleContext';
+import type { PlanAxle } from '../axle/planAxle';
+import type { AxlePlan, GroundPlan, Held, PlanInput, PlanProblem, SchoolPlan } from './plan';
+import type { WorkingStep } from '../working/working';
 import { workingOfContact, workingOfLimits, workingOfLoadAndTire, workingOfStart } from './workingSteps';
 
 /** Figures found by halving may differ in the last place; far finer than any gauge, kPa. */
@@ -84,8 +86,13 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
 /** Speed on the road where nobody said one, for a ratio of loads, km/h. Assumption. */
 const ROAD_KMH = 40;
 
+/** An axle's context, and what of the day counts on it: that is in the context's figures already. */
+export interface DayContext extends AxleContext {
+  readonly modifiers: readonly ModifierCode[];
+}
+
 /** What schools and limits look at on each axle. */
-export function contextsOf(input: PlanInput): AxleContext[] {
+export function contextsOf(input: PlanInput): DayContext[] {
   const family = familyOf(input.family);
   const ground = groundOf(input.ground);
   const heaviestWheelKg = Math.max(...input.axles.map(heavierKg));
@@ -99,12 +106,12 @@ export function contextsOf(input: PlanInput): AxleContext[] {
     const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
     const all: readonly Modifier[] = modifiers.map(modifierOf);
     const steps = stepsFor(ground, family.kind, wheelOf(axle));
-    const sum = (of: readonly Modifier[], end: End): number =>
+    const sum = (of: readonly Modifier[], end: Figure): number =>
       of.reduce((total, each) => total + (each.shift?.[end] ?? 0), 0);
     const narrow = all.filter(({ notOnNarrow }) => !notOnNarrow);
     // On narrow tires a pavement counts as a share instead.
     const onNarrow = ground.bicycle?.narrowShare ? undefined : steps;
-    const eachEnd = (of: (end: End) => number) => ({ start: of('start'), low: of('low'), high: of('high') });
+    const eachEnd = (of: (end: Figure) => number) => ({ start: of('start'), low: of('low'), high: of('high') });
     return {
       family,
       ground,
@@ -149,7 +156,7 @@ const wheelOf = ({ position }: PlanAxle): 'front' | 'behind' => (position === 'f
 const heavierKg = ({ leftLoadKg, rightLoadKg }: PlanAxle): number => Math.max(leftLoadKg, rightLoadKg);
 
 interface LimitedAxle {
-  readonly context: AxleContext;
+  readonly context: DayContext;
   readonly floor: BindingFloor;
   readonly ceiling: BindingCeiling | null;
 }
@@ -237,24 +244,24 @@ function planAxles(limited: readonly LimitedAxle[], school: SchoolCode | null): 
 function planAxle(
   { context, floor, ceiling }: LimitedAxle,
   school: SchoolCode | null,
-  behind?: Readonly<Record<End, number>>,
+  behind?: Readonly<Record<Figure, number>>,
 ): Result<AxlePlan, PlanProblem> {
   const { axle, build, wheelLoadKg, modifiers } = context;
-  const startEnd: End = modifiers.map((code) => (modifierOf(code) as Modifier).startAt).find(Boolean) ?? 'start';
+  const startEnd: Figure = modifiers.map((code) => (modifierOf(code) as Modifier).startAt).find(Boolean) ?? 'start';
   const hardKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
   const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
-  const behindKpa = (end: End): number => behind?.[end] ?? Number.POSITIVE_INFINITY;
+  const behindKpa = (end: Figure): number => behind?.[end] ?? Number.POSITIVE_INFINITY;
   // What is behind gives way to the floor; a ceiling was held against it before.
-  const hold = (kpa: number, end: End): number =>
+  const hold = (kpa: number, end: Figure): number =>
     Math.max(Math.min(kpa, hardKpa, softKpa, behindKpa(end)), floor.pressureKpa);
-  const heldBy = (kpa: number, end: End): Held => {
+  const heldBy = (kpa: number, end: Figure): Held => {
     const most = Math.min(hardKpa, softKpa, behindKpa(end));
     if (Math.min(kpa, most) < floor.pressureKpa) return floor.code;
     if (kpa <= most) return null;
     return most === hardKpa ? ceiling!.code : most === softKpa ? 'belowRoad' : 'rear';
   };
 
-  const asks = (code: SchoolCode, end: End): Wanted => schoolOf(code).wants(context, end);
+  const asks = (code: SchoolCode, end: Figure): Wanted => schoolOf(code).wants(context, end);
   const schools = (school === null ? [] : schoolsFor(context.family.kind)).map((code): SchoolPlan => {
     const wantedKpa = asks(code, startEnd);
     return typeof wantedKpa === 'string'
@@ -265,11 +272,11 @@ function planAxle(
   const wantedKpa = held?.ok ? held.wantedKpa : null;
   const startKpa = held?.ok ? held.startKpa : axle.roadKpa!;
   // A school that has a start may have no answer for an end of the window: then the window ends at the start.
-  const askedAt = (end: End): number => {
+  const askedAt = (end: Figure): number => {
     const wanted = school === null ? null : asks(school, end);
     return typeof wanted === 'number' ? wanted : (wantedKpa ?? startKpa);
   };
-  const edge = (end: End): number => (school === null ? axle.roadKpa! : hold(askedAt(end), end));
+  const edge = (end: Figure): number => (school === null ? axle.roadKpa! : hold(askedAt(end), end));
   const highKpa = edge('high');
   // Where the start was cut from above, the low end keeps its distance: there is still a way down to try.
   const lowKpa =

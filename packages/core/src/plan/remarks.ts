@@ -8,7 +8,7 @@ import { carryingConditions, curveNeedKpa } from '../limits/loadAtSpeed';
 import { needOfCurve } from '../schools/loadSpeedTable';
 import { schoolOf, type SchoolCode } from '../schools/registry';
 import { psi } from '../units/units';
-import type { AxleContext } from './axleContext';
+import type { AxleContext } from '../axle/axleContext';
 import type { Held, Remark, SchoolPlan } from './plan';
 
 /** What a plan has come to on an axle. */

@@ -1,4 +1,4 @@
-import { success, type Result } from '../result';
+import { success, type Result } from '../result/result';
 import type { AxlePosition } from '../loads/geometry';
 import { WALKING_KMH } from '../limits/speedPairs';
 import type { PlanInput, PlanProblem } from './plan';

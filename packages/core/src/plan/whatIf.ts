@@ -3,7 +3,7 @@ import { carriedKg } from '../limits/carried';
 import type { CeilingCode } from '../limits/ceilings';
 import type { FloorCode } from '../limits/floors';
 import { speedForPressureKmh } from '../limits/speedAtPressure';
-import type { AxleContext } from './axleContext';
+import type { AxleContext } from '../axle/axleContext';
 import type { AxlePlan } from './plan';
 
 /** What an axle would do at another pressure, and how near it would come to each limit. */

@@ -11,10 +11,10 @@ import { STIFFNESS_SOURCE, type TireBuild } from '../contact/stiffness';
 import { CEILINGS, type BindingCeiling } from '../limits/ceilings';
 import { FLOORS, type BindingFloor } from '../limits/floors';
 import { belowRoad } from '../limits/placard';
-import { assumption, exact, measured } from '../source';
-import type { AxleContext } from './axleContext';
-import { stiffnessInputs } from './stiffnessInputs';
-import type { WorkingStep } from './working';
+import { assumption, exact, measured } from '../sources/source';
+import type { AxleContext } from '../axle/axleContext';
+import { stiffnessInputs } from '../working/stiffnessInputs';
+import type { WorkingStep } from '../working/working';
 
 /*
  * The lines of a plan's working that belong to no school and no limit. They compute nothing of their own: each puts

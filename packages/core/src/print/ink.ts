@@ -1,5 +1,5 @@
-import { inverseOf, times } from '../calibrate/solve';
-import { failure, success, type Result } from '../result';
+import { inverseOf, times } from '../numerics/solve';
+import { failure, success, type Result } from '../result/result';
 import type { FlatImage } from './flatten';
 
 const { floor, max, min, round } = Math;

@@ -1,7 +1,7 @@
 import { knownPrint, photograph, type Camera, type PrintShape } from '../testing/syntheticPrint';
 import { inkWithin, measurePrint, type PrintMeasure, type PrintProblem, type PrintQuestion } from './measurePrint';
 import { outlineFigures } from './outline';
-import type { Result } from '../result';
+import type { Result } from '../result/result';
 import type { Photo } from './flatten';
 
 const SHAPE: PrintShape = {

@@ -2,7 +2,7 @@ import { contours } from 'd3-contour';
 import { polygonArea, polygonContains } from 'd3-polygon';
 
 import type { OutlineMm } from '../proof/routine';
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../result/result';
 import { squaredDistance } from './distance';
 import { flatten, type Photo } from './flatten';
 import { inkOf, type InkProblem, type Mask } from './ink';

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../result/result';
 
 export type PointPx = readonly [x: number, y: number];
 export type Quad = readonly [PointPx, PointPx, PointPx, PointPx];

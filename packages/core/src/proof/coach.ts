@@ -1,6 +1,6 @@
 import { randomGamma, randomLcg, randomNormal } from 'd3-random';
 
-import { choleskyOf, inverseOf, times } from '../calibrate/solve';
+import { choleskyOf, inverseOf, times } from '../numerics/solve';
 
 /** One run of a trial: so many steps above (firmer) or below the start, and what came out, more being better. */
 export interface TrialRun {

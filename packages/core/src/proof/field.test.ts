@@ -1,5 +1,5 @@
 import { familyOf } from '../families/registry';
-import { REFERENCE_RIG } from '../schools/referenceRig';
+import { REFERENCE_RIG } from '../reference/referenceRig';
 import { infiltrationMmPerH, KIT_RING_MM, waterDepthMm } from './infiltration';
 import { compareLevels, levelsOf, spreadOf } from './levels';
 import { coneProfile, ROOT_LIMIT_KPA } from './penetrometer';

@@ -1,4 +1,4 @@
-import { fitLine } from '../calibrate/fitLine';
+import { fitLine } from '../numerics/fitLine';
 import { defineRoutine, GAUGE, judgement } from './routine';
 
 /** One inch of water in the kit's ring. Published: USDA NRCS soil quality test kit (from memory). */

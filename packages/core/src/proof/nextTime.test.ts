@@ -1,5 +1,5 @@
 import { deflectionShare } from '../contact/deflection';
-import { REFERENCE_RIG } from '../schools/referenceRig';
+import { REFERENCE_RIG } from '../reference/referenceRig';
 import { psi } from '../units/units';
 import { nextTime, type Proved } from './nextTime';
 

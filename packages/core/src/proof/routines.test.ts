@@ -1,5 +1,5 @@
 import { familyOf } from '../families/registry';
-import { REFERENCE_RIG } from '../schools/referenceRig';
+import { REFERENCE_RIG } from '../reference/referenceRig';
 import { psi } from '../units/units';
 import { judgeRoutine, routineEvidence, routineOf, ROUTINES, routinesFor, type RoutineCode } from './registry';
 import type { Judgement, RoutineValues } from './routine';

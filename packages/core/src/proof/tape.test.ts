@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 
 import { contactPatch } from '../contact/contactPatch';
-import { REFERENCE_RIG } from '../schools/referenceRig';
+import { REFERENCE_RIG } from '../reference/referenceRig';
 import { psi } from '../units/units';
 import { judgeTape, tapeEvidence, tapeLengthMm, type TapeTest } from './tape';
 

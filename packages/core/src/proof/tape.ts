@@ -1,4 +1,4 @@
-import { fitLine } from '../calibrate/fitLine';
+import { fitLine } from '../numerics/fitLine';
 import type { Evidence } from '../calibrate/observation';
 import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
 import type { TireBuild } from '../contact/stiffness';

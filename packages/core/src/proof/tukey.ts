@@ -1,4 +1,4 @@
-import { gaussLegendre } from '../quadrature';
+import { gaussLegendre } from '../numerics/quadrature';
 
 const { exp, log: ln, sqrt } = Math;
 const ROOT_TWO_PI = sqrt(2 * Math.PI);

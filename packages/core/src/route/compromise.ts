@@ -4,9 +4,10 @@ import type { CeilingCode } from '../limits/ceilings';
 import type { FloorCode } from '../limits/floors';
 import type { AxlePosition } from '../loads/geometry';
 import type { ModifierCode } from '../modifiers/registry';
-import type { AxlePlan, GroundPlan, PlanAxle, PlanInput, PlanProblem } from '../plan/plan';
+import type { PlanAxle } from '../axle/planAxle';
+import type { AxlePlan, GroundPlan, PlanInput, PlanProblem } from '../plan/plan';
 import { contextsOf, planGround } from '../plan/planGround';
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../result/result';
 
 /** One part of a day: its ground, its load, and how much of the day it is. */
 export interface Leg {

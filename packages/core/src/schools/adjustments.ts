@@ -1,10 +1,10 @@
 import { isBicycleTire, widthOnRimMm } from '../contact/deflection';
-import type { End } from '../modifiers/modifier';
-import type { AxleContext } from '../plan/axleContext';
-import type { WorkingStep } from '../plan/working';
-import { assumption } from '../source';
+import type { Figure } from '../grounds/figure';
+import type { AxleContext } from '../axle/axleContext';
+import type { WorkingStep } from '../working/working';
+import { assumption } from '../sources/source';
 import { psi } from '../units/units';
-import { towardsFat, towardsTrail } from './bicyclePoints';
+import { towardsFat, towardsTrail } from '../reference/bicyclePoints';
 
 /** Pressure at which the trade's corrections are told, psi. Assumption: its reference points for trail bicycles. */
 export const TOLD_AT_PSI = 24;
@@ -19,7 +19,10 @@ interface Adjustment {
  * What ground and rig make of a pressure: psi told at 24 psi, elsewhere in proportion, so that very wide tires change
  * less. On narrow tires the psi are added as they stand, and pavement is a share; a fat tire takes its ground as a share.
  */
-function adjustmentOf({ build, ground, shiftPsi, groundShiftPsi, narrowShiftPsi }: AxleContext, end: End): Adjustment {
+function adjustmentOf(
+  { build, ground, shiftPsi, groundShiftPsi, narrowShiftPsi }: AxleContext,
+  end: Figure,
+): Adjustment {
   const inProportion = 1 + shiftPsi[end] / TOLD_AT_PSI;
   if (!isBicycleTire(build)) return { share: inProportion, addedKpa: 0 };
   const widthMm = widthOnRimMm(build);
@@ -39,13 +42,13 @@ function adjustmentOf({ build, ground, shiftPsi, groundShiftPsi, narrowShiftPsi 
 }
 
 /** A pressure with what ground and rig add or take, kPa. */
-export function adjusted(context: AxleContext, end: End, baseKpa: number): number {
+export function adjusted(context: AxleContext, end: Figure, baseKpa: number): number {
   const { share, addedKpa } = adjustmentOf(context, end);
   return baseKpa * share + addedKpa;
 }
 
 /** The step of that. */
-export const adjustedSteps = (context: AxleContext, end: End, baseKpa: number, wantedKpa: number): WorkingStep[] => {
+export const adjustedSteps = (context: AxleContext, end: Figure, baseKpa: number, wantedKpa: number): WorkingStep[] => {
   const { share, addedKpa } = adjustmentOf(context, end);
   return [
     {

@@ -1,4 +1,4 @@
-import { commonPractice } from '../source';
+import { commonPractice } from '../sources/source';
 import { psi, toCanonical } from '../units/units';
 import { adjusted, adjustedSteps } from './adjustments';
 import type { School } from './school';

@@ -1,6 +1,6 @@
-import type { End } from '../modifiers/modifier';
-import type { AxleContext } from '../plan/axleContext';
-import { assumption, commonPractice } from '../source';
+import type { Figure } from '../grounds/figure';
+import type { AxleContext } from '../axle/axleContext';
+import { assumption, commonPractice } from '../sources/source';
 import { psi } from '../units/units';
 import { adjusted, adjustedSteps } from './adjustments';
 import type { School } from './school';
@@ -26,7 +26,7 @@ const mostKpa = ({ axle }: AxleContext): number =>
 
 /** On a dirt road, kPa: the class by this load, and no more than most of the maker's figure. */
 const dirtKpa = (context: AxleContext): number => Math.min(classKpa(context) * loadShare(context), mostKpa(context));
-const baseKpa = (context: AxleContext, end: End): number =>
+const baseKpa = (context: AxleContext, end: Figure): number =>
   Math.min(dirtKpa(context) * context.ground.ofClass![end], mostKpa(context));
 
 /**

@@ -1,7 +1,7 @@
-import { assumption, commonPractice } from '../source';
-import { DEFLECTION_COUNTS, defaultFigureKpa, SHARE_COUNTS, twoSides } from './defaultFigure';
-import { equalDeflectionSteps } from './equalDeflection';
-import { REFERENCE_ROAD_KPA, referenceKpa } from './referenceRig';
+import { assumption, commonPractice } from '../sources/source';
+import { DEFLECTION_COUNTS, defaultFigureKpa, SHARE_COUNTS, twoSides } from '../reference/defaultFigure';
+import { equalDeflectionSteps } from '../reference/equalShare';
+import { REFERENCE_ROAD_KPA, referenceKpa } from '../reference/referenceRig';
 import type { School } from './school';
 
 /**

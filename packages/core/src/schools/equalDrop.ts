@@ -1,8 +1,8 @@
 import { DROP_SOURCE } from '../contact/bicycleDrop';
 import { widthOnRimMm } from '../contact/deflection';
-import { assumption, commonPractice } from '../source';
+import { assumption, commonPractice } from '../sources/source';
 import { adjusted, adjustedSteps } from './adjustments';
-import { bicycleStartKpa, bicycleWheelOf, dropLoadKg, pointsSource, tradePointKpa } from './bicyclePoints';
+import { bicycleStartKpa, bicycleWheelOf, dropLoadKg, pointsSource, tradePointKpa } from '../reference/bicyclePoints';
 import type { School } from './school';
 
 /**

@@ -1,7 +1,7 @@
 import { DROP_SOURCE } from '../contact/bicycleDrop';
 import { widthOnRimMm } from '../contact/deflection';
 import { adjusted, adjustedSteps } from './adjustments';
-import { byDropKpa, dropLoadKg } from './bicyclePoints';
+import { byDropKpa, dropLoadKg } from '../reference/bicyclePoints';
 import type { School } from './school';
 
 /** A drop of 15 % on both wheels, by the drop measurements. */

@@ -1,5 +1,5 @@
-import { commonPractice } from '../source';
-import { referenceKpa } from './referenceRig';
+import { commonPractice } from '../sources/source';
+import { referenceKpa } from '../reference/referenceRig';
 import type { School } from './school';
 
 /** The fixed table: the same numbers on every rig. */

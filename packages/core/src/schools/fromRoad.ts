@@ -1,14 +1,14 @@
 import { pressureForLoadKpa, type CarryingConditions } from '../capacity/loadCurve';
 import { carryingConditions } from '../limits/loadAtSpeed';
 import { curveSteps } from '../limits/curveSteps';
-import type { End } from '../modifiers/modifier';
-import type { AxleContext } from '../plan/axleContext';
-import { assumption } from '../source';
+import type { Figure } from '../grounds/figure';
+import type { AxleContext } from '../axle/axleContext';
+import { assumption } from '../sources/source';
 import { needOfCurve } from './loadSpeedTable';
 import type { School, Wanted } from './school';
 
 /** The firm bonus to begin with, the soft one at the low end, none at the high end. */
-function conditions(context: AxleContext, end: End): Omit<CarryingConditions, 'pressureKpa'> {
+function conditions(context: AxleContext, end: Figure): Omit<CarryingConditions, 'pressureKpa'> {
   const carrying = carryingConditions(context);
   return { ...carrying, highTorque: carrying.highTorque || end === 'high', end: end === 'low' ? 'soft' : 'firm' };
 }

@@ -2,13 +2,13 @@ import { FARM_SPEED_SOURCE } from '../capacity/farmSpeed';
 import { pressureForLoadKpa } from '../capacity/loadCurve';
 import { carryingConditions } from '../limits/loadAtSpeed';
 import { curveSteps } from '../limits/curveSteps';
-import type { End } from '../modifiers/modifier';
-import type { AxleContext } from '../plan/axleContext';
-import type { PlanAxle } from '../plan/plan';
+import type { Figure } from '../grounds/figure';
+import type { AxleContext } from '../axle/axleContext';
+import type { PlanAxle } from '../axle/planAxle';
 import type { Need, School, Wanted } from './school';
 
 /** The firm end does without the bonus for being slow, as when pulling hard. */
-function conditions(context: AxleContext, end: End) {
+function conditions(context: AxleContext, end: Figure) {
   const carrying = carryingConditions(context);
   return { ...carrying, highTorque: carrying.highTorque || end === 'high' };
 }

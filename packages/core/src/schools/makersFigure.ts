@@ -1,12 +1,12 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import { psi } from '../units/units';
-import type { End } from '../modifiers/modifier';
-import type { AxleContext } from '../plan/axleContext';
+import type { Figure } from '../grounds/figure';
+import type { AxleContext } from '../axle/axleContext';
 import type { School } from './school';
 
 const STEP_KPA = psi(5);
-const HALF_A_STEP: Record<End, number> = { start: 0, low: 0.5, high: -0.5 };
-const stepsDown = ({ ground }: AxleContext, end: End): number => Math.max(0, ground.makerSteps! + HALF_A_STEP[end]);
+const HALF_A_STEP: Record<Figure, number> = { start: 0, low: 0.5, high: -0.5 };
+const stepsDown = ({ ground }: AxleContext, end: Figure): number => Math.max(0, ground.makerSteps! + HALF_A_STEP[end]);
 
 /**
  * The maker's figure, in steps of 5 psi down (common practice, no source): how many for which ground is our assumption,

@@ -1,4 +1,4 @@
-import { assumption } from '../source';
+import { assumption } from '../sources/source';
 import type { School } from './school';
 
 /** How near is near. Assumption. */

@@ -1,8 +1,8 @@
 import { pressureForLoadKpa } from '../capacity/loadCurve';
 import { curveSteps } from '../limits/curveSteps';
 import { isTrailer } from '../loads/geometry';
-import type { AxleContext } from '../plan/axleContext';
-import { commonPractice } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import { commonPractice } from '../sources/source';
 import { needOfCurve } from './loadSpeedTable';
 import type { School } from './school';
 

@@ -1,9 +1,9 @@
-import type { End } from '../modifiers/modifier';
-import { commonPractice } from '../source';
+import type { Figure } from '../grounds/figure';
+import { commonPractice } from '../sources/source';
 import type { School } from './school';
 
 /** Twice down, back, twice up: the bracket of a trial. */
-const STEPS: Record<End, number> = { start: 0, low: -2, high: 2 };
+const STEPS: Record<Figure, number> = { start: 0, low: -2, high: 2 };
 
 /**
  * One's own trial: begin with what is in it, go down a step twice, back, up a step twice, and keep what feels and

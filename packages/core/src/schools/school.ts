@@ -1,8 +1,8 @@
 import type { Kind } from '../families/family';
-import type { End } from '../modifiers/modifier';
-import type { AxleContext } from '../plan/axleContext';
-import type { WorkingStep } from '../plan/working';
-import type { Source } from '../source';
+import type { Figure } from '../grounds/figure';
+import type { AxleContext } from '../axle/axleContext';
+import type { WorkingStep } from '../working/working';
+import type { Source } from '../sources/source';
 
 /** What a school would have to know to answer. */
 export type Need =
@@ -32,7 +32,7 @@ export interface School {
   readonly counted?: boolean;
   /** Answers without knowing what stands on the wheels. */
   readonly withoutLoad?: true;
-  readonly wants: (context: AxleContext, end: End) => Wanted;
+  readonly wants: (context: AxleContext, end: Figure) => Wanted;
   /** How it came to what it asks for, to be done again with pencil and paper. Asked only where it has answered. */
-  readonly steps: (context: AxleContext, end: End, wantedKpa: number) => readonly WorkingStep[];
+  readonly steps: (context: AxleContext, end: Figure, wantedKpa: number) => readonly WorkingStep[];
 }

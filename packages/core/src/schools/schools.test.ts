@@ -5,11 +5,11 @@ import { contextsOf } from '../plan/planGround';
 import type { PlanInput } from '../plan/plan';
 import { bicycleAxles, SAMPLE_RIGS, sampleAxle, sampleInput } from '../testing/samplePlan';
 import { psi } from '../units/units';
-import { bicycleStartKpa, tradePointKpa } from './bicyclePoints';
-import { defaultFigureKpa } from './defaultFigure';
+import { bicycleStartKpa, tradePointKpa } from '../reference/bicyclePoints';
+import { defaultFigureKpa } from '../reference/defaultFigure';
 import { schoolOf, SCHOOLS, schoolsFor, type SchoolCode } from './registry';
 import type { Wanted } from './school';
-import { onSnowKpa } from './sidewallRules';
+import { onSnowKpa } from '../reference/quadFigure';
 
 const wants = (
   school: SchoolCode,

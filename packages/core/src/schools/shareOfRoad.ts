@@ -1,5 +1,5 @@
-import { commonPractice } from '../source';
-import { REFERENCE_ROAD_KPA, referenceKpa } from './referenceRig';
+import { commonPractice } from '../sources/source';
+import { REFERENCE_ROAD_KPA, referenceKpa } from '../reference/referenceRig';
 import type { School } from './school';
 
 /**

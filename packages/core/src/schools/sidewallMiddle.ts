@@ -1,9 +1,9 @@
-import { commonPractice } from '../source';
-import type { End } from '../modifiers/modifier';
+import { commonPractice } from '../sources/source';
+import type { Figure } from '../grounds/figure';
 import type { School } from './school';
 
 /** Where in the range: from the middle, the window is the range itself. */
-const PLACE: Record<End, number> = { low: 0, start: 0.5, high: 1 };
+const PLACE: Record<Figure, number> = { low: 0, start: 0.5, high: 1 };
 
 /** The range on the sidewall, from its middle. */
 export const sidewallMiddle = {

@@ -1,6 +1,6 @@
 import { gravel } from '../grounds/gravel';
-import type { AxleContext } from '../plan/axleContext';
-import { assumption } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import { assumption } from '../sources/source';
 import { deflectionAndShare } from './deflectionAndShare';
 import type { School } from './school';
 

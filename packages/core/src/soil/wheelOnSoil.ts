@@ -1,7 +1,7 @@
 import { contactPatch } from '../contact/contactPatch';
 import { standingDiameterMm } from '../contact/deflection';
 import type { TireBuild } from '../contact/stiffness';
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../result/result';
 import { STANDARD_GRAVITY } from '../units/units';
 import type { Soil } from './soils';
 

@@ -1,6 +1,7 @@
 import { loadCurve, type LoadLine, type LoadRow } from '../capacity/loadCurve';
-import type { PlanAxle, PlanInput } from '../plan/plan';
-import { readMarking } from '../tires/readMarking';
+import type { PlanAxle } from '../axle/planAxle';
+import type { PlanInput } from '../plan/plan';
+import { readMarking } from '../markings/readMarking';
 import { psi } from '../units/units';
 
 interface SampleAxle extends Partial<Omit<PlanAxle, 'tire' | 'curve'>> {

@@ -1,4 +1,4 @@
-import { assumption, type Source } from '../source';
+import { assumption, type Source } from '../sources/source';
 
 /**
  * Load ranges. `standard` is a tire that carries no letter.

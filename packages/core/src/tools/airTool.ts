@@ -1,4 +1,4 @@
-import type { Pump } from '../air/compressor';
+import type { Pump } from './pump';
 
 /** Something that lets air out. Figures are assumptions until the person has timed their own. */
 export interface OutTool {

@@ -1,8 +1,8 @@
 import type { TireBuild } from '../contact/stiffness';
-import type { End } from '../modifiers/modifier';
-import type { AxleContext } from '../plan/axleContext';
-import { assumption, type Source } from '../source';
-import { readMarking } from '../tires/readMarking';
+import type { Figure } from '../grounds/figure';
+import type { AxleContext } from '../axle/axleContext';
+import { assumption, type Source } from '../sources/source';
+import { readMarking } from '../markings/readMarking';
 import { carcassFactor } from '../tires/loadRange';
 import { psi } from '../units/units';
 
@@ -23,4 +23,4 @@ export const REFERENCE_RIG: { readonly build: TireBuild; readonly loadKg: number
 export const REFERENCE_ROAD_KPA = psi(36);
 
 /** What the trade runs on this ground on the reference rig, kPa. */
-export const referenceKpa = ({ ground }: AxleContext, end: End): number => psi(ground.onReferenceRig![end]);
+export const referenceKpa = ({ ground }: AxleContext, end: Figure): number => psi(ground.onReferenceRig![end]);

@@ -1,4 +1,4 @@
-import { inch } from '../../units/units';
+import { inch } from '../units/units';
 import {
   finishTire,
   readConstruction,

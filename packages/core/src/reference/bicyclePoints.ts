@@ -1,7 +1,7 @@
 import { CASING_KPA, pressureForDropKpa } from '../contact/bicycleDrop';
 import { widthOnRimMm } from '../contact/deflection';
-import type { AxleContext } from '../plan/axleContext';
-import { assumption, commonPractice, type Source } from '../source';
+import type { AxleContext } from '../axle/axleContext';
+import { assumption, commonPractice, type Source } from '../sources/source';
 import { inch, psi } from '../units/units';
 
 /**

@@ -1,5 +1,5 @@
-import { inch } from '../../units/units';
-import type { TireUse } from '../tire';
+import { inch } from '../units/units';
+import type { TireUse } from '../tires/tire';
 import { METRIC_SIZE, metricKind } from './metricSize';
 import {
   finishTire,

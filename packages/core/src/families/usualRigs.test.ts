@@ -1,4 +1,4 @@
-import { FAMILIES } from '../families/registry';
+import { FAMILIES } from './registry';
 import { splitLoads, USUAL_RIGS, usualRigOf } from './usualRigs';
 
 describe('usualRigOf', () => {

@@ -1,4 +1,4 @@
-import { inch } from '../../units/units';
+import { inch } from '../units/units';
 import { BEAD_SEAT_OF_INCH, BICYCLE_ASPECT_PERCENT } from './beadSeats';
 import { finishTire, writeInches, type Notation } from './notation';
 

@@ -1,9 +1,8 @@
 import type { TireBuild } from '../contact/stiffness';
 import type { Family } from '../families/family';
 import type { Ground } from '../grounds/ground';
-import type { End } from '../modifiers/modifier';
-import type { ModifierCode } from '../modifiers/registry';
-import type { PlanAxle } from './plan';
+import type { Figure } from '../grounds/figure';
+import type { PlanAxle } from './planAxle';
 
 /** Everything that schools and limits look at on one axle. Pressures are cold gauge pressures. */
 export interface AxleContext {
@@ -17,12 +16,11 @@ export interface AxleContext {
   readonly heaviestWheelKg: number;
   /** On all axles together, each wheel counted once, kg. */
   readonly totalKg: number;
-  readonly modifiers: readonly ModifierCode[];
   /** The sum of ground and modifiers on a bicycle, psi at the trade's 24 psi, by the figure asked for. */
-  readonly shiftPsi: Readonly<Record<End, number>>;
+  readonly shiftPsi: Readonly<Record<Figure, number>>;
   /** The ground's part of it, and what of it counts on narrow tires. */
-  readonly groundShiftPsi: Readonly<Record<End, number>>;
-  readonly narrowShiftPsi: Readonly<Record<End, number>>;
+  readonly groundShiftPsi: Readonly<Record<Figure, number>>;
+  readonly narrowShiftPsi: Readonly<Record<Figure, number>>;
   readonly highTorque: boolean;
   /** The speed planned for, km/h; null where nothing sets one. */
   readonly speedKmh: number | null;

@@ -1,10 +1,16 @@
-import type { Result } from '../../result';
-import { inch } from '../../units/units';
-import { MAX_LOAD_INDEX } from '../loadIndex';
-import type { LoadRange } from '../loadRange';
-import { SIZE_LIMITS } from '../sizeLimits';
-import { isSpeedSymbol, speedSymbolKmh } from '../speedSymbol';
-import { outerDiameterMm, type Construction, type RatedService, type ServiceDescription, type Tire } from '../tire';
+import type { Result } from '../result/result';
+import { inch } from '../units/units';
+import { MAX_LOAD_INDEX } from '../tires/loadIndex';
+import type { LoadRange } from '../tires/loadRange';
+import { SIZE_LIMITS } from '../tires/sizeLimits';
+import { isSpeedSymbol, speedSymbolKmh } from '../tires/speedSymbol';
+import {
+  outerDiameterMm,
+  type Construction,
+  type RatedService,
+  type ServiceDescription,
+  type Tire,
+} from '../tires/tire';
 
 /** Parts of a size that a person may leave out. */
 export type SizePart = 'outer' | 'width' | 'aspect' | 'rim';

@@ -1,19 +1,19 @@
-import { failure, type Result } from '../result';
-import { bicycleFrench } from './notations/bicycleFrench';
-import { bicycleInch } from './notations/bicycleInch';
-import { bicycleIso } from './notations/bicycleIso';
-import { farmInch } from './notations/farmInch';
-import { farmMetric } from './notations/farmMetric';
-import { flotation } from './notations/flotation';
-import { fullProfileMetric } from './notations/fullProfileMetric';
-import { metric } from './notations/metric';
-import { motorcycleInch } from './notations/motorcycleInch';
-import { motorcycleMetric } from './notations/motorcycleMetric';
-import type { MarkingProblem, Notation } from './notations/notation';
-import { numeric } from './notations/numeric';
-import { quad } from './notations/quad';
+import { failure, type Result } from '../result/result';
+import { bicycleFrench } from './bicycleFrench';
+import { bicycleInch } from './bicycleInch';
+import { bicycleIso } from './bicycleIso';
+import { farmInch } from './farmInch';
+import { farmMetric } from './farmMetric';
+import { flotation } from './flotation';
+import { fullProfileMetric } from './fullProfileMetric';
+import { metric } from './metric';
+import { motorcycleInch } from './motorcycleInch';
+import { motorcycleMetric } from './motorcycleMetric';
+import type { MarkingProblem, Notation } from './notation';
+import { numeric } from './numeric';
+import { quad } from './quad';
 import { spokenSize } from './spokenSize';
-import type { Tire } from './tire';
+import type { Tire } from '../tires/tire';
 
 /** Every notation that can be read, tried in this order: where two could read a text, the first is the likelier. */
 export const NOTATIONS: readonly Notation[] = [

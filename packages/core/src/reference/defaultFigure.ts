@@ -1,10 +1,10 @@
 import { stiffnessKgPerMm } from '../contact/stiffness';
-import type { AxleContext } from '../plan/axleContext';
+import type { AxleContext } from '../axle/axleContext';
 import { sectionHeightMm } from '../tires/tire';
 import { psi } from '../units/units';
-import { equalDeflectionKpa, referenceShare } from './equalDeflection';
+import { equalDeflectionKpa, referenceShare } from './equalShare';
 import { REFERENCE_ROAD_KPA } from './referenceRig';
-import { quadFigureKpa } from './sidewallRules';
+import { quadFigureKpa } from './quadFigure';
 
 /** How much equal deflection and the share of road pressure count: exponents that sum to one. Assumption. */
 export const DEFLECTION_COUNTS = 0.4;

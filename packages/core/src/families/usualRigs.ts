@@ -1,6 +1,6 @@
-import type { FamilyCode } from '../families/registry';
-import { assumption, commonPractice, type Source } from '../source';
-import { POSTURES } from './postures';
+import type { FamilyCode } from './registry';
+import { assumption, commonPractice, type Source } from '../sources/source';
+import { POSTURES } from '../loads/postures';
 
 /** A rig as most of them weigh, to start from before any scale. */
 export interface UsualRig {

@@ -1,4 +1,4 @@
-import type { MarkingProblem, SizeKnown, SizePart } from './notations/notation';
+import type { MarkingProblem, SizeKnown, SizePart } from './notation';
 
 /** A size as it is said, written as a sidewall would have it; or what is still missing of it. */
 export type SpokenSize =

@@ -1,4 +1,4 @@
-import { inch } from '../../units/units';
+import { inch } from '../units/units';
 import {
   finishTire,
   readConstruction,
@@ -10,28 +10,30 @@ import {
   type Notation,
 } from './notation';
 
-/** Wider than this, an inch size with two digits behind the point is a light truck's. Assumption. */
 const PATTERN = new RegExp(
-  String.raw`^(?<width>[2-4]\.\d{2}|5\.[0-4]\d)\s*(?<construction>[RB-])\s*(?<rim>\d{2})(?:\s*M/C)?` + SERVICE_PATTERN,
+  String.raw`^(?<width>\d{1,2}\.\d{2})\s*(?<construction>[RDB-])\s*(?<rim>\d{2}(?:\.5)?)(?:\s*LT)?` + SERVICE_PATTERN,
 );
 
 /** A size of the full-profile series names no aspect. Assumption: the sidewall is as high as the section is wide. */
-const ASPECT_PERCENT = 100;
+export const FULL_PROFILE_ASPECT_PERCENT = 100;
 
-/** Motorcycles, section width and rim in inches: `4.60-18`, `3.00-21 51P`. */
-export const motorcycleInch: Notation = {
-  code: 'motorcycleInch',
-  example: '4.60-18 63P',
+/** From here on an inch size is a truck's. Assumption. */
+const TRUCK_FROM_INCH = 8;
+
+/** Light trucks and trucks, section width and rim in inches, full profile: `7.50R16`, `11.00R20`. */
+export const numeric: Notation = {
+  code: 'numeric',
+  example: '7.50R16',
   read(text) {
     const parts = PATTERN.exec(text)?.groups;
     if (!parts) return null;
     return finishTire(
       {
-        notation: 'motorcycleInch',
-        use: 'motorcycle',
+        notation: 'numeric',
+        use: Number(parts.width) < TRUCK_FROM_INCH ? 'lightTruck' : 'truck',
         construction: readConstruction(parts.construction!),
         sectionWidthMm: inch(Number(parts.width)),
-        aspectPercent: ASPECT_PERCENT,
+        aspectPercent: FULL_PROFILE_ASPECT_PERCENT,
         rimDiameterMm: inch(Number(parts.rim)),
       },
       parts,

@@ -1,5 +1,5 @@
-import { inch } from '../../units/units';
-import { outerDiameterMm, type Tire } from '../tire';
+import { inch } from '../units/units';
+import { outerDiameterMm, type Tire } from '../tires/tire';
 import { writeConstruction, writeRim } from './notation';
 
 /** Flotation and quad sizes give the outer diameter; the aspect follows from it. Exact. */

@@ -1,4 +1,4 @@
-import type { Source } from '../source';
+import type { Source } from '../sources/source';
 
 /** Names of values in a working; the unit is the end of the name, as everywhere. */
 export type ValueName =

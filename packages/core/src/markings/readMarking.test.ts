@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 
 import { inch } from '../units/units';
-import { BEAD_SEATS_MM } from './notations/beadSeats';
-import { plyRatingOf } from './plies';
+import { BEAD_SEATS_MM } from './beadSeats';
+import { plyRatingOf } from '../tires/plies';
 import { NOTATIONS, readMarking, writeMarking } from './readMarking';
-import { sameSize } from './sameSize';
-import { outerDiameterMm, sectionHeightMm, type Tire } from './tire';
-import { SPEED_SYMBOLS, type SpeedSymbol } from './speedSymbol';
+import { sameSize } from '../tires/sameSize';
+import { outerDiameterMm, sectionHeightMm, type Tire } from '../tires/tire';
+import { SPEED_SYMBOLS, type SpeedSymbol } from '../tires/speedSymbol';
 
 const read = (text: string): Tire => {
   const reading = readMarking(text);

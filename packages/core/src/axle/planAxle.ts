@@ -1,0 +1,44 @@
+import type { LoadCurve } from '../capacity/loadCurve';
+import type { OwnTire } from '../contact/ownTire';
+import type { AxlePosition, WheelCount } from '../loads/geometry';
+import type { BeadHold, Casing } from '../tires/fitting';
+import type { LoadRange } from '../tires/loadRange';
+import type { Tire } from '../tires/tire';
+
+/** One axle as it stands today. Pressures are cold gauge pressures. */
+export interface PlanAxle {
+  readonly position: AxlePosition;
+  readonly wheels: WheelCount;
+  readonly tire: Tire;
+  readonly loadRange: LoadRange;
+  /** The heaviest tire on each side, kg; alike where there is one wheel alone. */
+  readonly leftLoadKg: number;
+  readonly rightLoadKg: number;
+  /** Placard, manual, or what a bicycle is ridden with now; null where nobody told. */
+  readonly roadKpa: number | null;
+  readonly beadHold: BeadHold;
+  readonly tube: boolean;
+  readonly insert: boolean;
+  readonly casing: Casing | null;
+  readonly rimInnerMm: number | null;
+  /** Measured width on the rim; null goes by the marking. */
+  readonly widthMm: number | null;
+  /** Lowest and highest that the sidewall allows. */
+  readonly minKpa: number | null;
+  readonly maxKpa: number | null;
+  /** What the tire carries; null where nothing tells. */
+  readonly curve: LoadCurve | null;
+  /** A bicycle rim without hooks holds a tire by its bead alone. */
+  readonly hookless?: boolean;
+  /** On the heavier tire when it is driven with the road pressure, kg; without it, today's load. Farm machines. */
+  readonly roadLoadKg?: number;
+  /** What its own tests gave; without it the handbook's values hold. */
+  readonly own?: OwnTire;
+}
+
+/**
+ * The most that the sidewall allows, on any ground, kPa: the maximum that was read, else the firmest of its load lines,
+ * which is one too ("max load 1280 lb at 22 psi" rules above 22). Null where neither was read.
+ */
+export const sidewallMostKpa = ({ maxKpa, curve }: Pick<PlanAxle, 'maxKpa' | 'curve'>): number | null =>
+  maxKpa ?? (curve?.from === 'lines' ? curve.points.at(-1)!.pressureKpa : null);
