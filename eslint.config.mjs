@@ -3,18 +3,113 @@ import prettier from 'eslint-config-prettier/flat';
 import { defineConfig } from 'eslint/config';
 import globals from 'globals';
 
-/** Imports go one way: core ← contract ← server and app. Nothing upward, nothing sideways. */
+/** Imports go one way: core ← contract ← domain ← server and app. Nothing upward, nothing sideways. */
 const mayNotImport = (...names) => ({
   'no-restricted-imports': [
     'error',
     {
       patterns: names.map((name) => ({
         group: [name, `${name}/**`],
-        message: 'Imports go one way: core ← contract ← server and app.',
+        message: 'Imports go one way: core ← contract ← domain ← server and app.',
       })),
     },
   ],
 });
+/**
+ * The folders of each package, bottom up: each imports from those before it alone, types included, so that no two hang
+ * together. A new folder gets its place here.
+ */
+const LAYERS = {
+  core: [
+    ...[
+      'units',
+      'result',
+      'sources',
+      'numerics',
+      'atmosphere',
+      'gauges',
+      'loads',
+      'tires',
+      'tools',
+      'capacity',
+      'contact',
+    ],
+    ...[
+      'families',
+      'markings',
+      'calibrate',
+      'findings',
+      'grounds',
+      'soil',
+      'working',
+      'axle',
+      'modifiers',
+      'reference',
+    ],
+    ...['cautions', 'limits', 'schools', 'plan', 'air', 'proof', 'route', 'print', 'index.ts', 'testing'],
+  ],
+  contract: [
+    ...[
+      'quantities.ts',
+      'marking.ts',
+      'problem.ts',
+      'testing',
+      'resources',
+      'devices.ts',
+      'log.ts',
+      'rig',
+      'calculators',
+    ],
+    ...['answers.ts', 'exchange', 'openapi.ts', 'index.ts', 'api.ts'],
+  ],
+  domain: ['gauge', 'evidence', 'plan', 'outing', 'air', 'proof', 'index.ts', 'testing'],
+  server: [
+    ...[
+      'config.ts',
+      'devices',
+      'limits.ts',
+      'logger.ts',
+      'owner.ts',
+      'places.ts',
+      'securityText.ts',
+      'db',
+      'repositories',
+    ],
+    ...[
+      'imports',
+      'problems.ts',
+      'archive',
+      'calculators',
+      'overload.ts',
+      'sameSite.ts',
+      'routes',
+      'app.ts',
+      'main.ts',
+    ],
+  ],
+  app: [
+    ...['settings', 'data', 'words', 'theme', 'workers', 'components', 'forms', 'pictures', 'hooks', 'screens', 'app'],
+    'testing',
+  ],
+};
+/** What two screens need is a component, a hook or of the domain: no folder of screens imports from another. */
+const SCREENS = ['today', 'rigs', 'ground', 'air', 'proof', 'book'];
+
+const zonesOf = (name, order) =>
+  order.slice(0, -1).map((folder, place) => ({
+    target: `./packages/${name}/src/${folder}`,
+    from: order.slice(place + 1).map((later) => `./packages/${name}/src/${later}`),
+    message: `Folders of ${name} import from those below them alone: see LAYERS in the lint configuration.`,
+  }));
+const ZONES = [
+  ...Object.entries(LAYERS).flatMap(([name, order]) => zonesOf(name, order)),
+  ...SCREENS.map((folder) => ({
+    target: `./packages/app/src/screens/${folder}`,
+    from: SCREENS.filter((other) => other !== folder).map((other) => `./packages/app/src/screens/${other}`),
+    message: 'No folder of screens imports from another: make it a component, a hook, or part of the domain.',
+  })),
+];
+
 const OUTSIDE_CORE = ['react*', 'react-native*', 'expo*', 'node:*', 'zod', 'swr'];
 
 export default defineConfig([
@@ -35,6 +130,11 @@ export default defineConfig([
       'import/no-named-as-default-member': 'off',
     },
   },
+  {
+    files: ['packages/*/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: { 'import/no-restricted-paths': ['error', { zones: ZONES }] },
+  },
   { files: ['**/*.{mjs,js}'], languageOptions: { globals: globals.node } },
   // What it has the page do runs in the page.
   { files: ['scripts/screenshots.mjs', 'scripts/bench/browser.mjs'], languageOptions: { globals: globals.browser } },
@@ -45,7 +145,13 @@ export default defineConfig([
   {
     files: ['packages/core/**/*.ts'],
     rules: {
-      ...mayNotImport('@dunlinmoss/contract', '@dunlinmoss/server', '@dunlinmoss/app', ...OUTSIDE_CORE),
+      ...mayNotImport(
+        '@dunlinmoss/contract',
+        '@dunlinmoss/domain',
+        '@dunlinmoss/server',
+        '@dunlinmoss/app',
+        ...OUTSIDE_CORE,
+      ),
       // The core is pure: time, chance and the world come in as arguments.
       'no-restricted-globals': [
         'error',
@@ -65,7 +171,19 @@ export default defineConfig([
   },
   {
     files: ['packages/contract/**/*.ts'],
-    rules: mayNotImport('@dunlinmoss/server', '@dunlinmoss/app', 'react*', 'react-native*', 'expo*', 'node:*'),
+    rules: mayNotImport(
+      '@dunlinmoss/domain',
+      '@dunlinmoss/server',
+      '@dunlinmoss/app',
+      'react*',
+      'react-native*',
+      'expo*',
+      'node:*',
+    ),
+  },
+  {
+    files: ['packages/domain/**/*.ts'],
+    rules: mayNotImport('@dunlinmoss/server', '@dunlinmoss/app', 'react*', 'react-native*', 'expo*', 'node:*', 'zod'),
   },
   {
     files: ['packages/server/**/*.ts'],
@@ -88,7 +206,7 @@ export default defineConfig([
         {
           patterns: [
             {
-              group: ['**/data/*', '!**/data/preferences', '@dunlinmoss/contract'],
+              group: ['**/data/*', '@dunlinmoss/contract'],
               message: 'Pictures take numbers and draw.',
             },
           ],

@@ -9,21 +9,46 @@ import { startProduct } from '../scripts/product.mjs';
 type Product = Awaited<ReturnType<typeof startProduct>>;
 
 interface Fixtures {
-  /** The whole product with the demo data, alone for this test. */
+  /** The whole product with the demo data, as on its first start. */
   product: Product;
 }
 
+interface WorkerFixtures {
+  /** The product of a worker: it starts once, and again where a test left it stopped. */
+  started: { product: Product | undefined; readonly folder: string };
+}
+
+const isUp = ({ address }: Product): Promise<boolean> =>
+  fetch(`${address}/api/v1/health`).then(
+    ({ ok }) => ok,
+    () => false,
+  );
+
 /**
- * Every test walks the started product, on a database of its own. A page that throws or that asks anyone but the
+ * Every test walks the started product, on the demo data alone. A page that throws or that asks anyone but the
  * product for anything fails its test.
  */
-export const test = base.extend<Fixtures>({
-  product: async ({}, use) => {
-    const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-e2e-'));
-    const product = await startProduct({ folder });
-    await use(product);
-    await product.stop();
-    rmSync(folder, { recursive: true, force: true });
+export const test = base.extend<Fixtures, WorkerFixtures>({
+  started: [
+    async ({}, use) => {
+      const started: WorkerFixtures['started'] = {
+        product: undefined,
+        folder: mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-e2e-')),
+      };
+      await use(started);
+      await started.product?.stop();
+      rmSync(started.folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
+  product: async ({ started }, use) => {
+    if (started.product && !(await isUp(started.product))) {
+      await started.product.stop();
+      started.product = undefined;
+    }
+    if (started.product) await started.product.reset();
+    started.product ??= await startProduct({ folder: started.folder });
+    await use(started.product);
   },
   baseURL: async ({ product }, use) => use(product.address),
   page: async ({ page, product }, use) => {

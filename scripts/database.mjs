@@ -37,12 +37,14 @@ function socketOf(folder) {
 const admin = (socket, ...args) =>
   spawnSync('mariadb-admin', ['--no-defaults', `--socket=${socket}`, `--user=${USER}`, ...args], { encoding: 'utf8' });
 
+/** Runs SQL and gives back what it answered: a row a line, its columns parted by tabs. */
 const sql = (socket, text) => {
-  const result = spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${USER}`], {
+  const result = spawnSync('mariadb', ['--no-defaults', '--batch', '-N', `--socket=${socket}`, `--user=${USER}`], {
     input: text,
     encoding: 'utf8',
   });
   if (result.status !== 0) throw new PlainError(`The database refused its set-up: ${result.stderr.trim()}`);
+  return result.stdout;
 };
 
 /** Writes a file so that it is there whole or not at all. */

@@ -11,6 +11,8 @@ import { PlainError, say } from './say.mjs';
 
 /** A server that ends so often within a minute is not started again. */
 const MOST_RESTARTS = 5;
+/** What the database is made of, and whose it is: not what people keep in it. */
+const KEPT_TABLES = ['migrations', 'migration_steps', 'owners'];
 const DEMO = path.join(ROOT, 'demo/ravelsey.json');
 
 /**
@@ -37,7 +39,7 @@ export function startServer({ port, databaseEnv, env = {} }) {
 }
 
 /** Loads the invented estate through the product's own import, when nothing is kept yet. */
-async function loadDemo(address) {
+export async function loadDemo(address) {
   const rigs = await (await fetch(`${address}/api/v1/rigs?limit=1`)).json();
   if (rigs.items.length > 0) return;
   const response = await fetch(`${address}/api/v1/import`, {
@@ -99,6 +101,20 @@ export async function startProduct({ folder, port, databasePort, demo = true, en
           stopping = false;
           server = await begin();
         },
+      },
+      /** As on its first start: the demo data and nothing else. */
+      async reset() {
+        const kept = KEPT_TABLES.map((table) => `'${table}'`).join(', ');
+        const tables = database
+          .admin(
+            `SELECT table_name FROM information_schema.tables WHERE table_schema = '${database.name}'
+             AND table_type = 'BASE TABLE' AND table_name NOT IN (${kept});`,
+          )
+          .trim()
+          .split('\n');
+        const emptied = tables.map((table) => `DELETE FROM ${table};`).join(' ');
+        database.admin(`USE ${database.name}; SET FOREIGN_KEY_CHECKS = 0; ${emptied}`);
+        await loadDemo(address);
       },
       async stop() {
         await stopServer();

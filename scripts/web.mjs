@@ -21,7 +21,9 @@ function* filesBelow(folder) {
 function sourceHash() {
   const hash = createHash('sha256');
   const sources = [
-    ...['core/src', 'contract/src', 'app/src', 'app/public'].map((folder) => path.join(ROOT, 'packages', folder)),
+    ...['core/src', 'contract/src', 'domain/src', 'app/src', 'app/public'].map((folder) =>
+      path.join(ROOT, 'packages', folder),
+    ),
   ].flatMap((folder) => (existsSync(folder) ? [...filesBelow(folder)] : []));
   const settings = ['app.json', 'package.json', 'metro.config.js', 'babel.config.js'].map((name) =>
     path.join(ROOT, 'packages/app', name),

@@ -1,3 +1,5 @@
+export { NEXT_STEPS, planQuery, rigCard, rigNextStep, rigPlan } from './answers';
+export { planOut } from './calculators/planShapes';
 export type { Calculator } from './calculators/calculator';
 export { CALCULATORS } from './calculators/registry';
 export {

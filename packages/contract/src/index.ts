@@ -1,4 +1,5 @@
-export { buildOf, tireOf } from './calculators/shapes';
+export { NEXT_STEPS, type NextStep, type PlanQuery, type RigCard, type RigNextStep, type RigPlan } from './answers';
+export { buildOf, tireOf } from './rig/build';
 export {
   EXCHANGE_VERSION,
   exchangeFile,

@@ -18,6 +18,7 @@ import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
 import { removeQuery } from './resources/row';
 import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logQuery, thinLog } from './log';
+import { planQuery, rigCard, rigNextStep, rigPlan } from './answers';
 import { problem } from './problem';
 import { PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
 import { RESOURCES } from './resources/registry';
@@ -86,7 +87,35 @@ function resourcePaths(name: string, { path, query }: { path: string; query: z.Z
 
 const body = (schema: z.ZodType): Json => ({ requestBody: { required: true, ...json(schemaOf(schema, 'input')) } });
 const csv = { content: { 'text/csv': { schema: { type: 'string' } } } };
+const NO_RIG = { 404: refusal('No such rig') };
 const NOT_THERE = { 404: refusal('No such rig, or nothing switched on') };
+
+/** Answers about a rig from all that is kept of it. */
+const answerPaths = (): Json => ({
+  '/rigs/{id}/plan': {
+    parameters: [idParameter],
+    get: {
+      summary: 'Pressures of a rig on a ground, from its loads and everything that was measured on its tires',
+      parameters: queryParameters(planQuery),
+      responses: { 200: answer('The plan, or what stands in its way', schemaOf(rigPlan)), ...NO_RIG, ...REFUSED },
+    },
+  },
+  '/rigs/{id}/next-step': {
+    parameters: [idParameter],
+    get: {
+      summary: 'The one next step of the outing under way with a rig',
+      responses: { 200: answer('The step', schemaOf(rigNextStep)), ...NO_RIG, ...REFUSED },
+    },
+  },
+  '/rigs/{id}/card': {
+    parameters: [idParameter],
+    get: {
+      summary: 'A plan for every ground of a rig, in one load case',
+      parameters: queryParameters(planQuery.pick({ loadCaseId: true })),
+      responses: { 200: answer('The card', schemaOf(rigCard)), ...NO_RIG, ...REFUSED },
+    },
+  },
+});
 
 /** The log of a rig: handed over in batches, thinned, and as a table. */
 const logPaths = (): Json => ({
@@ -267,7 +296,7 @@ export function openApi(): Json {
       },
     },
   };
-  paths = { ...paths, ...logPaths(), ...photoPaths(), ...devicePaths() };
+  paths = { ...paths, ...answerPaths(), ...logPaths(), ...photoPaths(), ...devicePaths() };
   for (const [name, resource] of Object.entries(RESOURCES)) {
     schemas[capital(name)] = schemaOf(resource.body, 'input');
     schemas[`${capital(name)}Row`] = schemaOf(resource.row);

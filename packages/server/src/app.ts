@@ -13,6 +13,7 @@ import { MOST_ROW_BYTES } from './limits';
 import { requireOwner } from './owner';
 import { errorHandler, noSuchRoute } from './problems';
 import { createRepositories } from './repositories/repositories';
+import { answerRoutes } from './routes/answers';
 import { archiveRoutes } from './routes/archive';
 import { calculatorRoutes } from './routes/calculators';
 import { deviceRoutes, probeRoutes } from './routes/devices';
@@ -137,6 +138,7 @@ function apiRoutes(pool: Pool, ownerId: string, bodyMs: number): Router {
   api.use('/calc', calculatorRoutes());
   api.use('/devices/probe', probeRoutes());
   api.use('/devices/rigs/:id', devices.rest);
+  api.use(answerRoutes(repositories));
   api.use(exchangeRoutes(pool, repositories));
   api.use(logRoutes(pool, repositories));
   return api;

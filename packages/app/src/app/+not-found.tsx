@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 
-import { Page } from '../pieces/Page';
-import { Empty } from '../pieces/States';
+import { Page } from '../components/Page';
+import { Empty } from '../components/States';
 
 export default function NotFound() {
   const router = useRouter();

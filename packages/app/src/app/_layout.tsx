@@ -11,7 +11,7 @@ import { keptCache } from '../data/cache';
 import { startOutbox } from '../data/outbox';
 import { sendPhotos } from '../data/photos';
 import { arrived, swrSettings } from '../data/rows';
-import { Shell } from '../pieces/Shell';
+import { Shell } from '../components/Shell';
 import { paperTheme } from '../theme/theme';
 import { useLight } from '../theme/useLight';
 

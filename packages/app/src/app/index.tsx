@@ -1,1 +1,1 @@
-export { TodayPlace as default } from '../places/today/TodayPlace';
+export { TodayScreen as default } from '../screens/today/TodayScreen';

@@ -1,7 +1,7 @@
-import { sampleRig } from '../testing/sampleRig';
+import { sampleRig } from '@dunlinmoss/domain/testing';
 import { keptCache } from './cache';
 import { arrived } from './rows';
-import { readStored, shaped } from './storage';
+import { readStored, shaped } from '../settings/storage';
 
 const kept = () => new Map(readStored<[string, { data: { revision: number } }][]>(shaped('cache')));
 const leave = () => globalThis.dispatchEvent(new Event('pagehide'));

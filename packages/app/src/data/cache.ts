@@ -1,7 +1,7 @@
 import type { Cache, State } from 'swr';
 
 import { answeredRows } from './rows';
-import { readStored, shaped, writeStored } from './storage';
+import { readStored, shaped, writeStored } from '../settings/storage';
 
 type Entry = readonly [string, State<unknown>];
 

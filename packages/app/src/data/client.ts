@@ -1,6 +1,6 @@
 import { problem, type Problem } from '@dunlinmoss/contract';
 
-import { createStore } from './store';
+import { createStore } from '../settings/store';
 
 const API = '/api/v1';
 const TIMEOUT_MS = 10_000;

@@ -2,7 +2,7 @@ import { act, renderHook } from '@testing-library/react';
 import { useForm } from 'react-hook-form';
 
 import { dropDraft, readDraft, useDraft } from './drafts';
-import { readStored, writeStored } from './storage';
+import { readStored, writeStored } from '../settings/storage';
 
 interface Values {
   name: string;

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
 
-import { readStored, shaped, writeStored } from './storage';
+import { readStored, shaped, writeStored } from '../settings/storage';
 
 const keyOf = (name: string): string => `${shaped('draft')}:${name}`;
 

@@ -1,6 +1,6 @@
 import { bodyOf, type Rig } from '@dunlinmoss/contract';
 
-import { sampleRig } from '../testing/sampleRig';
+import { sampleRig } from '@dunlinmoss/domain/testing';
 import { outboxStore, save, settle, startOutbox } from './outbox';
 
 const rig = (change: Partial<Rig> = {}): Rig => ({ ...bodyOf('rigs', sampleRig()), revision: 0, ...change });

@@ -1,8 +1,8 @@
 import { RESOURCES, type BodyOf, type Problem, type ResourceName, type RowOf } from '@dunlinmoss/contract';
 
 import { Away, Refused, request } from './client';
-import { shaped } from './storage';
-import { createStore } from './store';
+import { shaped } from '../settings/storage';
+import { createStore } from '../settings/store';
 
 /** A save that has not arrived yet, or that met a newer row on the other side. */
 export interface Pending {

@@ -1,4 +1,5 @@
 import { bodyOf, type Outing, type OutingRow } from '@dunlinmoss/contract';
+import { openOuting } from '@dunlinmoss/domain';
 
 import { newId } from './newId';
 
@@ -8,7 +9,7 @@ import { useRows } from './rows';
 /** The outing under way: the newest that is not closed. */
 export function useOpenOuting(): { readonly outing: OutingRow | undefined; readonly loading: boolean } {
   const { rows, loading } = useRows('outings');
-  return { outing: rows.find(({ state }) => state !== 'closed'), loading };
+  return { outing: openOuting(rows), loading };
 }
 
 /** A blank outing that begins now. Made once by the form that fills it in, so that saving twice is one outing. */

@@ -1,5 +1,5 @@
-import { sampleCase, sampleRig } from '../testing/sampleRig';
-import { fileName } from './files';
+import { sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
+import { fileName } from '../components/files';
 import { copyOf } from './rigs';
 
 describe('copyOf', () => {

@@ -3,9 +3,9 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 
-import { sampleRig } from '../testing/sampleRig';
+import { sampleRig } from '@dunlinmoss/domain/testing';
 import { outboxStore } from './outbox';
-import { arrived, bringBack, putAside, swrSettings, useRow, useRows } from './rows';
+import { arrived, bringBack, putAside, swrSettings, useAllRows, useRow, useRows } from './rows';
 
 AbortSignal.timeout ??= () => new AbortController().signal;
 
@@ -60,6 +60,19 @@ describe('useRows', () => {
     act(() => arrived('rigs', there[1]!));
     expect(result.current).toEqual(['Rig 1', 'Snipe']);
     await waitFor(() => expect(result.current).toEqual(['Rig 1', 'Snipe']));
+  });
+});
+
+describe('useAllRows', () => {
+  it('goes on until the last page has come', async () => {
+    const all = Array.from({ length: 5 }, (_, n) => row(n + 1));
+    globalThis.fetch = (async (url: string) => {
+      const from = Number(/after=(\d)/.exec(url)?.[1] ?? 0);
+      const next = from + 2 < all.length ? String(from + 2) : null;
+      return { ok: true, status: 200, json: async () => ({ items: all.slice(from, from + 2), next }) } as Response;
+    }) as typeof fetch;
+    const { result } = renderHook(() => useAllRows('rigs', { limit: '2' }, () => true).rows.length, { wrapper });
+    await waitFor(() => expect(result.current).toBe(5));
   });
 });
 

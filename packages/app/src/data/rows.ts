@@ -5,7 +5,7 @@ import useSWRInfinite from 'swr/infinite';
 
 import { Refused, request } from './client';
 import { outboxStore } from './outbox';
-import { createStore } from './store';
+import { createStore } from '../settings/store';
 
 interface PageOf<Row> {
   readonly items: Row[];
@@ -166,6 +166,23 @@ export function useRows<Name extends ResourceName>(
     hasMore: (data?.at(-1)?.next ?? null) !== null,
     more: () => void setSize((size) => size + 1),
   };
+}
+
+/** The whole of a list, page after page: for what is reckoned from all of it, where the newest page would be a guess. */
+export function useAllRows<Name extends ResourceName>(
+  name: Name,
+  query: Readonly<Record<string, string>> | null,
+  belongs: (body: BodyOf<Name>) => boolean,
+): RowList<RowOf<Name>> {
+  const list = useRows(name, query, belongs);
+  const { hasMore, more, rows } = list;
+  const count = rows.length;
+  useEffect(() => {
+    // Asked for again as each page has come.
+    if (hasMore) more();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [hasMore, count]);
+  return list;
 }
 
 /** What was put aside, as the server tells it, up to a hundred rows. */

@@ -3,12 +3,12 @@ import type { Likely, UnitOf } from '@dunlinmoss/core';
 import { useEffect, useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 
-import { unitsStore } from '../data/preferences';
-import { NumberField } from '../pieces/NumberField';
-import { QuantityField } from '../pieces/QuantityField';
-import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../pieces/quantityText';
-import { TextField } from '../pieces/TextField';
-import { parseNumber } from '../words/format';
+import { unitsStore } from '../settings/preferences';
+import { NumberField } from '../components/NumberField';
+import { QuantityField } from '../components/QuantityField';
+import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../components/quantityText';
+import { TextField } from '../components/TextField';
+import { parseNumber } from '../settings/typedNumber';
 import { questionText } from '../words/questions';
 import { chosen, valueAt, withValue, type Pointer } from './rowForm';
 import { rowName, useValue, type OpenForm } from './useRowForm';

@@ -1,6 +1,6 @@
 import type { FieldProblem } from '@dunlinmoss/contract';
 
-import type { QuantityText } from '../pieces/quantityText';
+import type { QuantityText } from '../components/quantityText';
 
 /**
  * Where a field of a row is: its JSON pointer (RFC 6901), the same that a refusal of the contract names. Keys of our rows

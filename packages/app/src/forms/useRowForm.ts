@@ -15,9 +15,9 @@ import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { dropDraft, readDraft, useDraft } from '../data/drafts';
 import { newId } from '../data/newId';
 import { save, type SaveResult } from '../data/outbox';
-import type { Units } from '../data/preferences';
-import { notify } from '../pieces/Notice';
-import { putAsideAndSay } from '../pieces/putAside';
+import type { Units } from '../settings/preferences';
+import { notify } from '../components/Notice';
+import { putAsideAndSay } from '../components/putAside';
 import { fieldText } from '../words/problems';
 import { finished, openForm, problemsByField, type Pointer, type RowForm } from './rowForm';
 

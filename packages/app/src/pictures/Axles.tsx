@@ -10,7 +10,7 @@ import {
 import { useId } from 'react';
 import { Circle, Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { AXLE_WORDS } from '../words/axles';

@@ -3,7 +3,7 @@ import { scaleLog } from 'd3-scale';
 import { memo } from 'react';
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { pressure } from '../words/format';

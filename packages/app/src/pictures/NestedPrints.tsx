@@ -1,7 +1,7 @@
 import type { OutlineMm } from '@dunlinmoss/core';
 import { G, Path, Text as SvgText } from 'react-native-svg';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { length, pressure } from '../words/format';

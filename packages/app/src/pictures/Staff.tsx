@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import { memo, useId } from 'react';
 import { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { pressure, pressureNumber } from '../words/format';

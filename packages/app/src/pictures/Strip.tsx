@@ -2,7 +2,7 @@ import { fromCanonical } from '@dunlinmoss/core';
 import { scaleLinear } from 'd3-scale';
 import { Circle, Path, Text as SvgText } from 'react-native-svg';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { length, pressure } from '../words/format';

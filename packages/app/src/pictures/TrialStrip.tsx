@@ -2,7 +2,7 @@ import { fromCanonical, type Level } from '@dunlinmoss/core';
 import { scaleLinear } from 'd3-scale';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { pressure } from '../words/format';

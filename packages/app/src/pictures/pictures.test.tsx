@@ -2,7 +2,7 @@ import { psi } from '@dunlinmoss/core';
 import { render, screen } from '@testing-library/react';
 import fc from 'fast-check';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { DAY } from '../theme/palette';
 import { Axles, type DrawnAxle } from './Axles';
 import { contactOutline } from './contactOutline';

@@ -1,12 +1,10 @@
 import type { Airing } from '@dunlinmoss/contract';
 import { planGround, psi, wheelKey, type GroundCode } from '@dunlinmoss/core';
+import { axleOnGauge, planInput, rigWheels } from '@dunlinmoss/domain';
 
 import { newAiring } from '../data/airings';
-import { planInput } from '../data/planInput';
-import { rigWheels } from '../data/wheels';
-import type { AirJob } from '../places/air/useAirJob';
-import { axleOnGauge } from '../words/format';
-import { sampleRig } from './sampleRig';
+import type { AirJob } from '../hooks/useAirJob';
+import { sampleRig } from '@dunlinmoss/domain/testing';
 
 const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
 
@@ -24,6 +22,9 @@ export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground
     units,
     outing: undefined,
     question: { rig, tests: [], asked, change: () => undefined },
+    tests: [],
+    loadCaseId: null,
+    stepKpa: psi(1),
     plan: plan.value,
     wheels,
     airings: [],

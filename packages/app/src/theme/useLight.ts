@@ -1,6 +1,6 @@
 import { useColorScheme } from 'react-native';
 
-import { lightStore } from '../data/preferences';
+import { lightStore } from '../settings/preferences';
 import type { Palette } from './palette';
 import { paletteOf } from './theme';
 

@@ -8,7 +8,7 @@ import {
   type WheelState,
 } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { AXLE_WORDS, PART_WORDS } from './axles';
 import { pressure } from './format';
 

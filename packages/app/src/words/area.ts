@@ -1,4 +1,4 @@
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 
 const MM2_PER = { mm: 100, in: 645.16 } as const;
 

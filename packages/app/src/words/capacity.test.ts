@@ -1,8 +1,8 @@
 import { curveOf } from '@dunlinmoss/contract';
 import { capacity, psi } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
-import { sampleAxle } from '../testing/sampleRig';
+import type { Units } from '../settings/preferences';
+import { sampleAxle } from '@dunlinmoss/domain/testing';
 import { capacityText } from './capacity';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };

@@ -1,6 +1,6 @@
 import type { Capacity, CurveProblem, LoadCurve, Result } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { mass, pressure, speed } from './format';
 
 const FROM: Record<LoadCurve['from'], string> = {

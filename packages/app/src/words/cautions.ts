@@ -1,6 +1,6 @@
 import { familyOf, type CautionCode, type GroundPlan } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { AXLE_WORDS } from './axles';
 import { length, speed } from './format';
 

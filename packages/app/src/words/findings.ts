@@ -1,8 +1,9 @@
 import type { Family, Finding } from '@dunlinmoss/core';
+import { onGauge } from '@dunlinmoss/domain';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { axleName } from './axles';
-import { length, mass, onGauge, pressure, speed } from './format';
+import { length, mass, pressure, speed } from './format';
 
 /** What is wrong, with its numbers, and what to do about it. */
 export interface FindingWords {

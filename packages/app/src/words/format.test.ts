@@ -1,20 +1,10 @@
 import { psi } from '@dunlinmoss/core';
+import { onGauge } from '@dunlinmoss/domain';
 import fc from 'fast-check';
 
-import type { Units } from '../data/preferences';
-import {
-  editText,
-  length,
-  mass,
-  onGauge,
-  parseNumber,
-  parseSum,
-  percent,
-  pressure,
-  pressureNumber,
-  pressureRange,
-  speed,
-} from './format';
+import type { Units } from '../settings/preferences';
+import { parseNumber, parseSum } from '../settings/typedNumber';
+import { editText, length, mass, percent, pressure, pressureNumber, pressureRange, speed } from './format';
 
 const US: Units = { pressure: 'psi', mass: 'lb', length: 'in' };
 const SI: Units = { pressure: 'kPa', mass: 'kg', length: 'mm' };

@@ -1,6 +1,6 @@
 import type { GaugeFitness, GaugeFlaw, GaugeOffset } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { percent, pressure, pressureFine } from './format';
 
 export const FITNESS_WORDS: Record<GaugeFitness['fitness'], string> = {

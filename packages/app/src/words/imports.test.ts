@@ -1,6 +1,6 @@
 import type { ArchiveCounts, LoadsOutcome } from '@dunlinmoss/contract';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { archiveDoneText, archiveProblemText, failureText, lineText, rowText, tableProblemText } from './imports';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };

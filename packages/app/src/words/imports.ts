@@ -12,7 +12,7 @@ import type {
 import type { AxlePosition, WeighedPart } from '@dunlinmoss/core';
 
 import type { ImportFailure } from '../data/imports';
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { AXLE_WORDS, PART_WORDS } from './axles';
 import { mass } from './format';
 import { fieldText } from './problems';

@@ -6,7 +6,7 @@ import {
   type OwnTire,
 } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { day, pressure } from './format';
 
 /** One constant of a tire: what is assumed, what was found, and between what with nine chances in ten. */

@@ -9,10 +9,11 @@ import type {
   PlanProblem,
   SchoolCode,
 } from '@dunlinmoss/core';
+import { axleOnGauge, onGauge } from '@dunlinmoss/domain';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { axleName } from './axles';
-import { axleOnGauge, mass, onGauge, pressure, pressureNumber, speed } from './format';
+import { mass, pressure, pressureNumber, speed } from './format';
 import { DECIDED_BY, SCHOOL_WORDS } from './schools';
 
 /** Far finer than any gauge: marks computed in two ways may differ in the last place. */

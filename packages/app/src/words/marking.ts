@@ -10,7 +10,7 @@ import {
   type Tire,
 } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { mass, speed } from './format';
 
 /** Tires whose height the size does not name: what is taken instead. */

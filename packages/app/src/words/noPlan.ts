@@ -1,8 +1,8 @@
 import type { FamilyCode } from '@dunlinmoss/core';
 import { familyOf } from '@dunlinmoss/core';
+import type { NoPlan } from '@dunlinmoss/domain';
 
-import type { NoPlan } from '../data/planInput';
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { axleName } from './axles';
 import { loadProblemText } from './loads';
 import { questionText } from './questions';

@@ -1,7 +1,8 @@
 import type { CeilingCode, FloorCode, GroundCode, Kind, LegAxle } from '@dunlinmoss/core';
+import { gaugeStepKpa, onGauge } from '@dunlinmoss/domain';
 
-import type { Units } from '../data/preferences';
-import { gaugeStepKpa, onGauge, percent, pressure } from './format';
+import type { Units } from '../settings/preferences';
+import { percent, pressure } from './format';
 import { groundName } from './grounds';
 import { LIMIT_WORDS } from './limits';
 

@@ -1,7 +1,7 @@
 import type { DecisionCode, OutingRow, OutingState } from '@dunlinmoss/contract';
 import { familyOf, type AxlePosition, type FamilyCode } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { AXLE_WORDS } from './axles';
 import { pressure } from './format';
 

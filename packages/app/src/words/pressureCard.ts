@@ -1,12 +1,12 @@
 import { loadCaseOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, groundsFor, planGround, type CautionCode, type GroundPlan } from '@dunlinmoss/core';
+import { axleOnGauge, planInput } from '@dunlinmoss/domain';
 
-import { planInput } from '../data/planInput';
-import { unitsFor, type Units } from '../data/preferences';
+import { unitsFor, type Units } from '../settings/preferences';
 import { axleName } from './axles';
 import { cautionText, speedGuide } from './cautions';
 import { FAMILY_WORDS } from './families';
-import { axleOnGauge, day, mass, pressureNumber } from './format';
+import { day, mass, pressureNumber } from './format';
 import { groundName } from './grounds';
 import { SCHOOL_WORDS } from './schools';
 import type { Sheet } from './sheet';

@@ -1,7 +1,7 @@
 import type { FieldProblem } from '@dunlinmoss/contract';
 import type { MarkingProblem } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { length, mass, pressure } from './format';
 import { markingProblemText } from './marking';
 

@@ -1,7 +1,7 @@
 import type { RigQuestion } from '@dunlinmoss/contract';
 import { fromCanonical, type Quantity, type Question } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { TIRE_USE_WORDS } from './families';
 import { unitLabel } from './format';
 

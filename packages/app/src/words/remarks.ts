@@ -1,6 +1,6 @@
 import { familyOf, SQUARES_UP_KPA, type GroundPlan, type Kind, type Remark } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { percent, pressure } from './format';
 import { groundName } from './grounds';
 import { NEED_WORDS } from './limits';

@@ -4,9 +4,9 @@ import path from 'node:path';
 import { psi } from '@dunlinmoss/core';
 import { decodePDFRawStream, PDFDocument, PDFRawStream } from 'pdf-lib';
 
-import type { Units } from '../data/preferences';
-import { SAMPLE_RIGS, sampleAxle, sampleCase, sampleRig } from '../testing/sampleRig';
-import { sheetPdf } from '../work/sheetPdf';
+import type { Units } from '../settings/preferences';
+import { SAMPLE_RIGS, sampleAxle, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
+import { sheetPdf } from '../workers/sheetPdf';
 import { pressureCard } from './pressureCard';
 import { rigCard } from './rigCard';
 import { sheetText } from './sheet';

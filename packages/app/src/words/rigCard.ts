@@ -1,11 +1,12 @@
 import { curveOf, factsOf, loadCaseOf, rigLoads, type GaugeRow, type RigRow } from '@dunlinmoss/contract';
 import { capacity, familyOf, findingsOf, type RigLoads } from '@dunlinmoss/core';
+import { gaugeStepKpa } from '@dunlinmoss/domain';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { axleName, PART_WORDS } from './axles';
 import { FAMILY_WORDS } from './families';
 import { findingWords } from './findings';
-import { day, gaugeStepKpa, mass, pressure, speed } from './format';
+import { day, mass, pressure, speed } from './format';
 import { STANDING_WORDS } from './loads';
 import type { Sheet } from './sheet';
 

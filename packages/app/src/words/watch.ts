@@ -1,6 +1,6 @@
 import type { Advice, WatchReason } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { duration, hoursText, timeOfDay } from './air';
 import { pressure, pressureFine } from './format';
 

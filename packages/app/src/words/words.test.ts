@@ -1,4 +1,5 @@
 import { rig as rigSchema, fieldProblems } from '@dunlinmoss/contract';
+import { ofHundred } from './format';
 import {
   AIR_TOOLS,
   CAUTION_CODES,
@@ -24,12 +25,10 @@ import {
   type PlanProblem,
   type Remark,
 } from '@dunlinmoss/core';
+import { gaugeErrorKpa, marginInputs, planInput, USUAL_DAY, workOutDay } from '@dunlinmoss/domain';
 
-import { planInput } from '../data/planInput';
-import type { Units } from '../data/preferences';
-import { USUAL_DAY, workOutDay } from '../places/ground/dayLegs';
-import { gaugeErrorKpa, marginInputs, ofHundred } from '../places/ground/howSure';
-import { SAMPLE_RIGS, sampleBicycle, sampleCase, sampleRig } from '../testing/sampleRig';
+import type { Units } from '../settings/preferences';
+import { SAMPLE_RIGS, sampleBicycle, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { cautionText, speedGuide } from './cautions';
 import { FAMILY_WORDS, PLACE_WORDS } from './families';
 import { findingWords } from './findings';

@@ -10,7 +10,7 @@ import {
   type WorkingStep,
 } from '@dunlinmoss/core';
 
-import type { Units } from '../data/preferences';
+import type { Units } from '../settings/preferences';
 import { pressure } from './format';
 
 const SYMBOLS: Record<ValueName, string> = {

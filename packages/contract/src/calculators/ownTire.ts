@@ -3,7 +3,8 @@ import { z } from 'zod';
 
 import { pressureKpa, someLoadKg } from '../quantities';
 import { defineCalculator } from './calculator';
-import { buildOf, ownTireShape, tireInput } from './shapes';
+import { buildOf, tireInput } from '../rig/build';
+import { ownTireShape } from './shapes';
 
 export const ownTireCalculator = defineCalculator({
   name: 'own-tire',

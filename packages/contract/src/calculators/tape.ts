@@ -3,7 +3,8 @@ import { z } from 'zod';
 
 import { contactLengthMm, pressureKpa, wheelLoadKg } from '../quantities';
 import { defineCalculator } from './calculator';
-import { buildOf, tapeContactShape, tireInput } from './shapes';
+import { buildOf, tireInput } from '../rig/build';
+import { tapeContactShape } from './shapes';
 
 export const tapeCalculator = defineCalculator({
   name: 'tape',

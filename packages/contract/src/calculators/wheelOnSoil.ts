@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { pressureKpa, someLoadKg, widthMm } from '../quantities';
 import { defineCalculator } from './calculator';
 import { problemShape } from './planShapes';
-import { buildOf, tireInput } from './shapes';
+import { buildOf, tireInput } from '../rig/build';
 
 export const wheelOnSoilCalculator = defineCalculator({
   name: 'wheel-on-soil',

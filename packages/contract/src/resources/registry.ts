@@ -80,7 +80,7 @@ export const RESOURCES = {
     path: 'outings',
     body: outing,
     row: outingRow,
-    query: pageQuery,
+    query: pageQuery.extend({ rigId: id.optional() }),
     order: { by: 'startedAt', newestFirst: true },
     serverOnly: { ...stampedAt, rigName: () => '' },
     optionalInFiles: false,

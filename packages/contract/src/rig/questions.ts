@@ -12,7 +12,7 @@ import {
   type TireUse,
 } from '@dunlinmoss/core';
 
-import { tireOf } from '../calculators/shapes';
+import { tireOf } from './build';
 import type { LoadCaseBody } from '../resources/loadCase';
 import type { Rig } from '../resources/rig';
 

@@ -14,7 +14,7 @@ import {
   type RigLoads,
 } from '@dunlinmoss/core';
 
-import { tireOf } from '../calculators/shapes';
+import { tireOf } from './build';
 import type { GaugeRow } from '../resources/gauge';
 import type { LoadCaseBody } from '../resources/loadCase';
 import type { Reading, Rig, RigAxle } from '../resources/rig';

@@ -3,6 +3,7 @@ import type { Pool } from 'mysql2/promise';
 
 import { group, plain, time } from './columns';
 import { eraseOuting } from './erase';
+import { ofRig } from './ofRig';
 import { oneList, part } from './parts';
 import { versioned } from './versioned';
 
@@ -42,6 +43,7 @@ export const outingRepository = (pool: Pool) =>
       decision: group({ code: plain('decision_code'), note: plain('decision_note') }),
     },
     lookedUp: { rigName: '(SELECT r.name FROM rigs r WHERE r.owner_id = t.owner_id AND r.id = t.rig_id)' },
+    filter: ofRig,
     beforeErase: eraseOuting,
     parts: [PRESSURES, MODIFIERS],
     partFields: (itemsOf) => ({

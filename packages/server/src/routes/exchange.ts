@@ -16,23 +16,12 @@ import { z } from 'zod';
 
 import { inTransaction, type Connection } from '../db/pool';
 import { Refusal } from '../problems';
+import { everyRow } from '../repositories/everyRow';
 import type { Repositories } from '../repositories/repositories';
-import type { PageQuery, Repository } from '../repositories/versioned';
+import type { Repository } from '../repositories/versioned';
 
 const exportQuery = z.strictObject({ rig: rowId.optional() });
 const importQuery = z.strictObject({ preview: z.stringbool().default(false) });
-
-/** Every row of one kind, page by page. */
-async function everyRow<Row>(repository: Repository<never, Row>, ownerId: string): Promise<Row[]> {
-  const rows: Row[] = [];
-  let after: string | undefined;
-  do {
-    const page = await repository.list(ownerId, { limit: 100, after, aside: false } as PageQuery);
-    rows.push(...page.items);
-    after = page.next ?? undefined;
-  } while (after !== undefined);
-  return rows;
-}
 
 /** What an export of one rig carries: the rig alone. Of everything: every row of every kind. */
 async function fileOf(repositories: Repositories, ownerId: string, rigId: string | undefined): Promise<unknown> {
@@ -42,7 +31,7 @@ async function fileOf(repositories: Repositories, ownerId: string, rigId: string
   for (const kind of RESOURCE_NAMES) {
     const repository = repositories[kind] as unknown as Repository<never, RowOf<ResourceName>>;
     const ofOne = kind === 'rigs' && rig ? [rig] : [];
-    const rows = rigId === undefined ? await everyRow(repository, ownerId) : ofOne;
+    const rows = rigId === undefined ? await everyRow(repository, ownerId, {}) : ofOne;
     lists[kind] = rows.map((row) => bodyOf(kind, row));
   }
   return { format: 'dunlinmoss', version: EXCHANGE_VERSION, ...lists };

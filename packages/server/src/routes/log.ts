@@ -11,6 +11,7 @@ import { z } from 'zod';
 import { inTransaction, isPassing } from '../db/pool';
 import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
 import { Refusal } from '../problems';
+import { everyRow } from '../repositories/everyRow';
 import { changedBy, summarise, type Changed } from '../repositories/logSummary';
 import {
   addToLog,
@@ -21,7 +22,6 @@ import {
   type LogTuple,
 } from '../repositories/monitorLog';
 import type { Repositories } from '../repositories/repositories';
-import type { PageQuery, Repository } from '../repositories/versioned';
 import { onlyMediaType } from '../sameSite';
 import { Cancelled, speaker } from './speaker';
 
@@ -240,30 +240,14 @@ export function logRoutes(pool: Pool, repositories: Repositories): Router {
     }
     // What was read by hand stands in the table too, as it truly was.
     const byHand = [
-      ...(await everyRow(repositories.airings, request.ownerId, rigId)).flatMap(linesOfAiring),
-      ...(await everyRow(repositories.readings, request.ownerId, rigId)).flatMap(linesOfRound),
+      ...(await everyRow(repositories.airings, request.ownerId, { rigId })).flatMap(linesOfAiring),
+      ...(await everyRow(repositories.readings, request.ownerId, { rigId })).flatMap(linesOfRound),
     ];
     if (byHand.length > 0) response.write(`${byHand.join('\r\n')}\r\n`);
     response.end();
   });
 
   return router;
-}
-
-/** Every row of a rig, page by page. */
-async function everyRow<Row>(
-  repository: Repository<never, Row, PageQuery & { readonly rigId?: string | undefined }>,
-  ownerId: string,
-  rigId: string,
-): Promise<Row[]> {
-  const rows: Row[] = [];
-  let after: string | undefined;
-  do {
-    const page = await repository.list(ownerId, { limit: 100, after, aside: false, rigId });
-    rows.push(...page.items);
-    after = page.next ?? undefined;
-  } while (after !== undefined);
-  return rows;
 }
 
 const gaugeLine = (at: string, position: string, wheel: string, kpa: number, tempC: number | null): string =>

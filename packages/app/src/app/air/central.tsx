@@ -1,1 +1,1 @@
-export { CentralPlace as default } from '../../places/air/CentralPlace';
+export { CentralScreen as default } from '../../screens/air/CentralScreen';

@@ -1,1 +1,1 @@
-export { AirInPlace as default } from '../../places/air/AiringPlace';
+export { AirInScreen as default } from '../../screens/air/AiringScreen';

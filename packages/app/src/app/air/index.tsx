@@ -1,1 +1,1 @@
-export { AirPlace as default } from '../../places/air/AirPlace';
+export { AirScreen as default } from '../../screens/air/AirScreen';

@@ -1,1 +1,1 @@
-export { LevelPlace as default } from '../../places/air/LevelPlace';
+export { LevelScreen as default } from '../../screens/air/LevelScreen';

@@ -1,1 +1,1 @@
-export { LogPlace as default } from '../../places/air/LogPlace';
+export { LogScreen as default } from '../../screens/air/LogScreen';

@@ -1,1 +1,1 @@
-export { AirOutPlace as default } from '../../places/air/AiringPlace';
+export { AirOutScreen as default } from '../../screens/air/AiringScreen';

@@ -1,1 +1,1 @@
-export { RoadPlace as default } from '../../places/air/RoadPlace';
+export { RoadScreen as default } from '../../screens/air/RoadScreen';

@@ -1,1 +1,1 @@
-export { ToolsComparedPlace as default } from '../../places/air/ToolsComparedPlace';
+export { ToolsComparedScreen as default } from '../../screens/air/ToolsComparedScreen';

@@ -1,1 +1,1 @@
-export { WatchPlace as default } from '../../places/air/WatchPlace';
+export { WatchScreen as default } from '../../screens/air/WatchScreen';

@@ -1,1 +1,1 @@
-export { OutingPlace as default } from '../../places/book/OutingPlace';
+export { OutingScreen as default } from '../../screens/book/OutingScreen';

@@ -1,1 +1,1 @@
-export { BookPlace as default } from '../../places/book/BookPlace';
+export { BookScreen as default } from '../../screens/book/BookScreen';

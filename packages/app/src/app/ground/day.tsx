@@ -1,1 +1,1 @@
-export { DayPlace as default } from '../../places/ground/DayPlace';
+export { DayScreen as default } from '../../screens/ground/DayScreen';

@@ -1,1 +1,1 @@
-export { GroundPlace as default } from '../../places/ground/GroundPlace';
+export { GroundScreen as default } from '../../screens/ground/GroundScreen';

@@ -1,1 +1,1 @@
-export { WhatIfPlace as default } from '../../places/ground/WhatIfPlace';
+export { WhatIfScreen as default } from '../../screens/ground/WhatIfScreen';

@@ -1,1 +1,1 @@
-export { ProofPlace as default } from '../../places/proof/ProofPlace';
+export { ProofScreen as default } from '../../screens/proof/ProofScreen';

@@ -1,1 +1,1 @@
-export { LearnedPlace as default } from '../../places/proof/LearnedPlace';
+export { LearnedScreen as default } from '../../screens/proof/LearnedScreen';

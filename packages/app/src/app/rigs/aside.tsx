@@ -1,1 +1,1 @@
-export { AsidePlace as default } from '../../places/rigs/AsidePlace';
+export { AsideScreen as default } from '../../screens/rigs/AsideScreen';

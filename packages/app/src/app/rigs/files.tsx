@@ -1,1 +1,1 @@
-export { FilesPlace as default } from '../../places/rigs/FilesPlace';
+export { FilesScreen as default } from '../../screens/rigs/FilesScreen';

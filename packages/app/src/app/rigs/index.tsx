@@ -1,1 +1,1 @@
-export { RigsPlace as default } from '../../places/rigs/RigsPlace';
+export { RigsScreen as default } from '../../screens/rigs/RigsScreen';

@@ -1,1 +1,1 @@
-export { MarkingPlace as default } from '../../places/rigs/MarkingPlace';
+export { MarkingScreen as default } from '../../screens/rigs/MarkingScreen';

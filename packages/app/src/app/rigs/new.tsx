@@ -1,1 +1,1 @@
-export { NewRigPlace as default } from '../../places/rigs/RigPlace';
+export { NewRigScreen as default } from '../../screens/rigs/RigScreen';

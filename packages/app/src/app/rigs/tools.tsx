@@ -1,1 +1,1 @@
-export { ToolsPlace as default } from '../../places/rigs/ToolsPlace';
+export { ToolsScreen as default } from '../../screens/rigs/ToolsScreen';

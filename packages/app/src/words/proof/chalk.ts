@@ -1,6 +1,6 @@
 import type { Judgement } from '@dunlinmoss/core';
 
-import type { Units } from '../../data/preferences';
+import type { Units } from '../../settings/preferences';
 import { pressure } from '../format';
 import { next, type RoutineWords } from './routineWords';
 

@@ -1,6 +1,6 @@
 import { familyOf, judgeRoutine, REFERENCE_RIG, ROUTINES, routineOf, type Judgement } from '@dunlinmoss/core';
 
-import type { Units } from '../../data/preferences';
+import type { Units } from '../../settings/preferences';
 import { photoProblemText } from '../photo';
 import { nextTimeText } from '../learned';
 import { ROUTINE_WORDS } from './registry';

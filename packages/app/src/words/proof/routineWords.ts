@@ -1,6 +1,6 @@
 import type { Judgement } from '@dunlinmoss/core';
 
-import type { Units } from '../../data/preferences';
+import type { Units } from '../../settings/preferences';
 import { pressure } from '../format';
 
 /** Everything that is said about one kind of test. A new one is a file beside this and a line in `registry.ts`. */

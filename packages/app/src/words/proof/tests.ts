@@ -1,7 +1,7 @@
 import type { ProofTestRow } from '@dunlinmoss/contract';
 import type { FamilyCode } from '@dunlinmoss/core';
+import { judgementOf, tapeResultOf } from '@dunlinmoss/domain';
 
-import { judgementOf, tapeResultOf } from '../../data/proof';
 import { VERDICT_WORDS } from '../tape';
 import { ROUTINE_WORDS } from './registry';
 

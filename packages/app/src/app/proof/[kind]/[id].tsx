@@ -1,1 +1,1 @@
-export { RoutinePlace as default } from '../../../places/proof/RoutinePlace';
+export { RoutineScreen as default } from '../../../screens/proof/RoutineScreen';

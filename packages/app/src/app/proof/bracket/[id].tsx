@@ -1,1 +1,1 @@
-export { BracketPlace as default } from '../../../places/proof/BracketPlace';
+export { BracketScreen as default } from '../../../screens/proof/BracketScreen';

@@ -1,1 +1,1 @@
-export { PrintPlace as default } from '../../../places/proof/PrintPlace';
+export { PrintScreen as default } from '../../../screens/proof/PrintScreen';

@@ -1,1 +1,1 @@
-export { TapePlace as default } from '../../../places/proof/TapePlace';
+export { TapeScreen as default } from '../../../screens/proof/TapeScreen';

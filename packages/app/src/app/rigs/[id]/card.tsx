@@ -1,1 +1,1 @@
-export { CardPlace as default } from '../../../places/rigs/CardPlace';
+export { CardScreen as default } from '../../../screens/rigs/CardScreen';

@@ -1,1 +1,1 @@
-export { RigEditPlace as default } from '../../../places/rigs/RigPlace';
+export { RigEditScreen as default } from '../../../screens/rigs/RigScreen';

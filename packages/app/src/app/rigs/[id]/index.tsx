@@ -1,1 +1,1 @@
-export { RigPlace as default } from '../../../places/rigs/RigPlace';
+export { RigScreen as default } from '../../../screens/rigs/RigScreen';

@@ -1,1 +1,1 @@
-export { PressureCardPlace as default } from '../../../places/ground/PressureCardPlace';
+export { PressureCardScreen as default } from '../../../screens/ground/PressureCardScreen';

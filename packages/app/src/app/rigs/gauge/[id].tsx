@@ -1,1 +1,1 @@
-export { GaugePlace as default } from '../../../places/rigs/GaugePlace';
+export { GaugeScreen as default } from '../../../screens/rigs/GaugeScreen';

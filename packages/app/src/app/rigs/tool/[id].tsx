@@ -1,1 +1,1 @@
-export { ToolPlace as default } from '../../../places/rigs/ToolPlace';
+export { ToolScreen as default } from '../../../screens/rigs/ToolScreen';

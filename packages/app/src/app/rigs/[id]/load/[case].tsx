@@ -1,1 +1,1 @@
-export { LoadPlace as default } from '../../../../places/rigs/RigPlace';
+export { LoadScreen as default } from '../../../../screens/rigs/RigScreen';

@@ -1,0 +1,50 @@
+import { cautionSeverity, type GroundPlan } from '@dunlinmoss/core';
+import { StyleSheet, View } from 'react-native';
+
+import { unitsStore } from '../settings/preferences';
+import { TriangleAlert } from '../theme/icons';
+import { usePalette } from '../theme/useLight';
+import { cautionText } from '../words/cautions';
+import { Text } from './Text';
+
+interface CautionsProps {
+  readonly plan: GroundPlan;
+  /** Dangers stand by the numbers; the rest further down. Neither is ever folded away. */
+  readonly severity: 'danger' | 'care';
+}
+
+/** What can hurt, in words; rust, a rule and a sign besides. */
+export function Cautions({ plan, severity }: CautionsProps) {
+  const palette = usePalette();
+  const units = unitsStore.use();
+  const codes = plan.cautions.filter((code) => cautionSeverity(code) === severity);
+  if (codes.length === 0) return null;
+  const danger = severity === 'danger';
+  return (
+    <View
+      role="list"
+      aria-label={danger ? 'Dangers' : 'Cautions'}
+      style={[
+        styles.box,
+        danger
+          ? { backgroundColor: palette.rustWash, borderLeftColor: palette.rust }
+          : { backgroundColor: palette.card, borderLeftColor: palette.line },
+      ]}
+    >
+      {codes.map((code) => (
+        <View key={code} role="listitem" style={styles.line}>
+          {danger ? <TriangleAlert size={17} color={palette.rust} /> : <Text as="small">–</Text>}
+          <Text as="small" style={styles.text}>
+            {cautionText(code, plan, units)}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { borderLeftWidth: 5, paddingVertical: 8, paddingHorizontal: 10, gap: 5 },
+  line: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
+  text: { flex: 1 },
+});

@@ -1,0 +1,152 @@
+import { SourceSans3_400Regular } from '@expo-google-fonts/source-sans-3/400Regular';
+import { SourceSans3_600SemiBold } from '@expo-google-fonts/source-sans-3/600SemiBold';
+import { Asset } from 'expo-asset';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { fileName, giveFile } from './files';
+import { printSheet } from '../data/print';
+import { Copy, Download, FileText, Printer } from '../theme/icons';
+import { usePalette } from '../theme/useLight';
+import { sheetText, type Sheet, type SheetPart } from '../words/sheet';
+import { Action } from './Action';
+import { notify } from './Notice';
+import { Text } from './Text';
+
+const SHEET = 'sheet';
+
+const bytesOf = async (font: number): Promise<ArrayBuffer> => (await fetch(Asset.fromModule(font).uri)).arrayBuffer();
+
+interface SheetActionsProps {
+  readonly sheet: Sheet;
+  /** What its files are called, before the ending. */
+  readonly name: string;
+  readonly paper: 'A5' | 'A6';
+}
+
+/** Print it, keep it, send it. */
+export function SheetActions({ sheet, name, paper }: SheetActionsProps) {
+  const [making, setMaking] = useState(false);
+  const savePdf = async (): Promise<void> => {
+    setMaking(true);
+    try {
+      // Only whoever wants paper pays for what makes it.
+      const { sheetPdf } = await import('../workers/sheetPdf');
+      const [text, strong] = await Promise.all([bytesOf(SourceSans3_400Regular), bytesOf(SourceSans3_600SemiBold)]);
+      const pdf = await sheetPdf(sheet, { text, strong }, paper);
+      giveFile(fileName(name, 'pdf'), new Blob([pdf as BlobPart], { type: 'application/pdf' }));
+    } catch {
+      notify("The PDF could not be made just now: its maker can't be fetched. Plain text works.");
+    } finally {
+      setMaking(false);
+    }
+  };
+  const copy = async (): Promise<void> => {
+    try {
+      await navigator.clipboard.writeText(sheetText(sheet));
+      notify('The card is copied as text.');
+    } catch {
+      notify('This browser does not let text be copied. Save it as a file instead.');
+    }
+  };
+  return (
+    <View style={styles.actions}>
+      <Action icon={Printer} label="Print" onPress={() => printSheet(SHEET, paper)} />
+      <Action icon={FileText} label={making ? 'Making it …' : 'PDF'} disabled={making} onPress={() => void savePdf()} />
+      <Action
+        icon={Download}
+        label="Text"
+        onPress={() => giveFile(fileName(name, 'txt'), new Blob([sheetText(sheet)], { type: 'text/plain' }))}
+      />
+      <Action icon={Copy} label="Copy" onPress={() => void copy()} />
+    </View>
+  );
+}
+
+/** The sheet as it will be on paper. */
+export function SheetView({ sheet: { title, about, parts, foot } }: { readonly sheet: Sheet }) {
+  const palette = usePalette();
+  const rule = { borderColor: palette.ink };
+  return (
+    <View nativeID={SHEET} style={[styles.sheet, rule, { backgroundColor: palette.card }]}>
+      <Text as="title" level={2}>
+        {title}
+      </Text>
+      <Text as="small">{about}</Text>
+      {parts
+        .filter((part) => !('bullets' in part) || part.bullets.length > 0)
+        .map((part, index) => (
+          <View key={index} style={[styles.part, rule]}>
+            {part.title !== undefined && <Text as="strong">{part.title}</Text>}
+            <Part part={part} />
+          </View>
+        ))}
+      <View style={[styles.part, rule]}>
+        <Text as="small">{foot}</Text>
+      </View>
+    </View>
+  );
+}
+
+function Part({ part }: { readonly part: SheetPart }) {
+  const palette = usePalette();
+  if ('lines' in part) {
+    return part.lines.map(([label, value]) => (
+      <View key={label} style={styles.line}>
+        <Text as="label" style={styles.label}>
+          {label}
+        </Text>
+        <Text as="small" style={styles.value}>
+          {value}
+        </Text>
+      </View>
+    ));
+  }
+  if ('bullets' in part) {
+    return part.bullets.map((text) => (
+      <Text key={text} as="small">
+        {`! ${text}`}
+      </Text>
+    ));
+  }
+  const last = part.head.length - 1;
+  const cell = (column: number) => (column === 0 ? styles.first : column === last ? styles.last : styles.between);
+  return (
+    <View role="table">
+      <View role="row" style={styles.line}>
+        {part.head.map((text, column) => (
+          <Text key={text} role="columnheader" as="label" style={cell(column)}>
+            {text}
+          </Text>
+        ))}
+      </View>
+      {part.rows.map((row) => (
+        <View key={row[0]} role="row" style={[styles.line, styles.ruled, { borderColor: palette.line }]}>
+          {row.map((text, column) => (
+            <Text
+              key={column}
+              role={column === 0 ? 'rowheader' : 'cell'}
+              as={column === 0 ? 'small' : 'label'}
+              style={cell(column)}
+            >
+              {text}
+            </Text>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  sheet: { borderWidth: 1.5, padding: 16, gap: 8, maxWidth: 620 },
+  part: { borderTopWidth: 1, paddingTop: 6, gap: 2 },
+  line: { flexDirection: 'row', gap: 10 },
+  label: { width: 96 },
+  value: { flex: 1 },
+  ruled: { borderTopWidth: 1, paddingVertical: 3 },
+  first: { flex: 4 },
+  between: { flex: 4 },
+  last: { width: 46, textAlign: 'right' },
+});

@@ -1,0 +1,265 @@
+import type { LucideIcon } from 'lucide-react-native';
+import { Link, usePathname, useRouter, type Href } from 'expo-router';
+import { useEffect, useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Dialog, Portal } from 'react-native-paper';
+
+import { reachStore } from '../data/client';
+import { outboxStore, settle } from '../data/outbox';
+import { lightStore, nextPressureUnit, PRESSURE_UNITS, unitsStore } from '../settings/preferences';
+import { BookOpen, CloudOff, Moon, Ruler, Sun, Sunrise, Truck, Waves, Wind } from '../theme/icons';
+import { useLight, usePalette } from '../theme/useLight';
+import { useWide } from '../theme/useWide';
+import { Action } from './Action';
+import { NoticeHost } from './Notice';
+import { Press } from './Press';
+import { Text } from './Text';
+import { useRoving } from './useRoving';
+
+interface Place {
+  readonly name: string;
+  readonly href: Href & string;
+  readonly icon: LucideIcon;
+}
+
+/** The path, in the order of the work. */
+const PLACES: readonly Place[] = [
+  { name: 'Today', href: '/', icon: Sunrise },
+  { name: 'Rigs', href: '/rigs', icon: Truck },
+  { name: 'Ground', href: '/ground', icon: Waves },
+  { name: 'Air', href: '/air', icon: Wind },
+  { name: 'Proof', href: '/proof', icon: Ruler },
+  { name: 'Book', href: '/book', icon: BookOpen },
+];
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ...PLACES.map(({ name }, index) => [String(index + 1), name] as const),
+  ['u', 'Next pressure unit'],
+  ['n', 'Day or night'],
+  ['?', 'These keys'],
+];
+
+const switchUnit = (): void => {
+  const units = unitsStore.get();
+  unitsStore.set({ ...units, pressure: nextPressureUnit(units.pressure) });
+};
+
+/** The frame round every place: where you are, the unit switch, and what has not been saved yet. */
+export function Shell({ children }: { readonly children: ReactNode }) {
+  const palette = usePalette();
+  const wide = useWide();
+  const light = useLight();
+  const [keysShown, setKeysShown] = useState(false);
+  useKeys(light, () => setKeysShown(true));
+  return (
+    <View style={[styles.shell, { backgroundColor: palette.paper }, wide && styles.wide]}>
+      {wide && <PlaceLinks wide />}
+      <View style={styles.main}>
+        <Header light={light} />
+        <SaveState />
+        <View role="main" style={styles.content}>
+          {children}
+        </View>
+      </View>
+      {!wide && <PlaceLinks wide={false} />}
+      <NoticeHost />
+      <Portal>
+        <Dialog visible={keysShown} onDismiss={() => setKeysShown(false)} style={styles.dialog}>
+          <Dialog.Title>Keys</Dialog.Title>
+          <Dialog.Content>
+            {KEYS.map(([key, meaning]) => (
+              <View key={key} style={styles.keyRow}>
+                <Text as="figure" style={styles.key}>
+                  {key}
+                </Text>
+                <Text>{meaning}</Text>
+              </View>
+            ))}
+          </Dialog.Content>
+          <Dialog.Actions>
+            <Action label="Close" onPress={() => setKeysShown(false)} />
+          </Dialog.Actions>
+        </Dialog>
+      </Portal>
+    </View>
+  );
+}
+
+function PlaceLinks({ wide }: { readonly wide: boolean }) {
+  const palette = usePalette();
+  const path = usePathname();
+  return (
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={[wide ? styles.rail : styles.bar, { backgroundColor: palette.card, borderColor: palette.line }]}
+    >
+      {PLACES.map(({ name, href, icon: Icon }) => {
+        const here = href === '/' ? path === '/' : path.startsWith(href);
+        return (
+          <Link
+            key={name}
+            href={href}
+            aria-current={here ? 'page' : undefined}
+            style={wide ? styles.railLink : styles.barLink}
+          >
+            <View
+              style={[
+                styles.place,
+                here && { backgroundColor: palette.mossWash },
+                here && (wide ? styles.hereWide : styles.here),
+                { borderColor: here ? palette.moss : 'transparent' },
+              ]}
+            >
+              <Icon size={22} color={here ? palette.ink : palette.muted} />
+              <Text as={here ? 'label' : 'small'} tone={here ? 'ink' : 'muted'}>
+                {name}
+              </Text>
+            </View>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}
+
+function Header({ light }: { readonly light: 'day' | 'night' }) {
+  const palette = usePalette();
+  const units = unitsStore.use();
+  const Icon = light === 'day' ? Moon : Sun;
+  const roving = useRoving(PRESSURE_UNITS.length, PRESSURE_UNITS.indexOf(units.pressure));
+  return (
+    <View style={[styles.header, { borderColor: palette.line }]}>
+      <Text as="strong" tone="moss" style={styles.brand}>
+        Dunlinmoss
+      </Text>
+      <View role="radiogroup" aria-label="Pressure unit" style={[styles.units, { borderColor: palette.line }]}>
+        {PRESSURE_UNITS.map((unit, index) => {
+          const chosen = unit === units.pressure;
+          return (
+            <Press
+              key={unit}
+              {...roving(index)}
+              role="radio"
+              aria-checked={chosen}
+              aria-label={unit}
+              onPress={() => unitsStore.set({ ...units, pressure: unit })}
+              style={[styles.unit, chosen && { backgroundColor: palette.moss }]}
+            >
+              <Text as={chosen ? 'label' : 'small'} tone={chosen ? 'onMoss' : 'muted'} style={styles.unitText}>
+                {unit}
+              </Text>
+            </Press>
+          );
+        })}
+      </View>
+      <Press
+        aria-label={light === 'day' ? 'Night colours' : 'Day colours'}
+        onPress={() => switchLight(light)}
+        style={styles.light}
+      >
+        <Icon size={20} color={palette.muted} />
+        <Text as="small" tone="muted">
+          {light === 'day' ? 'Night' : 'Day'}
+        </Text>
+      </Press>
+    </View>
+  );
+}
+
+const switchLight = (now: 'day' | 'night'): void => lightStore.set(now === 'day' ? 'night' : 'day');
+
+/** What is not saved yet, and what to do about it. Nothing to see while all is well. */
+function SaveState() {
+  const palette = usePalette();
+  const reached = reachStore.use();
+  const pending = Object.entries(outboxStore.use());
+  const clashes = pending.filter(([, { present }]) => present !== undefined);
+  if (clashes.length > 0) {
+    const [key] = clashes[0]!;
+    return (
+      <View
+        role="alert"
+        style={[styles.state, styles.clash, { backgroundColor: palette.rustWash, borderColor: palette.rust }]}
+      >
+        <Text as="small">This was saved somewhere else in between. Which shall stay?</Text>
+        <View style={styles.choices}>
+          <Action label="What I entered here" onPress={() => void settle(key, 'mine')} />
+          <Action label="The other one" onPress={() => void settle(key, 'theirs')} />
+        </View>
+      </View>
+    );
+  }
+  if (reached && pending.length === 0) return null;
+  const waiting =
+    pending.length === 0
+      ? ''
+      : ` ${pending.length === 1 ? 'One entry is' : `${pending.length} entries are`} kept on this device and saved when it is back.`;
+  return (
+    <View role="status" style={[styles.state, { backgroundColor: palette.mossWash, borderColor: palette.line }]}>
+      <CloudOff size={18} color={palette.ink} />
+      <Text as="small" style={styles.stateText}>
+        {reached ? `Saving …${waiting}` : `The store can't be reached just now.${waiting || ' Numbers still work.'}`}
+      </Text>
+    </View>
+  );
+}
+
+/** The keys of a wide screen. They rest while something is being typed. */
+function useKeys(light: 'day' | 'night', showKeys: () => void): void {
+  const router = useRouter();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const target = event.target as HTMLElement | null;
+      if (event.ctrlKey || event.metaKey || event.altKey || target?.matches('input, textarea, select')) return;
+      const place = PLACES[Number(event.key) - 1];
+      if (place) router.navigate(place.href);
+      else if (event.key === 'u') switchUnit();
+      else if (event.key === 'n') switchLight(light);
+      else if (event.key === '?') showKeys();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+}
+
+const styles = StyleSheet.create({
+  shell: { flex: 1 },
+  wide: { flexDirection: 'row' },
+  main: { flex: 1, minWidth: 0 },
+  content: { flex: 1 },
+  header: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 14,
+    paddingVertical: 4,
+    borderBottomWidth: 1,
+  },
+  brand: { flex: 1 },
+  units: { flexDirection: 'row', borderWidth: 1, borderRadius: 3, overflow: 'hidden' },
+  unit: { paddingHorizontal: 4 },
+  unitText: { textAlign: 'center' },
+  light: { alignItems: 'center', paddingHorizontal: 4 },
+  bar: { flexDirection: 'row', borderTopWidth: 1, paddingHorizontal: 4 },
+  barLink: { flex: 1, display: 'flex' },
+  rail: { width: 104, borderRightWidth: 1, paddingTop: 12, gap: 4 },
+  railLink: { display: 'flex' },
+  place: { flex: 1, alignItems: 'center', justifyContent: 'center', minHeight: 58, paddingVertical: 5, gap: 1 },
+  here: { borderTopWidth: 4 },
+  hereWide: { borderLeftWidth: 5 },
+  state: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 14,
+    paddingVertical: 8,
+    borderBottomWidth: 1,
+  },
+  clash: { flexDirection: 'column', alignItems: 'flex-start' },
+  choices: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  stateText: { flex: 1 },
+  dialog: { maxWidth: 380, alignSelf: 'center', width: '90%' },
+  keyRow: { flexDirection: 'row', gap: 12, alignItems: 'center' },
+  key: { width: 28, textAlign: 'center' },
+});

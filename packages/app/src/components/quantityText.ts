@@ -1,0 +1,59 @@
+import { fromCanonical, toCanonical, type Quantity, type UnitOf } from '@dunlinmoss/core';
+
+import { parseNumber, parseSum } from '../settings/typedNumber';
+import { editText } from '../words/format';
+
+/** What a person typed, and the unit it was typed in: switching units elsewhere changes what is shown, never what is meant. */
+export interface QuantityText {
+  readonly text: string;
+  readonly unit: string;
+}
+
+export const EMPTY_QUANTITY: QuantityText = { text: '', unit: '' };
+
+/** A canonical value as if it had been typed in this unit. */
+export const quantityText = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): QuantityText => ({
+  text: editText(quantity, unit, canonical),
+  unit,
+});
+
+/** The canonical value of what was typed; undefined where it is no number. */
+export function canonicalOf<Q extends Quantity>(quantity: Q, { text, unit }: QuantityText): number | undefined {
+  // Weights may be typed as a sum of two scales.
+  const value = quantity === 'mass' ? parseSum(text) : parseNumber(text);
+  return value === undefined ? undefined : toCanonical(quantity, unit as UnitOf<Q>, value);
+}
+
+/** What to show in a field of this unit. */
+export function shownText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, typed: QuantityText): string {
+  if (typed.unit === unit) return typed.text;
+  const canonical = canonicalOf(quantity, typed);
+  return canonical === undefined ? typed.text : editText(quantity, unit, canonical);
+}
+
+/** How far one tap of a stepper goes, in the unit itself. */
+const STEPS: Record<string, number> = { psi: 1, bar: 0.05, kPa: 5, kg: 10, lb: 20, mm: 5, in: 0.2 };
+
+/** The typed value one step up or down, on a mark of the step; from nothing it starts at the given value. */
+export function stepped<Q extends Quantity>(
+  quantity: Q,
+  unit: UnitOf<Q>,
+  typed: QuantityText,
+  direction: 1 | -1,
+  startCanonical: number,
+): QuantityText {
+  const canonical = canonicalOf(quantity, typed);
+  if (canonical === undefined) return quantityText(quantity, unit, startCanonical);
+  const step = STEPS[unit]!;
+  const steps = fromCanonical(quantity, unit, canonical) / step;
+  const onMark = Math.abs(steps - Math.round(steps)) < 1e-6;
+  const next =
+    direction === 1
+      ? onMark
+        ? Math.round(steps) + 1
+        : Math.ceil(steps)
+      : onMark
+        ? Math.round(steps) - 1
+        : Math.floor(steps);
+  return quantityText(quantity, unit, toCanonical(quantity, unit, Math.max(0, next * step)));
+}

@@ -1,0 +1,117 @@
+import type { AiringRow, AirToolRow, GaugeRow, OutingRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
+import {
+  airPressureKpaAbs,
+  planGround,
+  wheelKey,
+  type Family,
+  type GroundPlan,
+  type TireConditions,
+} from '@dunlinmoss/core';
+import {
+  axleOnGauge,
+  gaugeStepKpa,
+  inTire,
+  planInput,
+  type RigNow,
+  type RigWheel,
+  rigWheels,
+} from '@dunlinmoss/domain';
+
+import { useAirings } from '../data/airings';
+import { conditionsOf, conditionsStore } from '../settings/conditions';
+import { useGauges } from '../data/gauges';
+import type { Units } from '../settings/preferences';
+import { useAllRows, useRows } from '../data/rows';
+import { useQuestion, type Question } from './useQuestion';
+
+/** Cold tires at the sea: what is taken where nobody said otherwise. */
+const COLD: TireConditions = { coldTempC: 20, tireTempC: 20, altitudeM: 0 };
+
+/** Everything that the screens of this place look at, of one rig. */
+export interface AirJob extends RigNow {
+  readonly family: Family;
+  readonly units: Units;
+  readonly outing: OutingRow | undefined;
+  readonly question: Question;
+  readonly plan: GroundPlan | undefined;
+  readonly airings: readonly AiringRow[];
+  readonly rounds: readonly ReadingRoundRow[];
+  readonly tools: readonly AirToolRow[];
+  readonly gauges: readonly GaugeRow[];
+  readonly conditions: TireConditions;
+  readonly outsideKpaAbs: number;
+  /** What the plan has for a wheel, cold, as a gauge shows it; undefined without a plan. */
+  readonly planned: (wheel: RigWheel) => ReturnType<typeof axleOnGauge> | undefined;
+}
+
+/** The rig and ground of the address, or of the outing under way, with everything read and timed on it. */
+export function useAirJob(): {
+  readonly job: AirJob | undefined;
+  readonly rigs: readonly RigRow[];
+  readonly loading: boolean;
+} {
+  const { question, rigs, loading } = useQuestion();
+  const typed = conditionsStore.use();
+  const airings = useAirings(question?.rig.id);
+  const { rows: rounds } = useRows(
+    'readings',
+    question ? { rigId: question.rig.id } : null,
+    (body) => body.rigId === question?.rig.id,
+  );
+  const { rows: tools } = useRows('tools');
+  const gauges = useGauges();
+  const { rows: outings } = useAllRows(
+    'outings',
+    question ? { rigId: question.rig.id, limit: '100' } : null,
+    (body) => body.rigId === question?.rig.id,
+  );
+  if (!question) return { job: undefined, rigs, loading };
+  const { rig, family, units, outing, tests, asked } = question;
+  const input = planInput(rig, tests, asked);
+  const result = input.ok ? planGround(input.value) : undefined;
+  const plan = result?.ok ? result.value : undefined;
+  const conditions = conditionsOf(typed) ?? COLD;
+  const wheels = rigWheels(rig);
+  // A ride ends with its air still in: nothing was put back.
+  const closedAt =
+    family.kind === 'bicycle'
+      ? undefined
+      : outings
+          .filter(({ rigId, state }) => rigId === rig.id && state === 'closed')
+          .map(({ updatedAt }) => updatedAt)
+          .sort()
+          .at(-1);
+  const known = new Map(
+    wheels.flatMap((wheel) => {
+      const found = inTire({ rig, airings, rounds, outing, closedAt }, wheel);
+      return found ? [[wheelKey(wheel), found] as const] : [];
+    }),
+  );
+  return {
+    rigs,
+    loading: false,
+    job: {
+      rig,
+      family,
+      units,
+      outing,
+      question,
+      tests,
+      loadCaseId: outing?.loadCaseId ?? asked.loadCaseId ?? null,
+      stepKpa: gaugeStepKpa(units),
+      plan,
+      wheels,
+      airings,
+      rounds,
+      tools,
+      gauges,
+      conditions,
+      outsideKpaAbs: airPressureKpaAbs(conditions.altitudeM),
+      known: (wheel) => known.get(wheelKey(wheel)),
+      planned: (wheel) => {
+        const axle = plan?.axles.find(({ position }) => position === wheel.position);
+        return axle && axleOnGauge(axle, units);
+      },
+    },
+  };
+}

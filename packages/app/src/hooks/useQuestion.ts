@@ -1,0 +1,124 @@
+import {
+  loadCaseOf,
+  type LoadCaseBody,
+  type Outing,
+  type OutingRow,
+  type ProofTestRow,
+  type RigRow,
+} from '@dunlinmoss/contract';
+import { familyOf, MODIFIER_CODES, type Family, type GroundCode, type ModifierCode } from '@dunlinmoss/core';
+import { type PlanRequest, groundOr } from '@dunlinmoss/domain';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+
+import { useTestsOf } from '../data/tests';
+import { saveOuting, useOpenOuting } from '../data/outings';
+import { unitsFor, unitsStore, type Units } from '../settings/preferences';
+import { useRow, useRows } from '../data/rows';
+import { notify } from '../components/Notice';
+
+/** Which rig, how loaded, on which ground, on what kind of day: what every screen of this place asks. */
+export interface Question {
+  readonly rig: RigRow;
+  readonly family: Family;
+  readonly tests: readonly ProofTestRow[];
+  readonly loadCase: LoadCaseBody | undefined;
+  /** The outing under way with this rig, on whatever ground. */
+  readonly outing: OutingRow | undefined;
+  readonly asked: PlanRequest & { readonly ground: GroundCode };
+  readonly units: Units;
+  readonly change: (part: Change) => void;
+}
+
+export interface Change {
+  readonly rig?: string;
+  readonly ground?: GroundCode;
+  readonly loadCaseId?: string;
+  readonly modifiers?: readonly ModifierCode[];
+  readonly speedKmh?: number | null;
+}
+
+const isModifier = (text: string): text is ModifierCode => MODIFIER_CODES.some((code) => code === text);
+const modifiersIn = (text: string | undefined): ModifierCode[] => (text ?? '').split(',').filter(isModifier);
+
+const speedIn = (text: string | undefined): number | null => {
+  const value = Number(text);
+  return text !== undefined && value >= 1 && value <= 300 ? value : null;
+};
+
+/**
+ * The question of the address, so that it can be shared and reloaded; on the ground of the outing under way that of the
+ * outing, so that Today says the same.
+ */
+export function useQuestion(): {
+  readonly question: Question | undefined;
+  readonly rigs: readonly RigRow[];
+  readonly loading: boolean;
+} {
+  const params = useLocalSearchParams<Record<'rig' | 'ground' | 'case' | 'day' | 'speed', string>>();
+  const router = useRouter();
+  const units = unitsStore.use();
+  const { rows: rigs, loading } = useRows('rigs');
+  const { outing: open } = useOpenOuting();
+  const wanted = useRow('rigs', params.rig ?? open?.rigId);
+  const rig = wanted.row ?? rigs[0];
+  const tests = useTestsOf(rig?.id);
+  if (loading || wanted.loading) return { question: undefined, rigs, loading: true };
+  if (!rig) return { question: undefined, rigs, loading: false };
+
+  const family = familyOf(rig.family);
+  const outing = open?.rigId === rig.id ? open : undefined;
+  const ground = groundOr(family.kind, params.ground ?? outing?.groundCode);
+  const onOuting = outing?.groundCode === ground ? outing : undefined;
+  const loadCaseId = onOuting?.loadCaseId ?? params.case ?? null;
+  const change = ({ modifiers, speedKmh, loadCaseId: caseId, ...place }: Change): void => {
+    const said: Partial<Outing> = {
+      ...(modifiers && { modifiers: [...modifiers] }),
+      ...(speedKmh !== undefined && { speedKmh }),
+      ...(caseId !== undefined && { loadCaseId: caseId }),
+    };
+    if (onOuting && Object.keys(said).length > 0) {
+      void saveOuting(onOuting, said).then((saved) => {
+        if (saved.kind === 'refused') notify(saved.problem.title);
+      });
+      return;
+    }
+    router.setParams({
+      rig: rig.id,
+      ground,
+      ...place,
+      ...(modifiers && { day: modifiers.length === 0 ? undefined : modifiers.join() }),
+      ...(speedKmh !== undefined && { speed: speedKmh === null ? undefined : String(speedKmh) }),
+      ...(caseId !== undefined && { case: caseId }),
+      // What was said of one rig's day says nothing of another's.
+      ...(place.rig !== undefined && { case: undefined, ground: undefined, day: undefined, speed: undefined }),
+    });
+  };
+  return {
+    rigs,
+    loading: false,
+    question: {
+      rig,
+      family,
+      tests,
+      loadCase: loadCaseOf(rig, loadCaseId),
+      outing,
+      units: unitsFor(units, rig.family),
+      asked: {
+        ground,
+        loadCaseId,
+        modifiers: onOuting?.modifiers ?? modifiersIn(params.day),
+        speedKmh: onOuting ? onOuting.speedKmh : speedIn(params.speed),
+      },
+      change,
+    },
+  };
+}
+
+/** A question as part of an address, for another screen that asks the same. */
+export const addressOf = ({ rig, asked }: Question): Record<string, string> => ({
+  rig: rig.id,
+  ground: asked.ground,
+  ...(asked.loadCaseId && { case: asked.loadCaseId }),
+  ...(asked.modifiers.length > 0 && { day: asked.modifiers.join() }),
+  ...(asked.speedKmh !== null && { speed: String(asked.speedKmh) }),
+});

@@ -1,0 +1,27 @@
+import { conditionsOf, conditionsStore } from '../../settings/conditions';
+import { Action } from '../../components/Action';
+import { ConditionFields } from '../../components/ConditionFields';
+import { Text } from '../../components/Text';
+import { Unfold } from '../../components/Unfold';
+
+/** How warm the tires are and how high they stand: what turns a cold number into what the gauge should read. */
+export function GaugeConditions() {
+  const typed = conditionsStore.use();
+  const known = conditionsOf(typed);
+  const change = (part: Partial<typeof typed>): void => conditionsStore.set({ ...typed, ...part });
+  const degrees = typed.scale === 'metric' ? '°C' : '°F';
+  return (
+    <Unfold
+      label="Tires are"
+      value={
+        known && known.tireTempC !== known.coldTempC ? `${typed.tire} ${degrees}, air ${typed.cold} ${degrees}` : 'Cold'
+      }
+    >
+      <ConditionFields />
+      {known && <Action label="Tires are cold again" onPress={() => change({ tire: '' })} />}
+      <Text as="small" tone="muted">
+        A target is a cold one: warm tires read more for the same air, and thin air up high a little more again.
+      </Text>
+    </Unfold>
+  );
+}

@@ -1,0 +1,135 @@
+import { thinLog, type LogEvent } from '@dunlinmoss/contract';
+import { useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import useSWR from 'swr';
+
+import { fileName, giveFile } from '../../components/files';
+import { ImportFailed, importLog } from '../../data/imports';
+import { Action } from '../../components/Action';
+import { FilePicker } from '../../components/FilePicker';
+import { notify } from '../../components/Notice';
+import { Page } from '../../components/Page';
+import { Panel } from '../../components/Panel';
+import { Progress } from '../../components/Progress';
+import { Empty, Loading } from '../../components/States';
+import { Text } from '../../components/Text';
+import { LogLines } from '../../pictures/LogLines';
+import { Download } from '../../theme/icons';
+import { usePalette } from '../../theme/useLight';
+import { wheelName } from '../../words/air';
+import { dayAndTime } from '../../words/format';
+import { failureText } from '../../words/imports';
+import { logEndText } from '../../words/log';
+import { AirQuestion } from './AirQuestion';
+import type { AirJob } from '../../hooks/useAirJob';
+
+/** Everything monitors ever said of a rig: one picture of it, and tables in and out. */
+export const LogScreen = () => (
+  <AirQuestion title="Log">{(job, choice) => <Log key={job.rig.id} job={job} choice={choice} />}</AirQuestion>
+);
+
+type Import =
+  | { readonly at: 'idle' }
+  | { readonly at: 'running'; readonly bytes: number; readonly ofBytes: number; readonly lines: number }
+  | { readonly at: 'ended'; readonly text: string; readonly lines: readonly string[]; readonly good: boolean };
+
+/** Stretches a picture of this width can show. */
+const STRETCHES = 320;
+
+function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
+  const palette = usePalette();
+  const { rig, units } = job;
+  const { data, mutate } = useSWR<unknown>(`/rigs/${rig.id}/log?stretches=${STRETCHES}`);
+  const parsed = thinLog.safeParse(data);
+  const [state, setState] = useState<Import>({ at: 'idle' });
+  const running = useRef<AbortController>(null);
+
+  const take = async (file: File): Promise<void> => {
+    const cancel = new AbortController();
+    running.current = cancel;
+    setState({ at: 'running', bytes: 0, ofBytes: file.size, lines: 0 });
+    try {
+      let last: LogEvent | undefined;
+      await importLog(rig.id, file, cancel.signal, (event) => {
+        last = event;
+        if ('progress' in event) {
+          setState({ at: 'running', bytes: event.bytes, ofBytes: file.size, lines: event.progress });
+        }
+      });
+      setState({ at: 'ended', ...logEndText(last) });
+      void mutate();
+    } catch (error) {
+      if (!(error instanceof ImportFailed)) throw error;
+      setState({ at: 'ended', text: failureText(error.failure, units), lines: [], good: false });
+    }
+  };
+
+  const give = async (): Promise<void> => {
+    try {
+      const answer = await fetch(`/api/v1/export/log/${rig.id}`);
+      if (!answer.ok) throw new Error();
+      giveFile(fileName(`${rig.name} log`, 'csv'), await answer.blob());
+    } catch {
+      notify("The store can't be reached: nothing to save just now.");
+    }
+  };
+
+  return (
+    <Page
+      title="Log"
+      result={
+        <>
+          {!parsed.success ? (
+            <Loading />
+          ) : parsed.data.wheels.length === 0 ? (
+            <Empty text="Nothing in it yet. Monitors write it while they are watched; a table of theirs can be read in." />
+          ) : (
+            <Panel title={`${dayAndTime(parsed.data.from)} to ${dayAndTime(parsed.data.to)}`}>
+              <LogLines
+                units={units}
+                palette={palette}
+                wheels={parsed.data.wheels.map(({ stretches, ...place }) => ({
+                  name: wheelName(place),
+                  points: stretches.map(({ at, leastKpa, mostKpa }) => ({ atMs: Date.parse(at), leastKpa, mostKpa })),
+                }))}
+              />
+              <Text as="small" tone="muted">
+                {`${parsed.data.readings.toLocaleString('en')} readings, drawn as the least and most of each stretch: no peak is lost.`}
+              </Text>
+            </Panel>
+          )}
+        </>
+      }
+    >
+      {choice}
+      <Panel title="A table in">
+        <Text as="small" tone="muted">
+          CSV with the columns time, axle, wheel, pressure_kpa (or pressure_psi, pressure_bar) and, if known, temp_c.
+          Times with their zone, as 2026-11-20T06:40:00Z. Axles: front, rear, trailer; wheels: left, right, single.
+        </Text>
+        {state.at === 'running' ? (
+          <>
+            <Progress label="Bytes" done={state.bytes} total={state.ofBytes} />
+            <Text>{`${state.lines.toLocaleString('en')} lines`}</Text>
+            <Action label="Stop, keep nothing" onPress={() => running.current?.abort()} />
+          </>
+        ) : (
+          <FilePicker label="Choose a table" accept=".csv,text/csv" onPick={(file) => void take(file)} />
+        )}
+        {state.at === 'ended' && (
+          <View role={state.good ? 'status' : 'alert'} style={styles.end}>
+            <Text tone={state.good ? 'ink' : 'rust'}>{state.text}</Text>
+            {state.lines.map((line) => (
+              <Text key={line} as="small">
+                {line}
+              </Text>
+            ))}
+          </View>
+        )}
+      </Panel>
+      <Action icon={Download} label="The log as a table" onPress={() => void give()} />
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({ end: { gap: 3 } });

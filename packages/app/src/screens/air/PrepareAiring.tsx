@@ -1,0 +1,261 @@
+import type { Airing } from '@dunlinmoss/contract';
+import {
+  drainPlan,
+  fillPlan,
+  gaugeNowKpa,
+  inToolOf,
+  outToolOf,
+  wheelKey,
+  type DrainPlan,
+  type FillPlan,
+} from '@dunlinmoss/core';
+import { inOrder, onGauge, outRate, pumpOf, pumpRate, type RigWheel, walksOf } from '@dunlinmoss/domain';
+import { useRouter } from 'expo-router';
+import { useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { newAiring, saveAiring } from '../../data/airings';
+import { readStored, writeStored } from '../../settings/storage';
+import { Action } from '../../components/Action';
+import { Choice } from '../../components/Choice';
+import { notify } from '../../components/Notice';
+import { Page } from '../../components/Page';
+import { Panel } from '../../components/Panel';
+import { Press } from '../../components/Press';
+import { Text } from '../../components/Text';
+import { Unfold } from '../../components/Unfold';
+import { ChevronDown, ChevronUp } from '../../theme/icons';
+import { usePalette } from '../../theme/useLight';
+import { duration, MIND_IN, MIND_OUT, wheelName } from '../../words/air';
+import { percent, pressure } from '../../words/format';
+import { groundName } from '../../words/grounds';
+import { TOOL_WORDS } from '../../words/tools';
+import { GaugeConditions } from './GaugeConditions';
+import { GaugePick, useGaugeInHand } from './GaugePick';
+import { EnoughAir } from './EnoughAir';
+import { lastTool, rememberTool, toolsFor } from './toolChoice';
+import type { AirJob } from '../../hooks/useAirJob';
+import { WarmTires } from './WarmTires';
+
+interface PrepareAiringProps {
+  readonly job: AirJob;
+  readonly way: 'out' | 'in';
+  readonly title: string;
+  readonly choice: ReactNode;
+}
+
+/** Before the first valve: from what to what, with which tool, in which order, and how long it will take. */
+export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
+  const router = useRouter();
+  const { rig, family, units, outing, conditions, outsideKpaAbs, airings, tools, gauges } = job;
+  const [toolCode, setToolCode] = useState(() => lastTool(way, rig.id, family.kind, tools));
+  const inHand = useGaugeInHand(gauges);
+  const orderKey = `order:${rig.id}`;
+  const [order, setOrder] = useState(() => readStored<string[]>(orderKey));
+  const options = toolsFor(way, tools);
+  const { used } = options.find(({ code }) => code === toolCode) ?? options[0]!;
+
+  const onGaugeNow = (coldKpa: number): number => onGauge(gaugeNowKpa(coldKpa, conditions), units);
+  const ordered = inOrder(job.wheels, order);
+  const rows = ordered.map((wheel) => {
+    const coldKpa = way === 'out' ? job.planned(wheel)?.startKpa : (wheel.axle.roadKpa ?? undefined);
+    const known = job.known(wheel);
+    return {
+      wheel,
+      coldKpa,
+      targetKpa: coldKpa === undefined ? undefined : onGaugeNow(coldKpa),
+      fromKpa: known && onGaugeNow(known.coldKpa),
+    };
+  });
+  const unplanned = rows.some(({ coldKpa }) => coldKpa === undefined);
+  const walks = walksOf(rig, ordered);
+  const drains = rows.map(({ wheel, fromKpa = 0, targetKpa = 0 }, index) => ({
+    position: wheel.position,
+    wheel: wheel.wheel,
+    volumeL: wheel.volumeL,
+    fromKpa,
+    toKpa: targetKpa,
+    walkS: walks[index]!,
+  }));
+  const drain: DrainPlan | undefined =
+    way === 'out'
+      ? drainPlan(outToolOf(used.kind)!, outRate(used, airings), drains, outsideKpaAbs, used.tool?.wheelsAtOnce)
+      : undefined;
+  const own = way === 'in' ? pumpRate(used, airings) : undefined;
+  const fill: FillPlan | undefined =
+    way === 'in'
+      ? fillPlan({
+          wheels: drains,
+          pump: pumpOf(used),
+          outsideKpaAbs,
+          setUpS: inToolOf(used.kind)!.setUpS,
+          rate: own!.rate,
+        })
+      : undefined;
+  const timed = drain ? outRate(used, airings).timed : own!.timed;
+  const totalS = drain?.totalS ?? fill!.totalS;
+
+  const move = (index: number, by: 1 | -1): void => {
+    const keys = ordered.map(wheelKey);
+    [keys[index], keys[index + by]] = [keys[index + by]!, keys[index]!];
+    setOrder(keys);
+    writeStored(orderKey, keys);
+  };
+
+  const begin = async (): Promise<void> => {
+    rememberTool(way, rig.id, toolCode);
+    const wheels: Airing['wheels'] = rows.map(({ wheel, coldKpa, targetKpa }) => ({
+      position: wheel.position,
+      wheel: wheel.wheel,
+      volumeL: wheel.volumeL,
+      coldKpa: coldKpa!,
+      targetKpa: targetKpa!,
+      settled: null,
+    }));
+    const saved = await saveAiring(
+      newAiring({
+        rigId: rig.id,
+        outingId: outing?.id ?? null,
+        way,
+        toolId: used.tool?.id ?? null,
+        toolKind: used.kind,
+        gauge: inHand.used,
+        ...conditions,
+        wheels,
+      }),
+    );
+    if (saved.kind === 'refused') notify(saved.problem.title);
+  };
+
+  const toolName = used.tool?.name ?? TOOL_WORDS[used.kind].name;
+  return (
+    <Page
+      title={title}
+      action={
+        unplanned ? undefined : (
+          <Action kind="main" label={`Begin at ${wheelName(ordered[0]!).toLowerCase()}`} onPress={() => void begin()} />
+        )
+      }
+      result={
+        <>
+          {fill && <EnoughAir job={job} fill={fill} used={used} wheels={drains} />}
+          <Panel title="How long">
+            <View style={styles.total}>
+              <Text as="numeral">{duration(totalS)}</Text>
+            </View>
+            <Text as="small" tone="muted">
+              {`${ordered.length === 1 ? 'One wheel' : `All ${ordered.length} wheels`}, walking, ${way === 'out' ? 'screwing on and reading' : 'screwing on and rests'} included. ${
+                timed > 0
+                  ? `By ${timed === 1 ? 'one wheel' : `${timed} wheels`} you timed with ${toolName}.`
+                  : `By what such a tool commonly does, give or take half: time one wheel, and the others follow it.`
+              }${drain && drain.relativeError > 0.08 && timed > 0 ? ` Within ${percent(drain.relativeError)}.` : ''}`}
+            </Text>
+          </Panel>
+          <Panel title="Mind">
+            <Text as="small">{way === 'out' ? MIND_OUT[1] : MIND_IN[1]}</Text>
+            {used.kind === 'carbonDioxideBottle' && (
+              <Text as="small" tone="rust">
+                CO2 freezes skin: gloves on, and never point it at anyone.
+              </Text>
+            )}
+          </Panel>
+        </>
+      }
+    >
+      {choice}
+      <Text tone="muted">
+        {way === 'out'
+          ? `${rig.name} for ${groundName(job.question.asked.ground).toLowerCase()}, as the gauge should read now.`
+          : `${rig.name} back to road pressure, as the gauge should read now.`}
+      </Text>
+      <Text as="small" tone="rust">
+        {way === 'out' ? MIND_OUT[0] : MIND_IN[0]}
+      </Text>
+      <WarmTires job={job} />
+      {unplanned ? (
+        <Panel>
+          <Text role="alert">
+            {way === 'out'
+              ? 'There is no safe pressure for this load on this ground: see what would help.'
+              : 'A wheel has no road pressure yet: say it on the rig.'}
+          </Text>
+          <Action
+            kind="main"
+            label={way === 'out' ? 'See what would help' : 'To the rig'}
+            onPress={() =>
+              way === 'out'
+                ? router.navigate('/ground')
+                : router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })
+            }
+          />
+        </Panel>
+      ) : (
+        <Panel title="In this order">
+          {rows.map(({ wheel, fromKpa, targetKpa }, index) => (
+            <OrderRow
+              key={wheelKey(wheel)}
+              wheel={wheel}
+              text={`${fromKpa === undefined ? '?' : pressure(fromKpa, units)} → ${pressure(targetKpa!, units)}`}
+              onUp={index > 0 ? () => move(index, -1) : undefined}
+              onDown={index < rows.length - 1 ? () => move(index, 1) : undefined}
+            />
+          ))}
+        </Panel>
+      )}
+      <Unfold label={way === 'out' ? 'With' : 'With the pump'} value={toolName}>
+        {(close) => (
+          <Choice
+            label="Tool"
+            layout="list"
+            value={toolCode}
+            options={options.map(({ code, used: { kind, tool } }) => ({
+              code,
+              name: tool?.name ?? TOOL_WORDS[kind].name,
+              note: tool ? `Your own: ${TOOL_WORDS[kind].name.toLowerCase()}` : TOOL_WORDS[kind].note || undefined,
+            }))}
+            onChange={(code) => {
+              setToolCode(code);
+              close();
+            }}
+          />
+        )}
+      </Unfold>
+      <GaugePick gauges={gauges} />
+      <GaugeConditions />
+    </Page>
+  );
+}
+
+interface OrderRowProps {
+  readonly wheel: RigWheel;
+  readonly text: string;
+  readonly onUp: (() => void) | undefined;
+  readonly onDown: (() => void) | undefined;
+}
+
+function OrderRow({ wheel, text, onUp, onDown }: OrderRowProps) {
+  const palette = usePalette();
+  const name = wheelName(wheel);
+  const arrow = (label: string, onPress: (() => void) | undefined, Icon: typeof ChevronUp): ReactNode => (
+    <Press aria-label={label} disabled={!onPress} onPress={onPress} style={styles.arrow}>
+      <Icon size={22} color={onPress ? palette.moss : palette.line} />
+    </Press>
+  );
+  return (
+    <View style={styles.order}>
+      <View style={styles.words}>
+        <Text as="strong">{name}</Text>
+        <Text as="figure">{text}</Text>
+      </View>
+      {arrow(`${name} earlier`, onUp, ChevronUp)}
+      {arrow(`${name} later`, onDown, ChevronDown)}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  total: { flexDirection: 'row', alignItems: 'baseline' },
+  order: { flexDirection: 'row', alignItems: 'center', gap: 2 },
+  words: { flex: 1 },
+  arrow: { alignItems: 'center' },
+});

@@ -1,0 +1,99 @@
+import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
+import type { FamilyCode } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
+
+import { unitsFor, unitsStore } from '../../settings/preferences';
+import { useRows } from '../../data/rows';
+import { Action } from '../../components/Action';
+import { CardList, LinkCard } from '../../components/LinkCard';
+import { Page } from '../../components/Page';
+import { Empty, Loading } from '../../components/States';
+import { Text } from '../../components/Text';
+import { useWide } from '../../theme/useWide';
+import { day } from '../../words/format';
+import { groundName } from '../../words/grounds';
+import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
+import { testText } from '../../words/proof/tests';
+import { OutingDetail } from './OutingDetail';
+
+/** What was done and what worked, newest first. */
+export function BookScreen() {
+  const wide = useWide();
+  const { rows } = useRows('outings');
+  const first = rows[0];
+  return (
+    <Page title="Book" result={wide && first && <OutingDetail key={first.id} outing={first} />}>
+      <OutingList chosen={wide ? first?.id : undefined} />
+    </Page>
+  );
+}
+
+/** The outings, newest first, each with its rig, ground, pressures, tests and decision. */
+export function OutingList({ chosen }: { readonly chosen?: string | undefined }) {
+  const router = useRouter();
+  const { rows, loading, hasMore, more } = useRows('outings');
+  const { rows: rigs } = useRows('rigs');
+  const ids = rows.slice(0, 50).map(({ id }) => id);
+  const { rows: tests } = useRows(
+    'tests',
+    { limit: '100', ...(ids.length > 0 && { outingIds: ids.join(',') }) },
+    ({ outingId }) => outingId !== null && ids.includes(outingId),
+  );
+  if (loading) return <Loading />;
+  if (rows.length === 0) {
+    return (
+      <Empty
+        text="Nothing written yet. An outing begins on Today, and everything done on it ends up here."
+        action={{ label: 'Go to Today', onPress: () => router.navigate('/') }}
+      />
+    );
+  }
+  return (
+    <>
+      <CardList>
+        {rows.map((outing) => (
+          <OutingLine
+            key={outing.id}
+            outing={outing}
+            tests={tests.filter(({ outingId }) => outingId === outing.id)}
+            chosen={outing.id === chosen}
+            family={rigs.find(({ id }) => id === outing.rigId)?.family}
+          />
+        ))}
+      </CardList>
+      {hasMore && <Action label="Earlier outings" onPress={more} />}
+    </>
+  );
+}
+
+interface OutingLineProps {
+  readonly outing: OutingRow;
+  readonly tests: readonly ProofTestRow[];
+  readonly chosen: boolean;
+  /** Undefined where the rig was put aside. */
+  readonly family: FamilyCode | undefined;
+}
+
+function OutingLine({ outing, tests, chosen, family }: OutingLineProps) {
+  const own = unitsStore.use();
+  const units = family ? unitsFor(own, family) : own;
+  const { title, groundCode, rigName, startedAt, pressures, decision } = outing;
+  return (
+    <LinkCard href={{ pathname: '/book/[id]', params: { id: outing.id } }} chosen={chosen}>
+      <Text as="small" tone="muted">{`${day(startedAt)} · ${stateText(outing, family)}`}</Text>
+      <Text as="strong">{title || groundName(groundCode)}</Text>
+      <Text as="small">{`${rigName} · ${groundName(groundCode)}`}</Text>
+      {pressures.length > 0 && <Text as="small">{`Set: ${pressuresText(pressures, units)}`}</Text>}
+      {tests.map((test) => (
+        <Text key={test.id} as="small">
+          {testText(test, family ?? 'fourWheel')}
+        </Text>
+      ))}
+      {decision && (
+        <Text as="small" tone="moss">
+          {DECISION_WORDS[decision.code] + (decision.note && `: ${decision.note}`)}
+        </Text>
+      )}
+    </LinkCard>
+  );
+}

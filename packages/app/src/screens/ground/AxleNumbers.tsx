@@ -1,0 +1,108 @@
+import { familyOf, type GroundPlan } from '@dunlinmoss/core';
+import { axleOnGauge } from '@dunlinmoss/domain';
+import { StyleSheet, View } from 'react-native';
+
+import type { Units } from '../../settings/preferences';
+import { Numerals } from '../../components/Numerals';
+import { Text } from '../../components/Text';
+import { usePalette } from '../../theme/useLight';
+import { AXLE_WORDS } from '../../words/axles';
+import { speedGuide } from '../../words/cautions';
+import { pressure, pressureRange } from '../../words/format';
+import { aloneText, decidedBy, floorText, NEED_WORDS } from '../../words/limits';
+import { MODIFIER_WORDS } from '../../words/modifiers';
+import { isAlarming, remarkText } from '../../words/remarks';
+import { SCHOOL_WORDS } from '../../words/schools';
+
+interface AxleNumbersProps {
+  readonly plan: GroundPlan;
+  readonly units: Units;
+  /** Positions of axles whose beads are held. */
+  readonly beadHeld: ReadonlySet<string>;
+}
+
+/** The number first: for each axle what to set, its window, how low at the most, and why. */
+export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
+  const palette = usePalette();
+  const guide = speedGuide(plan);
+  const counted = [...new Set(plan.axles.flatMap(({ modifiers }) => modifiers))];
+  return (
+    <View style={[styles.box, { backgroundColor: palette.card, borderColor: palette.line }]}>
+      <Numerals
+        units={units}
+        axles={plan.axles.map((axle) => {
+          const { startKpa, lowKpa, highKpa, floorKpa, ceilingKpa } = axleOnGauge(axle, units);
+          return {
+            position: axle.position,
+            pressureKpa: startKpa,
+            below:
+              plan.school === null ? (
+                <Text as="small">the road pressure you gave</Text>
+              ) : (
+                <>
+                  <Text as="small">
+                    {`window ${pressureRange(lowKpa, highKpa, units)}${ceilingKpa === null || axle.ceiling!.code === 'unreadSidewall' ? '' : `, never over ${pressure(ceilingKpa, units)}`}`}
+                  </Text>
+                  <Text as="small">{`floor ${pressure(floorKpa, units)}: ${floorText(axle, beadHeld.has(axle.position))}`}</Text>
+                </>
+              ),
+          };
+        })}
+      />
+      {guide !== undefined && (
+        <Text as="strong" style={[styles.guide, { borderColor: palette.line }]}>
+          {`Speed guide: ${guide}`}
+        </Text>
+      )}
+      <Remarks plan={plan} units={units} />
+      {decidedTexts(plan, units).map((text) => (
+        <Text key={text} as="small">
+          {text}
+        </Text>
+      ))}
+      {plan.silentSchool && (
+        <Text as="small" tone="rust">
+          {`${SCHOOL_WORDS[plan.silentSchool.code].name} ${NEED_WORDS[plan.silentSchool.needs]}; until then ${SCHOOL_WORDS[plan.school!].name.toLowerCase()} stands in.`}
+        </Text>
+      )}
+      {counted.length > 0 && (
+        <Text as="small" tone="muted">
+          {`Counted in: ${counted.map((code) => MODIFIER_WORDS[code].name.toLowerCase()).join(', ')}.`}
+        </Text>
+      )}
+    </View>
+  );
+}
+
+/** Whose the number is, once where all axles have it from the same, with what the school alone would have. */
+function decidedTexts({ axles, school }: GroundPlan, units: Units): readonly string[] {
+  const by = axles.map((axle) => {
+    const alone = school === null ? undefined : aloneText(axle, school, units);
+    return `${decidedBy(axle, school)}${alone === undefined ? '' : ` (${alone})`}`;
+  });
+  return by.every((each) => each === by[0])
+    ? [`Decided by: ${by[0]}.`]
+    : axles.map(({ position }, index) => `${AXLE_WORDS[position]}, decided by: ${by[index]}.`);
+}
+
+/** What belongs beside the numbers, each thing once: of the first axle it holds for, which is named where it is not all. */
+function Remarks({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
+  const { kind } = familyOf(plan.family);
+  const found = plan.axles.flatMap(({ position, remarks }) => remarks.map((remark) => ({ position, remark })));
+  return [...new Set(found.map(({ remark }) => remark.code))].map((code) => {
+    const on = found.filter(({ remark }) => remark.code === code);
+    const texts = on.map(({ remark }) => remarkText(remark, kind, units));
+    const alike = on.length === plan.axles.length && texts.every((text) => text === texts[0]);
+    const alarming = isAlarming(on[0]!.remark);
+    return (
+      <Text key={code} as="small" {...(alarming && { tone: 'rust' as const, role: 'alert' as const })}>
+        {`${alike ? '' : `${AXLE_WORDS[on[0]!.position]}: `}${texts[0]}`}
+      </Text>
+    );
+  });
+}
+
+const styles = StyleSheet.create({
+  box: { borderWidth: 1, borderRadius: 3, padding: 12, gap: 6 },
+  guide: { borderTopWidth: 1, borderBottomWidth: 1, paddingVertical: 6 },
+});

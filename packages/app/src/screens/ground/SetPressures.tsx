@@ -1,0 +1,120 @@
+import type { GroundPlan } from '@dunlinmoss/core';
+import { bodyOf, fieldProblems, outing as outingSchema, type OutingRow, type RigRow } from '@dunlinmoss/contract';
+import { type PlanRequest, axleOnGauge } from '@dunlinmoss/domain';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Dialog, Portal } from 'react-native-paper';
+
+import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
+import { save } from '../../data/outbox';
+import { newOuting } from '../../data/outings';
+import type { Units } from '../../settings/preferences';
+import { Action } from '../../components/Action';
+import { notify } from '../../components/Notice';
+import { QuantityField } from '../../components/QuantityField';
+import { canonicalOf, quantityText, type QuantityText } from '../../components/quantityText';
+import { Text } from '../../components/Text';
+import { AXLE_WORDS } from '../../words/axles';
+import { fieldText } from '../../words/problems';
+import { groundName } from '../../words/grounds';
+import { setPressureText } from '../../words/limits';
+import { pressuresText } from '../../words/outing';
+
+interface SetPressuresProps {
+  readonly plan: GroundPlan;
+  readonly rig: RigRow;
+  readonly asked: PlanRequest;
+  readonly units: Units;
+  /** The outing under way with this rig; without one, a new outing begins here. */
+  readonly outing: OutingRow | undefined;
+  readonly onClose: () => void;
+}
+
+/** What the gauge read on each axle in the end: the plan's numbers, unless the person set others. */
+export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPressuresProps) {
+  const router = useRouter();
+  const [blank] = useState(newOuting);
+  const draft = `set:${rig.id}:${plan.ground}`;
+  const [typed, setTyped] = useState<readonly QuantityText[]>(
+    () =>
+      readDraft<QuantityText[]>(draft) ??
+      plan.axles.map((axle) => quantityText('pressure', units.pressure, axleOnGauge(axle, units).startKpa)),
+  );
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+
+  const change = (index: number, value: QuantityText): void => {
+    const next = typed.with(index, value);
+    setTyped(next);
+    writeDraft(draft, next);
+  };
+
+  const keep = async (): Promise<void> => {
+    const candidate = {
+      ...(outing ? bodyOf('outings', outing) : { ...blank, rigId: rig.id }),
+      groundCode: plan.ground,
+      modifiers: asked.modifiers,
+      speedKmh: asked.speedKmh,
+      loadCaseId: asked.loadCaseId ?? outing?.loadCaseId ?? rig.loadCaseId,
+      stuckRung: 0,
+      state: 'lowered',
+      pressures: plan.axles.map(({ position }, index) => ({
+        position,
+        pressureKpa: canonicalOf('pressure', typed[index]!),
+      })),
+    };
+    const checked = outingSchema.safeParse(candidate);
+    if (!checked.success) {
+      setProblems(Object.fromEntries(fieldProblems(checked.error).map((each) => [each.path, fieldText(each, units)])));
+      return;
+    }
+    const result = await save('outings', checked.data);
+    if (result.kind === 'refused') {
+      notify(result.problem.title);
+      return;
+    }
+    dropDraft(draft);
+    onClose();
+    notify(`Kept: ${pressuresText(checked.data.pressures, units)}.`);
+    router.navigate('/');
+  };
+
+  return (
+    <Portal>
+      <Dialog visible onDismiss={onClose} style={styles.dialog}>
+        <Dialog.Title>What does the gauge read?</Dialog.Title>
+        <Dialog.ScrollArea style={styles.area}>
+          <ScrollView contentContainerStyle={styles.fields}>
+            <Text tone="muted">{`${rig.name} on ${groundName(plan.ground).toLowerCase()}. ${rig.axles.every(({ wheels }) => wheels === 1) ? 'Tires cold.' : 'Both wheels of an axle alike, tires cold.'}`}</Text>
+            {plan.axles.map((axle, index) => (
+              <QuantityField
+                key={axle.position}
+                label={AXLE_WORDS[axle.position]}
+                spokenLabel={`${AXLE_WORDS[axle.position]} axle`}
+                quantity="pressure"
+                value={typed[index]!}
+                onChange={(value) => change(index, value)}
+                problem={
+                  problems[`/pressures/${index}/pressureKpa`] ??
+                  setPressureText(axle, canonicalOf('pressure', typed[index]!), units)
+                }
+                stepsFrom={axle.startKpa}
+              />
+            ))}
+          </ScrollView>
+        </Dialog.ScrollArea>
+        <View style={styles.actions}>
+          <Action kind="main" label="Keep these pressures" onPress={() => void keep()} />
+          <Action label="Back to the plan" onPress={onClose} />
+        </View>
+      </Dialog>
+    </Portal>
+  );
+}
+
+const styles = StyleSheet.create({
+  dialog: { maxWidth: 440, width: '92%', alignSelf: 'center' },
+  area: { paddingHorizontal: 20 },
+  fields: { gap: 12, paddingVertical: 8 },
+  actions: { padding: 20, gap: 10 },
+});

@@ -1,0 +1,107 @@
+import { bodyOf } from '@dunlinmoss/contract';
+import { planGround, stuckLadder, type GroundPlan, type Rung } from '@dunlinmoss/core';
+import { type PlanRequest, askedOf, axleOnGauge, onGauge, planInput } from '@dunlinmoss/domain';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+
+import { save } from '../../data/outbox';
+import { newOuting } from '../../data/outings';
+import { Action } from '../../components/Action';
+import { notify } from '../../components/Notice';
+import { Numerals } from '../../components/Numerals';
+import { Panel } from '../../components/Panel';
+import { Text } from '../../components/Text';
+import { groundName } from '../../words/grounds';
+import { pressuresText } from '../../words/outing';
+import type { Question } from '../../hooks/useQuestion';
+
+/** Sand is what most get stuck in, where no outing tells another ground. */
+const WITHOUT_OUTING = 'softSand';
+
+/** What to do before any air is let out, in the order of trying. */
+const FIRST = [
+  'Stop at once. Each turn of a spinning wheel digs deeper.',
+  'Look under: if the underside rests on the ground, less air only lowers it. Dig it free.',
+  'Reverse out along your own tracks, gently.',
+  'Dig a ramp in front of each wheel, lay boards, unload, people out.',
+];
+
+/**
+ * The deliberate way below the floor: what else first, one rung at a time, and straight back up. What was let out is
+ * kept on the outing, so that Today holds the way back up in view until it is done.
+ */
+export function StuckLadder({ question, plan }: { readonly question: Question; readonly plan: GroundPlan }) {
+  const router = useRouter();
+  const { rig, tests, asked, outing, units } = question;
+  // The way back up is to what Today says: the outing's own ground and day.
+  const stuckOn: PlanRequest =
+    outing && outing.groundCode !== 'stuck' ? askedOf(outing) : { ...asked, ground: WITHOUT_OUTING };
+  const here = stuckOn.ground;
+  const below = outing?.stuckRung ?? 0;
+  const [rung, setRung] = useState(below);
+  const [blank] = useState(newOuting);
+  const input = planInput(rig, tests, stuckOn);
+  const ladder = input.ok ? stuckLadder(input.value) : undefined;
+  const planned = input.ok ? planGround(input.value) : undefined;
+  if (!ladder?.ok || !planned?.ok) return null;
+  const { rungs } = ladder.value;
+  const at = Math.min(rung, rungs.length);
+  // As Today has it.
+  const back = planned.value.axles.map((axle) => ({
+    position: axle.position,
+    pressureKpa: axleOnGauge(axle, units).startKpa,
+  }));
+  const onGaugeUp = (pressures: Rung['pressures']) =>
+    pressures.map(({ position, pressureKpa }) => ({ position, pressureKpa: onGauge(pressureKpa, units, 'up') }));
+
+  const keep = async (): Promise<void> => {
+    const saved = await save('outings', {
+      ...(outing
+        ? bodyOf('outings', outing)
+        : { ...blank, rigId: rig.id, groundCode: here, loadCaseId: asked.loadCaseId ?? rig.loadCaseId }),
+      state: 'lowered',
+      stuckRung: at,
+      pressures: onGaugeUp(rungs[at - 1]!.pressures),
+    });
+    if (saved.kind === 'refused') return notify(saved.problem.title);
+    notify('Kept. One attempt, then back up: Today holds the way.');
+    router.navigate('/');
+  };
+
+  if (at === 0) {
+    return (
+      <Panel title="Before letting out more">
+        {FIRST.map((text, index) => (
+          <Text key={text}>{`${index + 1}. ${text}`}</Text>
+        ))}
+        <Text as="strong">The floor, if you are not there yet:</Text>
+        <Numerals
+          units={units}
+          axles={plan.axles.map((axle) => ({
+            position: axle.position,
+            pressureKpa: axleOnGauge(axle, units).floorKpa,
+          }))}
+        />
+        <Text>Going below it is for one attempt and then straight back up.</Text>
+        <Action kind="hurt" label="Stuck, and nothing else helped" onPress={() => setRung(1)} />
+      </Panel>
+    );
+  }
+  const step = rungs[at - 1]!;
+  return (
+    <Panel title={`Below the floor, step ${at} of ${rungs.length}`}>
+      <Numerals units={units} axles={onGaugeUp(step.pressures)} />
+      <Text>
+        {`One attempt, a few lengths, straight, at walking pace (${step.speedKmh} km/h at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
+      </Text>
+      <Text>{`Then back up to ${pressuresText(back, units)}, what ${groundName(here).toLowerCase()} asks for, before you drive on.`}</Text>
+      <Action kind="hurt" label="It is let out: keep it, with the way back" onPress={() => void keep()} />
+      {at < rungs.length ? (
+        <Action label="Tried this: the next step down" onPress={() => setRung(at + 1)} />
+      ) : (
+        <Text tone="muted">Below this nothing is left to let out. Dig, boards, or help with the right gear.</Text>
+      )}
+      <Action label="Free, or another way: leave the ladder" onPress={() => setRung(0)} />
+    </Panel>
+  );
+}

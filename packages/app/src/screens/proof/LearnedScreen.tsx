@@ -1,0 +1,156 @@
+import { bodyOf, buildOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
+import { familyOf, type Observation } from '@dunlinmoss/core';
+import { isOfTire, ownTireOf } from '@dunlinmoss/domain';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+
+import { save } from '../../data/outbox';
+import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
+
+import { useRow, useRows } from '../../data/rows';
+import { Action } from '../../components/Action';
+import { notify } from '../../components/Notice';
+import { Page } from '../../components/Page';
+import { Panel } from '../../components/Panel';
+import { Empty, Loading } from '../../components/States';
+import { Text } from '../../components/Text';
+import { Toggle } from '../../components/Toggle';
+import { Intervals } from '../../pictures/Intervals';
+import { usePalette } from '../../theme/useLight';
+import { AXLE_WORDS } from '../../words/axles';
+import { day, dayAndTime, length, pressure, pressureFine } from '../../words/format';
+import { learnedLines } from '../../words/learned';
+import { testName, testText } from '../../words/proof/tests';
+
+/** What all tests of a rig add up to: assumed and found, what contradicts what, and which tests count. */
+export function LearnedScreen() {
+  const { rig: rigId } = useLocalSearchParams<{ rig?: string }>();
+  const router = useRouter();
+  const { rows: rigs, loading } = useRows('rigs');
+  const { row: rig } = useRow('rigs', rigId ?? rigs[0]?.id);
+  const { rows: tests } = useRows(
+    'tests',
+    rig ? { rigId: rig.id, limit: '100' } : null,
+    (body) => body.rigId === rig?.id,
+  );
+  if (!rig) {
+    return (
+      <Page title="What they add up to">
+        {loading ? (
+          <Loading />
+        ) : (
+          <Empty
+            text="This rig is not here or was put aside."
+            action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
+          />
+        )}
+      </Page>
+    );
+  }
+  return <Learned rig={rig} tests={tests} />;
+}
+
+function Learned({ rig, tests }: { readonly rig: RigRow; readonly tests: readonly ProofTestRow[] }) {
+  const palette = usePalette();
+  const units = unitsFor(unitsStore.use(), rig.family);
+  const bicycle = familyOf(rig.family).kind === 'bicycle';
+  const setCounts = async (test: ProofTestRow, counts: boolean): Promise<void> => {
+    const body = bodyOf('tests', test);
+    const saved = await save('tests', { ...body, counts } as never);
+    if (saved.kind === 'refused') notify(saved.problem.title);
+  };
+  const freshTires = async (index: number): Promise<void> => {
+    const before = bodyOf('rigs', rig);
+    const fittedAt = new Date().toISOString();
+    const axles = rig.axles.map((axle, at) => (at === index ? { ...axle, fittedAt } : axle));
+    const saved = await save('rigs', { ...before, axles });
+    if (saved.kind === 'refused') {
+      notify(saved.problem.title);
+      return;
+    }
+    notify('Begun anew. What was measured before is kept under its own date.', () => {
+      if (saved.kind === 'saved') void save('rigs', { ...before, revision: saved.row.revision });
+    });
+  };
+  return (
+    <Page
+      title="What they add up to"
+      result={rig.axles.map((axle, index) => {
+        const own = ownTireOf(axle, tests, rig.family);
+        const lines = own ? learnedLines(own.estimate.tire, buildOf(axle).carcass, bicycle) : [];
+        return (
+          <Panel key={axle.position} title={`${AXLE_WORDS[axle.position]}: ${axle.tireMarking}`}>
+            {axle.fittedAt !== null && (
+              <Text as="small" tone="muted">{`These tires since ${day(axle.fittedAt)}.`}</Text>
+            )}
+            {!own || lines.length === 0 ? (
+              <Text tone="muted">Nothing measured on this tire yet: plans go by the assumptions.</Text>
+            ) : (
+              <>
+                <Intervals lines={lines} own={own.estimate.tire} bicycle={bicycle} palette={palette} />
+                <Text as="small" tone="muted">
+                  Bars: nine chances in ten. Mark: assumed before anything was measured.
+                </Text>
+                <Text as="small">
+                  {Math.abs(own.estimate.gauge.biasKpa) < 1
+                    ? 'The gauge of these readings shows no sign of being off.'
+                    : `The gauge of these readings seems to show ${pressureFine(Math.abs(own.estimate.gauge.biasKpa), units)} too ${own.estimate.gauge.biasKpa > 0 ? 'much' : 'little'}.`}
+                </Text>
+                {own.estimate.contradictions.length > 0 && (
+                  <Text role="alert" tone="rust">
+                    {`These contradict each other: ${own.estimate.contradictions
+                      .slice(0, 2)
+                      .map(
+                        ([a, b]) =>
+                          `${readingText(own.observations[a]!, tests, units)} and ${readingText(own.observations[b]!, tests, units)}`,
+                      )
+                      .join('; ')}. Set the doubtful test aside, or measure once more.`}
+                  </Text>
+                )}
+                {own.estimate.contradictions.length === 0 && own.estimate.wild.length > 0 && (
+                  <Text tone="rust">
+                    {`Hardly counted, because it fits nothing else: ${own.estimate.wild.map((at) => readingText(own.observations[at]!, tests, units)).join('; ')}.`}
+                  </Text>
+                )}
+              </>
+            )}
+            <Action label="Other tires or rims are on: begin anew" onPress={() => void freshTires(index)} />
+          </Panel>
+        );
+      })}
+    >
+      <Text tone="muted">{`${rig.name}. Plans go by what counts here; the rest by assumption.`}</Text>
+      <Panel title="What counts">
+        {tests.length === 0 && <Text tone="muted">No test yet.</Text>}
+        {tests.map((test, index) => {
+          const older = !rig.axles.some((axle) => isOfTire(test, axle));
+          return (
+            <View key={test.id} style={index > 0 && [styles.test, { borderColor: palette.line }]}>
+              <Toggle
+                label={testText(test, rig.family)}
+                note={`${dayAndTime(test.performedAt)}${test.counts ? '' : ' · set aside'}${older ? ` · of other tires: ${test.details.tireMarking}` : ''}`}
+                spokenLabel={`${testName(test.kind)}, ${dayAndTime(test.performedAt)}, counts`}
+                value={test.counts}
+                onChange={(counts) => void setCounts(test, counts)}
+              />
+            </View>
+          );
+        })}
+      </Panel>
+    </Page>
+  );
+}
+
+/** `545 mm at 16 psi (Tape test, 3 May 2026)`. */
+function readingText(
+  { valueMm, pressureKpa, test }: Observation,
+  tests: readonly ProofTestRow[],
+  units: Units,
+): string {
+  const of = tests.find(({ id }) => id === test);
+  return `${length(valueMm, units)} at ${pressure(pressureKpa, units)}${of ? ` (${testName(of.kind)}, ${day(of.performedAt)})` : ''}`;
+}
+
+const styles = StyleSheet.create({
+  test: { borderTopWidth: 1, paddingVertical: 4 },
+});

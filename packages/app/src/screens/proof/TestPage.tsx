@@ -1,0 +1,67 @@
+import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
+
+import { useOpenOuting } from '../../data/outings';
+import { useRow, useRows } from '../../data/rows';
+import { Page } from '../../components/Page';
+import { Empty, Loading } from '../../components/States';
+
+/** What a test is opened with: the saved one, or a new one on the outing given, under way, or none. */
+export interface OpenedTest<Row extends ProofTestRow> {
+  readonly row: Row | undefined;
+  readonly rig: RigRow;
+  readonly outing: OutingRow | undefined;
+}
+
+interface TestPageProps<Row extends ProofTestRow> {
+  readonly title: string;
+  /** Whether a saved test is of the kind that this screen is for. */
+  readonly isOwn: (row: ProofTestRow) => row is Row;
+  readonly children: (opened: OpenedTest<Row>) => ReactNode;
+}
+
+/** Opens the test of the address: `new` begins one. What is missing is said, with a way on. */
+export function TestPage<Row extends ProofTestRow>({ title, isOwn, children }: TestPageProps<Row>) {
+  const { id, outing: outingId, rig: rigId } = useLocalSearchParams<{ id: string; outing?: string; rig?: string }>();
+  const router = useRouter();
+  const isNew = id === 'new';
+  const test = useRow('tests', isNew ? undefined : id);
+  const open = useOpenOuting();
+  const linked = useRow('outings', isNew ? outingId : (test.row?.outingId ?? undefined));
+  const rigs = useRows('rigs');
+  const underWay = isNew && (rigId === undefined || open.outing?.rigId === rigId) ? open.outing : undefined;
+  const outing = linked.row ?? underWay;
+  const wanted = test.row?.rigId ?? outing?.rigId ?? rigId ?? rigs.rows[0]?.id;
+  const rig = useRow('rigs', wanted);
+  const row = test.row && isOwn(test.row) ? test.row : undefined;
+
+  if (test.missing || rig.missing || (test.row && !row)) {
+    return (
+      <Page title={title}>
+        <Empty
+          text="This test, or its rig, is not here or was put aside."
+          action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
+        />
+      </Page>
+    );
+  }
+  if (isNew && !rigs.loading && rigs.rows.length === 0) {
+    return (
+      <Page title={title}>
+        <Empty
+          text="A test needs a rig: load, tires and placard."
+          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
+        />
+      </Page>
+    );
+  }
+  if (!rig.row || (!isNew && !row) || (isNew && (open.loading || linked.loading))) {
+    return (
+      <Page title={title}>
+        <Loading />
+      </Page>
+    );
+  }
+  return children({ row, rig: rig.row, outing });
+}

@@ -1,0 +1,255 @@
+import { fieldProblems, proofTest, type FieldProblem, type ProofTest, type RoutineTestRow } from '@dunlinmoss/contract';
+import {
+  routineOf,
+  type Field,
+  type Fields,
+  type OutlineMm,
+  type RoutineCode,
+  type RoutineValue,
+  type RoutineValues,
+} from '@dunlinmoss/core';
+import type { WrittenDown } from '@dunlinmoss/domain';
+
+import type { Units } from '../../settings/preferences';
+import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../components/quantityText';
+import { parseNumber } from '../../settings/typedNumber';
+import { fieldText } from '../../words/problems';
+
+/** What stands in one field: a number with the unit it was typed in, a plain number or a choice, or what no person types. */
+export type FieldText = QuantityText | string | OutlineMm | null;
+export type RunText = Record<string, FieldText>;
+
+export interface RoutineFormValues {
+  /** The revision that these values began from: a draft may be older than the row. */
+  readonly revision: number;
+  /** `wheelKey` of the wheel it is made on. */
+  readonly wheel: string;
+  /** The gauge of the readings; empty for one that is taken as true. */
+  readonly gaugeId: string;
+  readonly note: string;
+  /** When clocks were started, ISO; empty where none runs. */
+  readonly clockFrom: string;
+  readonly setup: RunText;
+  readonly runs: RunText[];
+}
+
+/** Quantities that people see in their own unit; all else is typed as it is meant. */
+export const quantityOf = (field: Field): 'pressure' | 'length' | undefined =>
+  field.type !== 'number' ? undefined : field.unit === 'kpa' ? 'pressure' : field.unit === 'mm' ? 'length' : undefined;
+
+type UnitsSeen = Pick<Units, 'length'>;
+
+/**
+ * Quantities that follow the person's unit of length: areas and volumes. Typed in the first unit, or the second where
+ * lengths are in inches; how many of the canonical unit each is. Exact: 1 fl oz (US) is 29.5735295625 mL.
+ */
+const FOLLOWING = {
+  mm2: { metric: ['cm²', 100], inch: ['in²', 645.16] },
+  ml: { metric: ['mL', 1], inch: ['fl oz', 29.5735295625] },
+} as const;
+type Following = keyof typeof FOLLOWING;
+
+/** The unit that such a number is typed in; undefined for one that has no other. */
+export const followingUnit = (field: Field, { length }: UnitsSeen): string | undefined =>
+  field.type === 'number' && field.unit in FOLLOWING
+    ? FOLLOWING[field.unit as Following][length === 'in' ? 'inch' : 'metric'][0]
+    : undefined;
+
+const canonicalPer = (unit: string): number =>
+  Object.values(FOLLOWING)
+    .flatMap(({ metric, inch }) => [metric, inch])
+    .find(([name]) => name === unit)![1];
+
+/** Areas are typed in square centimeters, by those who measure in inches in square inches. */
+export const areaUnit = ({ length }: UnitsSeen): 'cm²' | 'in²' => FOLLOWING.mm2[length === 'in' ? 'inch' : 'metric'][0];
+export const inAreaUnit = (mm2: number, units: UnitsSeen): number => mm2 / canonicalPer(areaUnit(units));
+
+const blank = (field: Field): FieldText =>
+  quantityOf(field) ? EMPTY_QUANTITY : field.type === 'outline' || field.type === 'id' ? null : '';
+
+const blanks = (fields: Fields): RunText =>
+  Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, blank(field)]));
+
+/** A value as if it had been typed. */
+export function textOf(field: Field, value: RoutineValue, units: Units): FieldText {
+  if (value === null) return blank(field);
+  if (typeof value !== 'number') return value;
+  const quantity = quantityOf(field);
+  if (quantity) return quantityText(quantity, units[quantity] as never, value);
+  const unit = followingUnit(field, units);
+  if (unit !== undefined) return { text: String(Number((value / canonicalPer(unit)).toFixed(1))), unit };
+  return String(Number(value.toFixed(3)));
+}
+
+const textsOf = (fields: Fields, values: RoutineValues, units: Units): RunText =>
+  Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, textOf(field, values[name] ?? null, units)]));
+
+const isQuantity = (typed: FieldText): typed is QuantityText =>
+  typeof typed === 'object' && typed !== null && 'text' in typed;
+
+/** What was typed, canonical; null where nothing was, undefined where it is no such thing. */
+export function valueOf(field: Field, typed: FieldText): RoutineValue | undefined {
+  if (typed === null || typed === '') return null;
+  if (isQuantity(typed)) {
+    if (typed.text.trim() === '') return null;
+    const quantity = quantityOf(field);
+    if (quantity) return canonicalOf(quantity, typed);
+    const number = parseNumber(typed.text);
+    return number === undefined ? undefined : number * canonicalPer(typed.unit);
+  }
+  if (field.type !== 'number') return typed;
+  return parseNumber(String(typed));
+}
+
+/** What a run may have in it before anybody has done anything: the pressure it is to be made at, and what is likely. */
+const FILLED_IN: readonly string[] = ['pressureKpa', 'otherKpa', 'wheel', 'how', 'track'];
+
+/** A run with nothing in it yet but what was filled in for the person. */
+export const isPendingRun = (fields: Fields, run: RunText): boolean =>
+  Object.keys(fields).every((name) => FILLED_IN.includes(name) || isEmpty(run[name] ?? null));
+
+const isEmpty = (typed: FieldText): boolean =>
+  typed === null || typed === '' || (isQuantity(typed) && typed.text.trim() === '');
+
+export interface NewRoutine {
+  readonly wheel: string;
+  readonly gaugeId?: string;
+  readonly setup?: RoutineValues;
+  readonly runs: readonly RoutineValues[];
+}
+
+export const newRoutine = (
+  code: RoutineCode,
+  { wheel, gaugeId = '', setup = {}, runs }: NewRoutine,
+  units: Units,
+): RoutineFormValues => {
+  const routine = routineOf(code);
+  return {
+    revision: 0,
+    wheel,
+    gaugeId,
+    note: '',
+    clockFrom: '',
+    setup: textsOf(routine.setup, setup, units),
+    runs: runs.map((values) => textsOf(routine.run, values, units)),
+  };
+};
+
+export const routineValues = ({ kind, details, revision }: RoutineTestRow, units: Units): RoutineFormValues => ({
+  ...newRoutine(
+    kind,
+    { wheel: details.wheel, gaugeId: details.gauge?.gaugeId ?? '', setup: details.setup, runs: details.runs },
+    units,
+  ),
+  revision,
+  note: details.note,
+});
+
+/** Another run: at the pressure that is to be tried next, with nothing measured yet. */
+export const anotherRun = (code: RoutineCode, filledIn: RoutineValues, units: Units): RunText => ({
+  ...blanks(routineOf(code).run),
+  ...textsOf(
+    Object.fromEntries(Object.entries(routineOf(code).run).filter(([name]) => filledIn[name] !== undefined)),
+    filledIn,
+    units,
+  ),
+});
+
+const valuesOf = (fields: Fields, texts: RunText): Record<string, RoutineValue | undefined> =>
+  Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, valueOf(field, texts[name] ?? null)]));
+
+/** Every value that has to be there is, and lies in its range: it can be judged. */
+const isWhole = (fields: Fields, values: Record<string, RoutineValue | undefined>): values is RoutineValues =>
+  Object.entries(fields).every(([name, field]) => {
+    const value = values[name];
+    if (value === undefined) return false;
+    if (value === null) return field.optional === true;
+    return field.type !== 'number' || (typeof value === 'number' && value >= field.min && value <= field.max);
+  });
+
+/** The tire and load that a test is held against. */
+export type TestedTire = Pick<WrittenDown, 'tireMarking' | 'loadRange' | 'wheelLoadKg' | 'widthMm'>;
+
+/** What can be judged already, while the rest is being typed; undefined until the setup is whole. */
+export function writtenDown(
+  code: RoutineCode,
+  form: RoutineFormValues,
+  tire: TestedTire,
+  gauge: WrittenDown['gauge'],
+): { readonly details: WrittenDown; readonly places: readonly number[] } | undefined {
+  const { setup, run } = routineOf(code);
+  const setupValues = valuesOf(setup, form.setup);
+  if (!isWhole(setup, setupValues)) return undefined;
+  const runs = form.runs.flatMap((texts, place) => {
+    const values = valuesOf(run, texts);
+    return !isPendingRun(run, texts) && isWhole(run, values) ? [{ values, place }] : [];
+  });
+  return {
+    details: { ...tire, gauge, setup: setupValues, runs: runs.map(({ values }) => values) },
+    places: runs.map(({ place }) => place),
+  };
+}
+
+export type RoutineFormResult =
+  | { readonly ok: true; readonly test: ProofTest }
+  | { readonly ok: false; readonly problems: Readonly<Record<string, string>> };
+
+/** What the form says, checked by the contract's own schema. Runs with nothing in them are left out. */
+export function toRoutineTest(
+  code: RoutineCode,
+  form: RoutineFormValues,
+  identity: Pick<ProofTest, 'id' | 'rigId' | 'outingId' | 'performedAt' | 'counts'>,
+  tire: TestedTire,
+  gauge: WrittenDown['gauge'],
+  units: Units,
+): RoutineFormResult {
+  const { setup, run } = routineOf(code);
+  const kept = form.runs.flatMap((texts, place) => (isPendingRun(run, texts) ? [] : [{ texts, place }]));
+  const checked = proofTest.safeParse({
+    ...identity,
+    revision: form.revision,
+    kind: code,
+    details: {
+      ...tire,
+      wheel: form.wheel,
+      gauge,
+      note: form.note,
+      // What is no number is told as one that is missing.
+      setup: valuesOf(setup, form.setup),
+      runs: kept.map(({ texts }) => valuesOf(run, texts)),
+    },
+  });
+  if (checked.success) return { ok: true, test: checked.data };
+  const places = kept.map(({ place }) => place);
+  return { ok: false, problems: problemsOf(fieldProblems(checked.error), places, units) };
+}
+
+/** Sentences by form field: `setup.slopeDeg`, `runs.2.distanceM`. */
+function problemsOf(
+  problems: readonly FieldProblem[],
+  places: readonly number[],
+  units: Units,
+): Readonly<Record<string, string>> {
+  const byField: Record<string, string> = {};
+  for (const problem of problems) {
+    const [, , part, at, field] = problem.path.split('/');
+    const name =
+      part === 'setup'
+        ? `setup.${at}`
+        : part === 'runs' && field !== undefined
+          ? `runs.${places[Number(at)]}.${field}`
+          : part === 'note'
+            ? 'note'
+            : 'runs';
+    byField[name] ??= problem.path.endsWith('/runs')
+      ? 'Expected at least one run with a result.'
+      : sentence(problem, units);
+  }
+  return byField;
+}
+
+/** A choice that was not made is told as one. */
+const sentence = (problem: FieldProblem, units: Units): string =>
+  problem.code === 'invalid_value' || problem.code === 'invalid_format'
+    ? 'Expected one of these.'
+    : fieldText(problem, units);

@@ -1,0 +1,261 @@
+import type { ImportOutcome, LoadsAction, LoadsEvent, LoadsOutcome } from '@dunlinmoss/contract';
+import { useRouter } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { giveFile, saveAsFile, saveFrom } from '../../components/files';
+import { ImportFailed, importArchive, importFile, importLoads, type ImportFailure } from '../../data/imports';
+import { unitsStore } from '../../settings/preferences';
+import { readAgain } from '../../data/rows';
+import { Action } from '../../components/Action';
+import { Choice } from '../../components/Choice';
+import { FilePicker } from '../../components/FilePicker';
+import { notify } from '../../components/Notice';
+import { Panel } from '../../components/Panel';
+import { Progress } from '../../components/Progress';
+import { Text } from '../../components/Text';
+import { Download } from '../../theme/icons';
+import {
+  archiveDoneText,
+  archivePartText,
+  archiveProblemText,
+  failureText,
+  lineText,
+  LOADS_ACTION_WORDS,
+  rowText,
+  tableProblemText,
+} from '../../words/imports';
+import { BesideList } from './RigScreen';
+
+type Done = Extract<LoadsEvent, { done: unknown }>['done'];
+
+type State =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'working'; readonly what: string; readonly done: number; readonly total: number }
+  | { readonly kind: 'rows'; readonly file: File; readonly outcome: ImportOutcome }
+  | { readonly kind: 'lines'; readonly file: File; readonly lines: readonly LoadsOutcome[]; readonly done: Done }
+  | { readonly kind: 'archive'; readonly file: File }
+  | { readonly kind: 'failed'; readonly text: string };
+
+/** Rigs and loads out to files and in from them. Nothing is taken in before it is shown what that would do. */
+export function FilesScreen() {
+  const router = useRouter();
+  const units = unitsStore.use();
+  const [state, setState] = useState<State>({ kind: 'idle' });
+  const cancel = useRef<AbortController | undefined>(undefined);
+  useEffect(() => () => cancel.current?.abort(), []);
+
+  /** Runs one import; whatever goes wrong is told in words. */
+  const working = async (what: string, work: (signal: AbortSignal) => Promise<State>): Promise<void> => {
+    cancel.current = new AbortController();
+    setState({ kind: 'working', what, done: 0, total: 0 });
+    try {
+      setState(await work(cancel.current.signal));
+    } catch (error) {
+      const failure: ImportFailure = error instanceof ImportFailed ? error.failure : { code: 'away' };
+      setState({ kind: 'failed', text: failureText(failure, units) });
+    }
+  };
+
+  const lines = async (file: File, digest: string | undefined, what: string, signal: AbortSignal): Promise<State> => {
+    const told: LoadsOutcome[] = [];
+    let last: State = { kind: 'failed', text: tableProblemText({ code: 'internal' }) };
+    await importLoads(file, digest, signal, (event) => {
+      if ('progress' in event) setState({ kind: 'working', what, done: event.progress, total: event.total });
+      else if ('outcomes' in event) for (const outcome of event.outcomes) told.push(outcome);
+      else if ('problem' in event) last = { kind: 'failed', text: tableProblemText(event.problem as never) };
+      else last = { kind: 'lines', file, lines: told, done: event.done };
+    });
+    return last;
+  };
+
+  const ask = (file: File): void => {
+    if (/\.zip$/i.test(file.name)) setState({ kind: 'archive', file });
+    else if (/\.json$/i.test(file.name)) {
+      void working('Reading the file', async (signal) => ({
+        kind: 'rows',
+        file,
+        outcome: await importFile(file, true, signal),
+      }));
+    } else {
+      void working('Reading the lines', (signal) => lines(file, undefined, 'Reading the lines', signal));
+    }
+  };
+  const takeRows = (file: File): void =>
+    void working('Taking it in', async (signal) => {
+      const { added } = await importFile(file, false, signal);
+      readAgain();
+      notify(added === 1 ? 'One is added.' : `${added} are added.`);
+      router.navigate('/rigs');
+      return { kind: 'idle' };
+    });
+  const takeArchive = (file: File): void =>
+    void working('Sending the archive', async (signal) => {
+      let last: State = { kind: 'failed', text: archiveProblemText({ code: 'internal' }) };
+      await importArchive(file, signal, (event) => {
+        if ('part' in event) {
+          setState({ kind: 'working', what: archivePartText(event.part), done: event.progress, total: 0 });
+        } else if ('problem' in event) last = { kind: 'failed', text: archiveProblemText(event.problem) };
+        else {
+          notify(archiveDoneText(event.done));
+          last = { kind: 'idle' };
+        }
+      });
+      readAgain();
+      return last;
+    });
+  const takeLines = (file: File, digest: string): void =>
+    void working('Taking the loads in', async (signal) => {
+      const last = await lines(file, digest, 'Taking the loads in', signal);
+      if (last.kind !== 'lines') return last;
+      readAgain();
+      const { add, change } = last.done.counts;
+      notify(`${(add + change).toLocaleString('en')} loads are taken in.`);
+      router.navigate('/rigs');
+      return { kind: 'idle' };
+    });
+
+  const saveTable = async (): Promise<void> => {
+    const response = await fetch('/api/v1/export/loads.csv').catch(() => undefined);
+    if (response?.ok) giveFile('loads.csv', await response.blob());
+    else notify("The store can't be reached: nothing to save just now.");
+  };
+
+  return (
+    <BesideList title="Files: in and out">
+      <Panel title="Take in">
+        <Text>
+          A .zip or .json that this application saved; or a .csv of weighed loads, one line a wheel or axle. You see
+          line by line what it would do before anything is done, and it is all done or nothing.
+        </Text>
+        {state.kind !== 'working' && <FilePicker label="Choose a file" accept=".zip,.json,.csv,.txt" onPick={ask} />}
+        {state.kind === 'working' && (
+          <>
+            <Progress label={state.what} done={state.done} total={state.total} />
+            <Action label="Stop" onPress={() => cancel.current?.abort()} />
+          </>
+        )}
+        {state.kind === 'failed' && (
+          <Text role="alert" tone="rust">
+            {state.text}
+          </Text>
+        )}
+      </Panel>
+      {state.kind === 'archive' && (
+        <Panel title="This archive would">
+          <Text>
+            {`Add everything in ${state.file.name} that is not here: rigs, outings, tests and their photos, logs, what was put aside. What is here already stays as it is.`}
+          </Text>
+          <Action kind="main" label="Take it in" onPress={() => takeArchive(state.file)} />
+        </Panel>
+      )}
+      {state.kind === 'rows' && <Rows outcome={state.outcome} onTake={() => takeRows(state.file)} />}
+      {state.kind === 'lines' && (
+        <Lines lines={state.lines} done={state.done} onTake={() => takeLines(state.file, state.done.digest)} />
+      )}
+      <Panel title="Save">
+        <Action icon={Download} label="Everything, photos and logs too (.zip)" onPress={() => saveFrom('/archive')} />
+        <Action
+          icon={Download}
+          label="Rigs and what was done, as text (.json)"
+          onPress={() => void saveAsFile('/export', 'dunlinmoss.json')}
+        />
+        <Action icon={Download} label="All loads, as a table" onPress={() => void saveTable()} />
+        <Text as="small" tone="muted">
+          The table has the columns rig, load case, axle, wheel, load kg and how. It may come back with semicolons,
+          decimal commas or a “load lb” column.
+        </Text>
+      </Panel>
+    </BesideList>
+  );
+}
+
+function Rows({ outcome, onTake }: { readonly outcome: ImportOutcome; readonly onTake: () => void }) {
+  return (
+    <Panel title="This file would">
+      <Text as="strong">{`${outcome.added} added, ${outcome.alreadyThere} here already.`}</Text>
+      <Paged items={outcome.rows.map((row) => rowText(row))} />
+      {outcome.added > 0 ? (
+        <Action kind="main" label={outcome.added === 1 ? 'Add it' : `Add these ${outcome.added}`} onPress={onTake} />
+      ) : (
+        <Text>Nothing in it is new here.</Text>
+      )}
+    </Panel>
+  );
+}
+
+interface LinesProps {
+  readonly lines: readonly LoadsOutcome[];
+  readonly done: Done;
+  readonly onTake: () => void;
+}
+
+function Lines({ lines, done, onTake }: LinesProps) {
+  const units = unitsStore.use();
+  const actions = (Object.keys(done.counts) as LoadsAction[]).filter((action) => done.counts[action] > 0);
+  const refused = done.counts.refuse;
+  const toDo = done.counts.add + done.counts.change;
+  const [shown, setShown] = useState<LoadsAction | 'all'>(refused > 0 ? 'refuse' : 'all');
+  const chosen = shown === 'all' ? lines : lines.filter(({ action }) => action === shown);
+  return (
+    <Panel title="This table would">
+      <Text as="strong">
+        {`${actions.map((action) => `${done.counts[action].toLocaleString('en')} ${LOADS_ACTION_WORDS[action]}`).join(', ')}.`}
+      </Text>
+      {toDo > 0 && (
+        <Text>
+          {`It touches ${done.rigs === 1 ? 'one rig' : `${done.rigs.toLocaleString('en')} rigs`} and makes ${done.newCases === 1 ? 'one new load case' : `${done.newCases.toLocaleString('en')} new load cases`}.`}
+        </Text>
+      )}
+      {refused > 0 ? (
+        <Text role="alert" tone="rust">
+          {`${refused === 1 ? 'One line is' : `${refused.toLocaleString('en')} lines are`} refused, so nothing can be taken in. Mend ${refused === 1 ? 'it' : 'them'} in the file and choose it again.`}
+        </Text>
+      ) : toDo > 0 ? (
+        <Action kind="main" label={`Take ${toDo.toLocaleString('en')} loads in`} onPress={onTake} />
+      ) : (
+        <Text>There is nothing to do.</Text>
+      )}
+      {actions.length > 1 && (
+        <Choice
+          label="Show"
+          value={shown}
+          options={[
+            { code: 'all' as const, name: 'All lines' },
+            ...actions.map((code) => ({ code, name: LOADS_ACTION_WORDS[code] })),
+          ]}
+          onChange={setShown}
+        />
+      )}
+      <Paged key={shown} items={chosen.map((line) => () => lineText(line, units))} />
+    </Panel>
+  );
+}
+
+const AT_ONCE = 100;
+
+/** A long list of sentences, a hundred at a time; each made only when it is shown. */
+function Paged({ items }: { readonly items: readonly (string | (() => string))[] }) {
+  const [count, setCount] = useState(AT_ONCE);
+  return (
+    <>
+      <View role="list" style={styles.list}>
+        {items.slice(0, count).map((item, index) => (
+          <Text key={index} role="listitem" as="small">
+            {typeof item === 'string' ? item : item()}
+          </Text>
+        ))}
+      </View>
+      {items.length > count && (
+        <Action
+          label={`More: ${(items.length - count).toLocaleString('en')} left`}
+          onPress={() => setCount(count + AT_ONCE)}
+        />
+      )}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: 4 },
+});

@@ -1,0 +1,160 @@
+import {
+  bodyOf,
+  doubtfulLoads,
+  loadCase as loadCaseSchema,
+  rigLoads,
+  type LoadCaseBody,
+  type RigRow,
+} from '@dunlinmoss/contract';
+import { familyOf, type AxlePosition } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { newId } from '../../data/newId';
+import { save } from '../../data/outbox';
+import { unitsStore } from '../../settings/preferences';
+
+import { RowText } from '../../forms/fields';
+import { useFieldsForm, useFormRow } from '../../forms/useRowForm';
+import { Action } from '../../components/Action';
+import { Choice } from '../../components/Choice';
+import { notify } from '../../components/Notice';
+import { Page } from '../../components/Page';
+import { Panel } from '../../components/Panel';
+import { Text } from '../../components/Text';
+import { UnitChoice } from '../../components/UnitChoice';
+import { Trash } from '../../theme/icons';
+import { useWide } from '../../theme/useWide';
+import { AXLE_WORDS, axleName } from '../../words/axles';
+import { mass } from '../../words/format';
+import { loadProblemText, METHOD_WORDS } from '../../words/loads';
+import { savedText } from '../../words/saved';
+import { blankCase, loadKey, readable, withMethod } from './loadForm';
+import { LoadItems } from './LoadItems';
+import { PostureFields, ScaleFields, UnladenFields } from './LoadMethodFields';
+import { LoadPicture } from './LoadPicture';
+import { LoadWorking } from './LoadWorking';
+
+interface LoadFormProps {
+  readonly rig: RigRow;
+  /** Undefined makes a new load case. */
+  readonly loadCase: LoadCaseBody | undefined;
+}
+
+/** One way a rig is loaded, with the load on every wheel following what is typed. */
+export function LoadForm({ rig, loadCase }: LoadFormProps) {
+  const router = useRouter();
+  const units = unitsStore.use();
+  const wide = useWide();
+  const family = familyOf(rig.family);
+  const [initial] = useState(() => loadCase ?? blankCase(newId(), rig));
+  const { id } = initial;
+  const form = useFieldsForm<LoadCaseBody>({
+    draft: `load:${rig.id}:${loadCase?.id ?? 'new'}`,
+    initial,
+    schema: loadCaseSchema,
+    units,
+    keyOf: loadKey,
+    check: ({ name }) =>
+      rig.loadCases.some((other) => other.id !== id && other.name.toLowerCase() === name.trim().toLowerCase())
+        ? [{ path: '/name', code: 'nameTwice', message: 'expected a name of its own' }]
+        : [],
+    save: (saved) => {
+      const loadCases = loadCase
+        ? rig.loadCases.map((each) => (each.id === id ? saved : each))
+        : [...rig.loadCases.filter((each) => each.id !== id), saved];
+      // What was just told is how it stands.
+      return save('rigs', { ...bodyOf('rigs', rig), loadCases, loadCaseId: id });
+    },
+    onSaved: (outcome, { name }) => {
+      notify(savedText(outcome, name));
+      router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
+    },
+  });
+  const now = useFormRow(form);
+  const typed = readable(now);
+  const loads = rigLoads(rig, typed);
+  const doubtful = loads.ok ? doubtfulLoads(rig.family, loads.value) : [];
+
+  const remove = async (): Promise<void> => {
+    const loadCases = rig.loadCases.filter((each) => each.id !== id);
+    const body = { ...bodyOf('rigs', rig), loadCases, loadCaseId: loadCases[0]?.id ?? null };
+    const outcome = await save('rigs', body);
+    form.dropDraft();
+    if (outcome.kind === 'saved') {
+      const undone = { ...bodyOf('rigs', rig), revision: outcome.row.revision };
+      notify(`${loadCase!.name} is gone.`, () => void save('rigs', undone));
+    }
+    router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
+  };
+
+  return (
+    <Page
+      title={loadCase ? loadCase.name : `Load of ${rig.name}`}
+      action={
+        <View style={styles.foot}>
+          {/* In view while a tank is dragged or a weight is typed. */}
+          {loads.ok && !wide && (
+            <Text as="label" style={styles.sum}>
+              {loads.value.axles
+                .map(({ position, loadKg }) => `${AXLE_WORDS[position].toLowerCase()} ${mass(loadKg, units)}`)
+                .join(' · ')}
+            </Text>
+          )}
+          <Action kind="main" label="Save this load" onPress={() => void form.submit()} />
+        </View>
+      }
+      result={
+        <>
+          <Panel title="On every wheel">
+            <LoadPicture rig={rig} loads={loads.ok ? loads.value : undefined} items={typed.items} danger={NOBODY} />
+            {loads.ok ? (
+              <Text as="strong">
+                {`${mass(loads.value.totalKg, units)} on the wheels, ${typed.method === 'scales' ? 'measured' : 'estimated'}${
+                  loads.value.couplingKg === null ? '' : `; the drawbar presses ${mass(loads.value.couplingKg, units)}`
+                }.`}
+              </Text>
+            ) : (
+              <Text role="status" tone="muted">
+                {loadProblemText(loads.problem, family.kind)}
+              </Text>
+            )}
+            {doubtful.map(({ position }) => (
+              <Text key={position} as="small" tone="rust">
+                {`${axleName(position, family.kind)}: this load hardly can be. Pressures for it wait until it is put right.`}
+              </Text>
+            ))}
+          </Panel>
+          {loads.ok && loads.value.shares.length > 0 && <LoadWorking rig={rig} loadCase={typed} loads={loads.value} />}
+          {loadCase && <Action kind="hurt" icon={Trash} label="Remove this load case" onPress={() => void remove()} />}
+        </>
+      }
+    >
+      <RowText
+        form={form}
+        at="/name"
+        label="What this load is called"
+        hint="Like: empty, touring, tank full, with plow, two up."
+      />
+      <Choice
+        label="How it is known"
+        value={now.method}
+        options={family.loadMethods.map((code) => ({ code, ...METHOD_WORDS[code] }))}
+        onChange={(method) => form.change(({ row, texts }) => ({ row: withMethod(row, method, rig), texts }))}
+      />
+      <UnitChoice label="Weights in" quantity="mass" />
+      {now.method === 'scales' && <ScaleFields form={form} rig={rig} />}
+      {now.method === 'moments' && <UnladenFields form={form} rig={rig} />}
+      {now.method === 'posture' && <PostureFields form={form} />}
+      {now.method !== 'scales' && <LoadItems form={form} rig={rig} />}
+    </Page>
+  );
+}
+
+const NOBODY: ReadonlySet<AxlePosition> = new Set();
+
+const styles = StyleSheet.create({
+  foot: { gap: 6 },
+  sum: { textAlign: 'center' },
+});

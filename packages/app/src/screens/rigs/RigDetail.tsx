@@ -1,0 +1,296 @@
+import {
+  bodyOf,
+  curveOf,
+  factsOf,
+  loadCaseOf,
+  questionsOf,
+  readKpa,
+  rigLoads,
+  tireOf,
+  type GaugeRow,
+  type RigAxle,
+  type RigRow,
+} from '@dunlinmoss/contract';
+import {
+  capacity,
+  familyOf,
+  findingSeverity,
+  findingsOf,
+  gaugeFitness,
+  type AxleLoad,
+  type AxlePosition,
+  type Finding,
+  type GaugeFitness,
+} from '@dunlinmoss/core';
+import { gaugeStepKpa } from '@dunlinmoss/domain';
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+
+import { fileName, saveAsFile } from '../../components/files';
+import { useGauges } from '../../data/gauges';
+import { save } from '../../data/outbox';
+import { unitsStore } from '../../settings/preferences';
+import { copyOf } from '../../data/rigs';
+import { Action } from '../../components/Action';
+import { Choice } from '../../components/Choice';
+import { Findings } from '../../components/Findings';
+import { notify } from '../../components/Notice';
+import { Panel } from '../../components/Panel';
+import { putAsideAndSay } from '../../components/putAside';
+import { Text } from '../../components/Text';
+import { Unfold } from '../../components/Unfold';
+import { Archive, Copy, Download, FileText, Pencil, Plus } from '../../theme/icons';
+import { usePalette } from '../../theme/useLight';
+import { useWide } from '../../theme/useWide';
+import { axleName } from '../../words/axles';
+import { FAMILY_WORDS, ROAD_WORDS } from '../../words/families';
+import { capacityText } from '../../words/capacity';
+import { mass, percent, pressure } from '../../words/format';
+import { FITNESS_WORDS, flawText } from '../../words/gauges';
+import { loadProblemText, METHOD_WORDS, STANDING_WORDS } from '../../words/loads';
+import { tireInWords } from '../../words/marking';
+import { rigQuestionText } from '../../words/questions';
+import { LoadPicture } from './LoadPicture';
+import { LoadWorking } from './LoadWorking';
+
+/** A rig as it stands today: what is on each wheel, what its tires carry, what is wrong, and what next. */
+export function RigDetail({ rig }: { readonly rig: RigRow }) {
+  const router = useRouter();
+  const units = unitsStore.use();
+  const family = familyOf(rig.family);
+  const wide = useWide();
+  const gauges = useGauges();
+  const loadCase = loadCaseOf(rig);
+  const loads = loadCase && rigLoads(rig, loadCase);
+  const findings = findingsOf(factsOf(rig, loadCase, gauges, gaugeStepKpa(units)));
+  const questions = questionsOf(rig);
+  const danger = new Set(findings.filter(isDanger).flatMap(positionsOf));
+  const open = (path: '/rigs/[id]/edit' | '/rigs/[id]/card' | '/rigs/[id]/pressures'): void =>
+    router.navigate({ pathname: path, params: { id: rig.id } });
+  const openLoad = (id: string): void =>
+    router.navigate({ pathname: '/rigs/[id]/load/[case]', params: { id: rig.id, case: id } });
+
+  const stand = async (id: string): Promise<void> => {
+    const saved = await save('rigs', { ...bodyOf('rigs', rig), loadCaseId: id });
+    if (saved.kind === 'refused') notify(saved.problem.title);
+  };
+  const duplicate = async (): Promise<void> => {
+    const copy = copyOf(rig);
+    const saved = await save('rigs', copy);
+    if (saved.kind === 'refused') return notify(saved.problem.title);
+    notify(`${copy.name} is made. Change what differs.`);
+    router.navigate({ pathname: '/rigs/[id]/edit', params: { id: copy.id } });
+  };
+  const archive = (): Promise<void> => putAsideAndSay('rigs', rig, rig.name, () => router.navigate('/rigs'));
+
+  return (
+    <View style={styles.detail}>
+      <Text tone="muted">{FAMILY_WORDS[rig.family].name}</Text>
+      {findings.length > 0 && <Findings findings={findings} kind={family.kind} />}
+      {questions.length > 0 && (
+        <Panel title="Hardly can be">
+          {questions.map((question) => (
+            <Text key={question.path} as="small">
+              {rigQuestionText(question, units)}
+            </Text>
+          ))}
+          <Text as="small" tone="muted">
+            Kept as you typed it. Only what hangs on it waits.
+          </Text>
+        </Panel>
+      )}
+      <View style={wide ? styles.columns : styles.detail}>
+        <View style={wide ? styles.column : styles.detail}>
+          <Panel title="On every wheel">
+            {rig.loadCases.length > 1 && (
+              <Unfold label="How it is loaded today" value={loadCase?.name ?? 'Pick one'}>
+                {(close) => (
+                  <Choice
+                    label="Load case"
+                    layout="list"
+                    value={loadCase?.id}
+                    options={rig.loadCases.map(({ id, name, method }) => ({
+                      code: id,
+                      name,
+                      note: METHOD_WORDS[method].name,
+                    }))}
+                    onChange={(id) => {
+                      void stand(id);
+                      close();
+                    }}
+                  />
+                )}
+              </Unfold>
+            )}
+            <LoadPicture
+              rig={rig}
+              loads={loads?.ok ? loads.value : undefined}
+              items={loadCase && loadCase.method !== 'scales' ? loadCase.items : []}
+              danger={danger}
+            />
+            {loadCase && loads?.ok && (
+              <Text as="strong">
+                {`${loadCase.name}: ${mass(loads.value.totalKg, units)} on the wheels, ${standingText(loads.value.axles)}.`}
+              </Text>
+            )}
+            {loadCase && loads && !loads.ok && <Text role="alert">{loadProblemText(loads.problem, family.kind)}</Text>}
+            {!loadCase && <Text>No load yet. Weigh it, or have it worked out: everything else goes by it.</Text>}
+            {loadCase && (
+              <Action icon={Pencil} label={`Change “${loadCase.name}”`} onPress={() => openLoad(loadCase.id)} />
+            )}
+            <Action
+              kind={loadCase ? 'quiet' : 'main'}
+              icon={Plus}
+              label={loadCase ? 'Another load case' : 'Tell its load'}
+              onPress={() => openLoad('new')}
+            />
+          </Panel>
+          {loadCase && loads?.ok && loads.value.shares.length > 0 && (
+            <LoadWorking rig={rig} loadCase={loadCase} loads={loads.value} />
+          )}
+        </View>
+        <View style={wide ? styles.column : styles.detail}>
+          {findings.length === 0 && <Findings findings={findings} kind={family.kind} />}
+          <Panel title="What it wears">
+            {rig.axles.map((axle, index) => (
+              <AxleFacts
+                key={axle.position}
+                axle={axle}
+                rig={rig}
+                load={loads?.ok ? loads.value.axles[index] : undefined}
+                gauges={gauges}
+              />
+            ))}
+            <Action icon={Pencil} label="Change axles, tires, pressures" onPress={() => open('/rigs/[id]/edit')} />
+          </Panel>
+          <Panel title="With this rig">
+            {wide && (
+              <Action
+                label="Choose pressures by ground"
+                onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id } })}
+              />
+            )}
+            <Action icon={FileText} label="Pressure card: every ground" onPress={() => open('/rigs/[id]/pressures')} />
+            <Action icon={FileText} label="Rig card: print or keep" onPress={() => open('/rigs/[id]/card')} />
+            <Action icon={Copy} label="Make another like it" onPress={() => void duplicate()} />
+            <Action
+              icon={Download}
+              label="Save it as a file"
+              onPress={() => void saveAsFile(`/export?rig=${rig.id}`, fileName(rig.name, 'json'))}
+            />
+            <Action icon={Archive} label="Put it aside" onPress={() => void archive()} />
+          </Panel>
+        </View>
+      </View>
+    </View>
+  );
+}
+
+const isDanger = ({ code }: Finding): boolean => findingSeverity(code) === 'danger';
+
+function positionsOf(finding: Finding): AxlePosition[] {
+  if ('position' in finding) return [finding.position];
+  if (finding.code === 'drivenDiameters') return [finding.front, finding.rear];
+  return finding.code === 'mixedConstruction' ? [finding.radial, finding.bias] : [];
+}
+
+/** How the loads of all axles are known, in a few words. */
+function standingText(axles: readonly AxleLoad[]): string {
+  const kinds = [...new Set(axles.map(({ standing }) => standing))];
+  return kinds.length === 1 ? STANDING_WORDS[kinds[0]!] : 'some weighed wheel by wheel, some shared alike';
+}
+
+interface AxleFactsProps {
+  readonly axle: RigAxle;
+  readonly rig: RigRow;
+  readonly load: AxleLoad | undefined;
+  readonly gauges: readonly GaugeRow[];
+}
+
+/** One axle: its tire read back, its pressures, what the tire carries and how much of that is used. */
+function AxleFacts({ axle, rig, load, gauges }: AxleFactsProps) {
+  const palette = usePalette();
+  const units = unitsStore.use();
+  const family = familyOf(rig.family);
+  const curve = curveOf(axle);
+  const speedKmh = rig.topSpeedKmh ?? family.roadSpeedKmh;
+  const carries =
+    curve.ok && axle.roadKpa !== null
+      ? capacity(curve.value, { pressureKpa: axle.roadKpa, speedKmh, dual: axle.wheels === 4 })
+      : undefined;
+  const heaviest = load && Math.max(...load.wheels.map(({ loadKg }) => loadKg));
+  const used = carries?.ok && heaviest !== undefined ? heaviest / carries.loadKg : undefined;
+  const road = axle.roadKpa;
+  const fit =
+    road === null ? [] : gauges.map((gauge) => ({ gauge, ...gaugeFitness(gauge, road, gaugeStepKpa(units)) }));
+  return (
+    <View style={[styles.axle, { borderColor: palette.line }]}>
+      <Text as="strong">{`${axleName(axle.position, family.kind)}: ${axle.tireMarking}`}</Text>
+      <Text as="small" tone="muted">{`${tireInWords(tireOf(axle.tireMarking), units)}${extras(axle)}.`}</Text>
+      {road !== null && (
+        <Text>
+          {`${ROAD_WORDS[family.kind].label}: ${pressure(road, units)}`}
+          {axle.present && `. In it now: ${pressure(readKpa(axle.present), units)}`}
+          {axle.present &&
+            axle.present.offsetKpa !== 0 &&
+            ` (the gauge showed ${pressure(axle.present.rawKpa, units)})`}
+        </Text>
+      )}
+      <Text>{capacityText(curve, carries, speedKmh, units)}</Text>
+      {used !== undefined && (
+        <View role="img" aria-label={`${percent(used)} of what it carries`} style={styles.used}>
+          <View style={[styles.bar, { borderColor: palette.ink }]}>
+            <View
+              style={[
+                styles.filled,
+                {
+                  width: `${Math.min(100, used * 100)}%`,
+                  backgroundColor: used > 1 ? palette.rust : palette.waterDeep,
+                },
+              ]}
+            />
+          </View>
+          <Text as="label" tone={used > 1 ? 'rust' : 'ink'}>
+            {used > 1 ? `${percent(used)}: too much` : `${percent(used)} used`}
+          </Text>
+        </View>
+      )}
+      {fit.length > 0 && (
+        <Unfold label="Gauges for it" value={bestGauge(fit)}>
+          {fit.map(({ gauge, fitness, flaws }) => (
+            <Text key={gauge.id} as="small">
+              {`${gauge.name}: ${FITNESS_WORDS[fitness]}${flaws.length > 0 ? `: ${flaws.map((flaw) => flawText(flaw, units)).join('; ')}` : ''}.`}
+            </Text>
+          ))}
+        </Unfold>
+      )}
+    </View>
+  );
+}
+
+/** The gauge that suits best, or that none does. */
+function bestGauge(fit: readonly { gauge: GaugeRow; fitness: GaugeFitness['fitness'] }[]): string {
+  const best = (['good', 'fair'] as const).map((want) => fit.find(({ fitness }) => fitness === want)).find(Boolean);
+  return best ? `${best.gauge.name}: ${FITNESS_WORDS[best.fitness]}` : 'None of yours';
+}
+
+function extras(axle: RigAxle): string {
+  const parts = [
+    axle.tube ? 'tube' : '',
+    axle.beadHold === 'beadLock' ? 'bead locks' : axle.beadHold === 'rimLock' ? 'rim lock' : '',
+    axle.insert ? 'insert' : '',
+    axle.measuredWidthMm === null ? '' : `measures ${axle.measuredWidthMm.toFixed(0)}\u00a0mm on its rim`,
+    axle.wheels === 4 ? 'in pairs' : '',
+  ].filter((part) => part !== '');
+  return parts.length === 0 ? '' : `; ${parts.join(', ')}`;
+}
+
+const styles = StyleSheet.create({
+  detail: { gap: 12 },
+  columns: { flexDirection: 'row', alignItems: 'flex-start', gap: 14 },
+  column: { flex: 1, minWidth: 0, gap: 12 },
+  axle: { gap: 4, borderBottomWidth: 1, paddingBottom: 12 },
+  used: { flexDirection: 'row', alignItems: 'center', gap: 10 },
+  bar: { flex: 1, height: 12, borderWidth: 1.5, borderRadius: 2 },
+  filled: { height: '100%' },
+});

@@ -1,0 +1,86 @@
+import { useRouter, type Href } from 'expo-router';
+import { useState } from 'react';
+
+import { useRows } from '../../data/rows';
+import { Action } from '../../components/Action';
+import { Page } from '../../components/Page';
+import { Empty, Loading } from '../../components/States';
+import { Text } from '../../components/Text';
+import { TextField } from '../../components/TextField';
+import { Unfold } from '../../components/Unfold';
+import { useWide } from '../../theme/useWide';
+import { RigDetail } from './RigDetail';
+import { RigList } from './RigList';
+
+/** What else lies beside the rigs. */
+const BESIDE: readonly { readonly label: string; readonly href: Href }[] = [
+  { label: 'Gauges and air tools', href: '/rigs/tools' },
+  { label: 'Read a sidewall', href: '/rigs/marking' },
+  { label: 'Files: in and out', href: '/rigs/files' },
+  { label: 'Rigs put aside', href: '/rigs/aside' },
+];
+
+/** What stands on each wheel. */
+export function RigsScreen() {
+  const router = useRouter();
+  const wide = useWide();
+  const { rows } = useRows('rigs');
+  const first = rows[0];
+  return (
+    <Page
+      title="Rigs"
+      action={<Action kind="main" label="Describe another rig" onPress={() => router.navigate('/rigs/new')} />}
+      result={
+        wide &&
+        first && (
+          <>
+            <Text as="heading" level={2}>
+              {first.name}
+            </Text>
+            <RigDetail rig={first} />
+          </>
+        )
+      }
+    >
+      <RigsPane chosen={wide ? first?.id : undefined} />
+    </Page>
+  );
+}
+
+/** The list with its search and what lies beside it: the left pane of a wide screen, the whole of a phone's. */
+export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
+  const router = useRouter();
+  const [search, setSearch] = useState('');
+  const sought = search.trim();
+  const all = useRows('rigs');
+  const found = useRows('rigs', sought === '' ? {} : { search: sought }, ({ name }) =>
+    name.toLowerCase().includes(sought.toLowerCase()),
+  );
+  const { rows, loading, hasMore, more } = sought === '' ? all : found;
+  return (
+    <>
+      <Unfold label="Gauges, sidewall reader, files, put aside">
+        {BESIDE.map(({ label, href }) => (
+          <Action key={label} label={label} onPress={() => router.navigate(href)} />
+        ))}
+      </Unfold>
+      {(all.rows.length > 8 || sought !== '') && (
+        <TextField label="Find a rig by name" value={search} onChange={setSearch} />
+      )}
+      {loading ? (
+        <Loading />
+      ) : rows.length === 0 ? (
+        <Empty
+          text={
+            sought === ''
+              ? 'No rig yet. It takes the load, the tire size and the road pressure, two minutes beside the vehicle.'
+              : `No rig with “${sought}” in its name.`
+          }
+        />
+      ) : (
+        <RigList rigs={rows} chosen={chosen} />
+      )}
+      {hasMore && <Action label="More rigs" onPress={more} />}
+    </>
+  );
+}

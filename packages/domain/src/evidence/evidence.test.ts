@@ -1,0 +1,80 @@
+import type { ProofTestRow, RigAxle, RoutineTestRow, TapeTestRow } from '@dunlinmoss/contract';
+import { contactPatch, deflectionMm, psi, REFERENCE_RIG } from '@dunlinmoss/core';
+
+import { sampleAxle } from '../testing/sampleRig';
+import { isOfTire, judgementOf, ownTireOf, routineTestOf, tapeOf } from './evidence';
+
+const at = '2026-05-02T08:00:00.000Z';
+const tire = { tireMarking: '265/65R17 112T', loadRange: 'standard', wheelLoadKg: 600 } as const;
+const tape = (gauge: TapeTestRow['details']['gauge'], change: object = {}) =>
+  ({
+    id: 't',
+    kind: 'tape',
+    counts: true,
+    performedAt: at,
+    details: {
+      ...tire,
+      wheel: 'frontLeft',
+      surface: 'firm',
+      method: 'marks',
+      gauge,
+      readings: [36, 15].map((each) => ({
+        pressureKpa: psi(each),
+        lengthMm: (0.62 / 0.68) * contactPatch(REFERENCE_RIG.build, 600, psi(each))!.lengthMm,
+      })),
+    },
+    ...change,
+  }) as unknown as TapeTestRow;
+const height = (change: object = {}): RoutineTestRow =>
+  ({
+    id: 'h',
+    kind: 'standingHeight',
+    counts: true,
+    performedAt: at,
+    details: {
+      ...tire,
+      wheel: 'front left',
+      widthMm: null,
+      gauge: { gaugeId: 'g', offsetKpa: psi(2) },
+      note: '',
+      setup: { hangingMm: 300 },
+      runs: [{ pressureKpa: psi(38), loadedMm: 300 - 0.8 * deflectionMm(REFERENCE_RIG.build, 600, psi(36)) }],
+    },
+    ...change,
+  }) as unknown as RoutineTestRow;
+const axle = (change: Partial<RigAxle> = {}) =>
+  ({ ...sampleAxle('front'), ...tire, measuredWidthMm: null, fittedAt: null, ...change }) as RigAxle;
+
+describe('tapeOf and routineTestOf', () => {
+  it('take off what the gauge reads too much, wherever it was read', () => {
+    expect(tapeOf(tape({ gaugeId: 'g', offsetKpa: psi(1) })).readings[0]!.pressureKpa).toBeCloseTo(psi(35), 9);
+    expect(routineTestOf('standingHeight', height().details, 'fourWheel').runs[0]!.pressureKpa).toBeCloseTo(psi(36), 9);
+    // A height was not read off a gauge.
+    expect(routineTestOf('standingHeight', height().details, 'fourWheel').setup.hangingMm).toBe(300);
+    expect(judgementOf(height(), 'fourWheel').verdict).toBe('stiffer');
+  });
+});
+
+describe('ownTireOf', () => {
+  it('puts all tests of a tire together', () => {
+    const both = ownTireOf(axle(), [tape(null), height()], 'fourWheel')!;
+    expect(both.observations.map(({ of, test }) => `${test} ${of}`)).toEqual(['t length', 't length', 'h settles']);
+    expect(both.estimate.tire.contact.factor).toBeLessThan(1);
+    expect(both.estimate.tire.carcass.factor).toBeGreaterThan(1);
+    expect(ownTireOf(axle(), [tape(null), height()], 'fourWheel')!.estimate).toBe(both.estimate);
+  });
+
+  it('leaves out what was set aside, what is of another tire, and what was before these were on', () => {
+    const none = (tests: readonly ProofTestRow[], on = axle()) =>
+      expect(ownTireOf(on, tests, 'fourWheel')).toBeUndefined();
+    none([]);
+    none([tape(null, { counts: false })]);
+    none([tape(null)], axle({ tireMarking: '245/75R16 111T' }));
+    none([tape(null)], axle({ loadRange: 'E' }));
+    none([tape(null)], axle({ fittedAt: '2026-05-03T00:00:00.000Z' }));
+  });
+
+  it('knows the same size in another notation of the same sidewall', () => {
+    expect(isOfTire(tape(null), axle({ tireMarking: 'P265/65R17' }))).toBe(true);
+  });
+});

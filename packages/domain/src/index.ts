@@ -1,0 +1,37 @@
+export {
+  coreRun,
+  coreRuns,
+  dropsOf,
+  mergeAirings,
+  outRate,
+  pumpOf,
+  pumpRate,
+  runProblems,
+  type PumpRate,
+  type ToolUsed,
+} from './air/airings';
+export { inTire, type InTire } from './air/inTire';
+export { allSettled, nextWheel, predictionOf, progressOf, type Prediction, type WheelProgress } from './air/predict';
+export { type RigNow } from './air/rigNow';
+export { roadGaps, type RoadGap, type RoadGaps } from './air/roadGaps';
+export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/watching';
+export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
+export { axleOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
+export { nextStep, openOuting, pathOf } from './outing/nextStep';
+export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';
+export { groundOr } from './plan/firstGround';
+export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';
+export { askedOf, planAxles, planInput, type NoPlan, type PlanRequest } from './plan/planInput';
+export {
+  isOfTire,
+  judgementOf,
+  ownTireOf,
+  routineTestOf,
+  tapeOf,
+  tapeResultOf,
+  type OwnOfAxle,
+  type WrittenDown,
+} from './evidence/evidence';
+export { nextTimeOf, provedOn } from './proof/proved';
+export { limitsOfTest } from './proof/testLimits';
+export { heaviest, testedWheels, type TestedTire, type TestedWheel } from './proof/testedWheels';

@@ -1,0 +1,120 @@
+import {
+  curveOf,
+  doubtfulLoads,
+  loadCaseOf,
+  rigLoads,
+  tireOf,
+  type OutingRow,
+  type ProofTestRow,
+  type RigRow,
+} from '@dunlinmoss/contract';
+import {
+  failure,
+  familyOf,
+  sideOf,
+  success,
+  type AxleLoad,
+  type AxlePosition,
+  type GroundCode,
+  type LoadProblem,
+  type ModifierCode,
+  type PlanAxle,
+  type PlanInput,
+  type Question,
+  type Result,
+} from '@dunlinmoss/core';
+
+import { ownTireOf } from '../evidence/evidence';
+
+/** Why no pressure can be planned for a rig before anything else is known. */
+export type NoPlan =
+  | { readonly code: 'noLoadCase' }
+  | { readonly code: 'loads'; readonly problem: LoadProblem }
+  | { readonly code: 'doubtfulLoad'; readonly position: AxlePosition; readonly question: Question }
+  | { readonly code: 'roadMissing'; readonly position: AxlePosition };
+
+/** The heaviest tire on each side of an axle; one wheel alone stands for both. */
+function heaviestOn({ wheels }: AxleLoad, side: 'left' | 'right'): number {
+  const own = wheels.filter(({ wheel }) => sideOf(wheel) === side || sideOf(wheel) === 'middle');
+  return Math.max(...own.map(({ loadKg }) => loadKg));
+}
+
+/** A rig's axles as a plan takes them, in one load case, with what was measured on their tires. */
+export function planAxles(
+  rig: RigRow,
+  tests: readonly ProofTestRow[],
+  loadCaseId?: string | null,
+): Result<PlanAxle[], NoPlan> {
+  const loadCase = loadCaseOf(rig, loadCaseId);
+  if (!loadCase) return failure({ code: 'noLoadCase' });
+  const loads = rigLoads(rig, loadCase);
+  if (!loads.ok) return failure({ code: 'loads', problem: loads.problem });
+  const [doubtful] = doubtfulLoads(rig.family, loads.value);
+  if (doubtful) return failure({ code: 'doubtfulLoad', ...doubtful });
+  const bare = familyOf(rig.family).placardRules && rig.axles.find(({ roadKpa }) => roadKpa === null || roadKpa === 0);
+  if (bare) return failure({ code: 'roadMissing', position: bare.position });
+  return success(
+    rig.axles.map((axle, index): PlanAxle => {
+      const load = loads.value.axles[index]!;
+      const own = ownTireOf(axle, tests, rig.family);
+      const curve = curveOf(axle);
+      return {
+        position: axle.position,
+        wheels: axle.wheels,
+        tire: tireOf(axle.tireMarking),
+        loadRange: axle.loadRange,
+        leftLoadKg: heaviestOn(load, 'left'),
+        rightLoadKg: heaviestOn(load, 'right'),
+        roadKpa: axle.roadKpa || null,
+        beadHold: axle.beadHold,
+        tube: axle.tube,
+        insert: axle.insert,
+        casing: axle.casing,
+        rimInnerMm: axle.rimInnerMm,
+        widthMm: axle.measuredWidthMm,
+        minKpa: axle.minKpa,
+        maxKpa: axle.maxKpa,
+        curve: curve.ok ? curve.value : null,
+        ...(own && { own: own.estimate.tire }),
+      };
+    }),
+  );
+}
+
+/** What is asked for beside the rig itself. */
+export interface PlanRequest {
+  readonly ground: GroundCode;
+  readonly modifiers: readonly ModifierCode[];
+  readonly speedKmh: number | null;
+  readonly loadCaseId?: string | null | undefined;
+  readonly stuckAccepted?: boolean;
+}
+
+/** Everything that a plan takes, of a rig as it stands on a day. */
+export function planInput(
+  rig: RigRow,
+  tests: readonly ProofTestRow[],
+  { loadCaseId, stuckAccepted = false, ...asked }: PlanRequest,
+): Result<PlanInput, NoPlan> {
+  const axles = planAxles(rig, tests, loadCaseId);
+  if (!axles.ok) return axles;
+  const loadCase = loadCaseOf(rig, loadCaseId);
+  return success({
+    ...asked,
+    family: rig.family,
+    school: rig.school,
+    roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
+    riderKg: (loadCase?.method === 'posture' ? loadCase.posture?.riderKg : undefined) ?? null,
+    heldFloorKpa: rig.beadFloorKpa,
+    stuckAccepted,
+    axles: axles.value,
+  });
+}
+
+/** What was said of the day of an outing, as a plan asks for it. */
+export const askedOf = ({ groundCode, modifiers, speedKmh, loadCaseId }: OutingRow): PlanRequest => ({
+  ground: groundCode,
+  modifiers,
+  speedKmh,
+  loadCaseId,
+});

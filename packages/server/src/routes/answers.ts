@@ -1,0 +1,69 @@
+import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract';
+import { planQuery, planOut, rowId } from '@dunlinmoss/contract/api';
+import { familyOf, groundsFor, planGround, type GroundCode } from '@dunlinmoss/core';
+import { groundOr, nextStep, openOuting, planInput, type PlanRequest } from '@dunlinmoss/domain';
+import { Router, type Request } from 'express';
+import { z } from 'zod';
+
+import { Refusal } from '../problems';
+import { everyRow } from '../repositories/everyRow';
+import type { Repositories } from '../repositories/repositories';
+
+const rigParameter = z.object({ id: rowId });
+
+/** `GET /rigs/:id/plan`, `/rigs/:id/next-step` and `/rigs/:id/card`: answers from everything that is kept of a rig. */
+export function answerRoutes(repositories: Repositories): Router {
+  const router = Router();
+
+  const rigOf = async (request: Request): Promise<RigRow> => {
+    const parsed = rigParameter.safeParse(request.params);
+    const rig = parsed.success ? await repositories.rigs.get(request.ownerId, parsed.data.id) : null;
+    if (!rig) throw new Refusal('notFound');
+    return rig;
+  };
+  const testsOf = (request: Request, { id: rigId }: RigRow) => everyRow(repositories.tests, request.ownerId, { rigId });
+
+  router.get('/rigs/:id/plan', async (request, response) => {
+    const { ground, speedKmh = null, ...asked } = planQuery.parse(request.query);
+    const rig = await rigOf(request);
+    const tests = await testsOf(request, rig);
+    const on = groundOr(familyOf(rig.family).kind, ground);
+    response.json(planFor(rig, tests, { ...asked, ground: ground ?? on, speedKmh }));
+  });
+
+  router.get('/rigs/:id/next-step', async (request, response) => {
+    const rig = await rigOf(request);
+    const outing = openOuting(await everyRow(repositories.outings, request.ownerId, { rigId: rig.id }));
+    const tests = outing ? await everyRow(repositories.tests, request.ownerId, { outingIds: [outing.id] }) : [];
+    const answer: RigNextStep = {
+      step: nextStep(outing, tests.length, familyOf(rig.family).kind),
+      outingId: outing?.id ?? null,
+      pressures: outing?.pressures ?? [],
+    };
+    response.json(answer);
+  });
+
+  router.get('/rigs/:id/card', async (request, response) => {
+    const { loadCaseId } = planQuery.pick({ loadCaseId: true }).parse(request.query);
+    const rig = await rigOf(request);
+    const tests = await testsOf(request, rig);
+    const answer: RigCard = {
+      rigId: rig.id,
+      name: rig.name,
+      loadCaseId: loadCaseId ?? rig.loadCaseId,
+      grounds: groundsFor(familyOf(rig.family).kind).map((ground: GroundCode) => ({
+        ground,
+        plan: planFor(rig, tests, { ground, modifiers: [], speedKmh: null, loadCaseId, stuckAccepted: true }),
+      })),
+    };
+    response.json(answer);
+  });
+
+  return router;
+}
+
+function planFor(rig: RigRow, tests: Parameters<typeof planInput>[1], asked: PlanRequest): RigPlan {
+  const input = planInput(rig, tests, asked);
+  const plan = input.ok ? planGround(input.value) : input;
+  return plan.ok ? { ok: true, value: planOut(plan.value) } : { ok: false, problem: { ...plan.problem } };
+}

@@ -1,0 +1,77 @@
+import { randomUUID } from 'node:crypto';
+
+import { planGround } from '@dunlinmoss/core';
+import { planInput } from '@dunlinmoss/domain';
+import request from 'supertest';
+
+import { anOuting, aRig, aTest, testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.pool.end());
+
+const put = async (path: string, body: { id: string }) =>
+  (await request(server.app).put(`/api/v1/${path}/${body.id}`).send(body).expect(200)).body;
+const get = (path: string) => request(server.app).get(`/api/v1/${path}`);
+
+describe('GET /rigs/{id}/plan', () => {
+  it('is what the application itself makes of the rig and all of its tests, however many', async () => {
+    const rig = await put('rigs', aRig());
+    const day = (n: number): string => new Date(Date.parse('2026-01-01T08:00:00Z') + n * 86_400_000).toISOString();
+    const tests = [];
+    // More than a page of them.
+    for (let n = 0; n < 105; n += 1) tests.push(await put('tests', aTest(rig.id, { performedAt: day(n) })));
+    const { body } = await get(`rigs/${rig.id}/plan?ground=softSand&modifiers=steep`).expect(200);
+    const input = planInput(rig, tests.reverse(), { ground: 'softSand', modifiers: ['steep'], speedKmh: null });
+    const plan = input.ok && planGround(input.value);
+    expect(plan && plan.ok && JSON.parse(JSON.stringify(plan.value))).toEqual(body.value);
+    expect(body.value.axles[0].own.contact.readings).toBeGreaterThan(100);
+  });
+
+  it('says what stands in the way, and takes its own ground where none is asked for', async () => {
+    const rig = await put('rigs', aRig({ loadCases: [], loadCaseId: null }));
+    expect((await get(`rigs/${rig.id}/plan`).expect(200)).body).toEqual({
+      ok: false,
+      problem: { code: 'noLoadCase' },
+    });
+  });
+
+  it.each([
+    ['a ground that there is none of', 'ground=moon'],
+    ['a speed that is none', 'speedKmh=fast'],
+    ['what it does not know', 'colour=red'],
+  ])('refuses %s', async (_, query) => {
+    const rig = await put('rigs', aRig());
+    expect((await get(`rigs/${rig.id}/plan?${query}`).expect(400)).body.code).toBe('invalid');
+  });
+
+  it('finds no rig that is not there', async () => {
+    await get(`rigs/${randomUUID()}/plan`).expect(404);
+    await get('rigs/nothing/card').expect(404);
+  });
+});
+
+describe('GET /rigs/{id}/next-step', () => {
+  it('follows the outing under way, of this rig alone', async () => {
+    const [rig, other] = [await put('rigs', aRig()), await put('rigs', aRig())];
+    expect((await get(`rigs/${rig.id}/next-step`)).body).toEqual({ step: 'start', outingId: null, pressures: [] });
+    const pressures = [{ position: 'front' as const, pressureKpa: 110.3 }];
+    const outing = await put('outings', anOuting(rig.id, { state: 'lowered', pressures }));
+    expect((await get(`rigs/${rig.id}/next-step`)).body).toEqual({ step: 'test', outingId: outing.id, pressures });
+    expect((await get(`rigs/${other.id}/next-step`)).body.step).toBe('start');
+    await put('tests', aTest(rig.id, { outingId: outing.id }));
+    expect((await get(`rigs/${rig.id}/next-step`)).body.step).toBe('decide');
+  });
+});
+
+describe('GET /rigs/{id}/card', () => {
+  it('has a plan, or what stands in its way, for every ground of the rig', async () => {
+    const rig = await put('rigs', aRig());
+    const { body } = await get(`rigs/${rig.id}/card`).expect(200);
+    expect(body).toMatchObject({ rigId: rig.id, name: rig.name, loadCaseId: rig.loadCaseId });
+    expect(body.grounds.length).toBeGreaterThan(8);
+    expect(body.grounds.find(({ ground }: { ground: string }) => ground === 'softSand').plan.ok).toBe(true);
+  });
+});
