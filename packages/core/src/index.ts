@@ -115,8 +115,17 @@ export { heaviestKg, isDual, type AxleFacts, type RigFacts } from './findings/ri
 export { rimBandMm } from './findings/rimWidth';
 export { correctedKpa, gaugeOffset, type Comparison, type Gauge, type GaugeOffset } from './gauges/gauge';
 export { GAUGE_GRADES, gaugeFitness, type GaugeFitness, type GaugeFlaw } from './gauges/gaugeFitness';
-export type { Ground } from './grounds/ground';
-export { GROUND_CODES, groundOf, GROUNDS, groundsFor, type GroundCode } from './grounds/registry';
+export { isLike, type Ground, type Trait } from './grounds/ground';
+export {
+  GROUND_CODES,
+  type GroundCode,
+  groundOf,
+  groundOr,
+  GROUNDS,
+  groundsFor,
+  PAVEMENT,
+  STUCK,
+} from './grounds/registry';
 export { defaultFloorKpa, lastFloorKpa, NAMED_FLOORS, type NamedFloor } from './limits/bead';
 export type { BindingCeiling, CeilingCode, CeilingValue } from './limits/ceilings';
 export type { BindingFloor, FloorCode, FloorValue } from './limits/floors';

@@ -19,7 +19,6 @@ export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/whee
 export { axleOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
 export { nextStep, openOuting, pathOf } from './outing/nextStep';
 export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';
-export { groundOr } from './plan/firstGround';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';
 export { askedOf, planAxles, planInput, type NoPlan, type PlanRequest } from './plan/planInput';
 export {

@@ -1,4 +1,5 @@
 import { bodyOf, type Outing, type OutingRow } from '@dunlinmoss/contract';
+import { groundOr } from '@dunlinmoss/core';
 import { openOuting } from '@dunlinmoss/domain';
 
 import { newId } from './newId';
@@ -18,7 +19,7 @@ export const newOuting = (): Outing => ({
   revision: 0,
   rigId: '',
   loadCaseId: null,
-  groundCode: 'softSand',
+  groundCode: groundOr('car', undefined),
   modifiers: [],
   speedKmh: null,
   stuckRung: 0,

@@ -6,8 +6,8 @@ import {
   type ProofTestRow,
   type RigRow,
 } from '@dunlinmoss/contract';
-import { familyOf, MODIFIER_CODES, type Family, type GroundCode, type ModifierCode } from '@dunlinmoss/core';
-import { type PlanRequest, groundOr } from '@dunlinmoss/domain';
+import { familyOf, MODIFIER_CODES, type Family, type GroundCode, type ModifierCode, groundOr } from '@dunlinmoss/core';
+import { type PlanRequest } from '@dunlinmoss/domain';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 
 import { useTestsOf } from '../data/tests';

@@ -1,4 +1,4 @@
-import { familyOf, type CautionCode, type GroundPlan } from '@dunlinmoss/core';
+import { familyOf, type CautionCode, type GroundPlan, STUCK } from '@dunlinmoss/core';
 
 import type { Units } from '../settings/preferences';
 import { AXLE_WORDS } from './axles';
@@ -7,7 +7,7 @@ import { length, speed } from './format';
 /** The speed guide in words, or undefined where law, tire and rider set it. */
 export function speedGuide({ ground, speedGuideKmh }: GroundPlan): string | undefined {
   if (!speedGuideKmh) return undefined;
-  if (ground === 'stuck') return 'walking pace';
+  if (ground === STUCK) return 'walking pace';
   const { low, high } = speedGuideKmh;
   return low === high ? speed(high) : `${low}–${speed(high)}`;
 }

@@ -1,5 +1,5 @@
 import { loadCaseOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
-import { familyOf, groundsFor, planGround, type CautionCode, type GroundPlan } from '@dunlinmoss/core';
+import { familyOf, groundsFor, planGround, type CautionCode, type GroundPlan, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge, planInput } from '@dunlinmoss/domain';
 
 import { unitsFor, type Units } from '../settings/preferences';
@@ -82,7 +82,7 @@ function cell(axle: GroundPlan['axles'][number], units: Units): string {
 }
 
 const speedCell = (plan: GroundPlan): string =>
-  plan.ground === 'stuck' ? 'walk' : (speedGuide(plan)?.replace(/\u00a0?km\/h/, '') ?? '–');
+  plan.ground === STUCK ? 'walk' : (speedGuide(plan)?.replace(/\u00a0?km\/h/, '') ?? '–');
 
 /** Each caution once, in the words of the softest ground it applies to. */
 function cautionsOf(plans: readonly GroundPlan[], units: Units): string[] {

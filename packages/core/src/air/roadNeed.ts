@@ -1,3 +1,4 @@
+import { PAVEMENT } from '../grounds/registry';
 import { BELOW_ROAD_KMH, WALKING_KMH } from '../limits/speedPairs';
 import { pressureForSpeedKpa, speedForPressureKmh } from '../limits/speedAtPressure';
 import type { AxleContext } from '../axle/axleContext';
@@ -14,7 +15,7 @@ export const onPavement = ({
     family,
     roadSpeedKmh,
     axles,
-    ground: 'pavement',
+    ground: PAVEMENT,
     school: null,
     modifiers: [],
     speedKmh: null,

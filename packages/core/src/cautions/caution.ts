@@ -1,5 +1,5 @@
 import type { Family } from '../families/family';
-import type { Ground } from '../grounds/ground';
+import { isLike, type Ground, type Trait } from '../grounds/ground';
 import type { ModifierCode } from '../modifiers/registry';
 import type { PlanAxle } from '../axle/planAxle';
 import type { Source } from '../sources/source';
@@ -45,7 +45,8 @@ export interface Caution {
 export const lowered = ({ axles }: CautionContext): boolean =>
   axles.some(({ plan }) => plan.roadKpa !== null && plan.startKpa < plan.roadKpa);
 
+/** On ground that is like all of these. */
 export const onGround =
-  (...codes: readonly string[]) =>
+  (...traits: readonly Trait[]) =>
   ({ ground }: CautionContext): boolean =>
-    codes.includes(ground.code);
+    isLike(ground, ...traits);

@@ -6,5 +6,5 @@ export const chassisAground = {
   code: 'chassisAground',
   severity: 'danger',
   source: commonPractice,
-  applies: (context) => context.family.kind !== 'bicycle' && onGround('stuck', 'softSand', 'verySoftSand')(context),
+  applies: (context) => context.family.kind !== 'bicycle' && onGround('deep')(context),
 } as const satisfies Caution;

@@ -6,5 +6,5 @@ export const dampersStillCount = {
   code: 'dampersStillCount',
   severity: 'care',
   source: commonPractice,
-  applies: onGround('gravel'),
+  applies: onGround('corrugated'),
 } as const satisfies Caution;

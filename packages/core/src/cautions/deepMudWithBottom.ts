@@ -6,5 +6,5 @@ export const deepMudWithBottom = {
   code: 'deepMudWithBottom',
   severity: 'care',
   source: commonPractice,
-  applies: (context) => context.family.kind !== 'bicycle' && onGround('forestMud', 'mud')(context),
+  applies: (context) => context.family.kind !== 'bicycle' && onGround('mud')(context),
 } as const satisfies Caution;

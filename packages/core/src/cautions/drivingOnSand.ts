@@ -6,5 +6,5 @@ export const drivingOnSand = {
   code: 'drivingOnSand',
   severity: 'care',
   source: commonPractice,
-  applies: (context) => context.family.kind === 'car' && onGround('dampSand', 'softSand', 'verySoftSand')(context),
+  applies: (context) => context.family.kind === 'car' && onGround('sand')(context),
 } as const satisfies Caution;

@@ -6,5 +6,5 @@ export const firstPass = {
   code: 'firstPass',
   severity: 'care',
   source: commonPractice,
-  applies: onGround('fieldMoist', 'fieldWet'),
+  applies: onGround('field', 'moist'),
 } as const satisfies Caution;

@@ -6,5 +6,5 @@ export const foldsInTurn = {
   code: 'foldsInTurn',
   severity: 'danger',
   source: commonPractice,
-  applies: onGround('climb'),
+  applies: onGround('lowRear'),
 } as const satisfies Caution;

@@ -6,5 +6,5 @@ export const hotSandIsSofter = {
   code: 'hotSandIsSofter',
   severity: 'care',
   source: commonPractice,
-  applies: (context) => context.family.kind !== 'bicycle' && onGround('softSand', 'verySoftSand')(context),
+  applies: (context) => context.family.kind !== 'bicycle' && onGround('sand', 'loose')(context),
 } as const satisfies Caution;

@@ -1,3 +1,4 @@
+import { isLike } from '../grounds/ground';
 import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
@@ -6,5 +7,5 @@ export const judgeByWorstHit = {
   code: 'judgeByWorstHit',
   severity: 'care',
   source: commonPractice,
-  applies: ({ family, ground }) => family.kind === 'bicycle' && ground.edges === true,
+  applies: ({ family, ground }) => family.kind === 'bicycle' && isLike(ground, 'edges'),
 } as const satisfies Caution;

@@ -1,3 +1,4 @@
+import { farFromAir } from '../modifiers/farFromAir';
 import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
@@ -6,5 +7,5 @@ export const noAirNear = {
   code: 'noAirNear',
   severity: 'danger',
   source: commonPractice,
-  applies: ({ modifiers }) => modifiers.includes('farFromAir'),
+  applies: ({ modifiers }) => modifiers.includes(farFromAir.code),
 } as const satisfies Caution;

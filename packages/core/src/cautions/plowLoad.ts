@@ -6,5 +6,5 @@ export const plowLoad = {
   code: 'plowLoad',
   severity: 'care',
   source: commonPractice,
-  applies: onGround('plowing'),
+  applies: onGround('pushing'),
 } as const satisfies Caution;

@@ -6,5 +6,5 @@ export const pushesWide = {
   code: 'pushesWide',
   severity: 'care',
   source: commonPractice,
-  applies: (context) => context.family.kind === 'quad' && onGround('snow', 'plowing')(context),
+  applies: (context) => context.family.kind === 'quad' && onGround('snow')(context),
 } as const satisfies Caution;

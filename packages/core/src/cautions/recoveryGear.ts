@@ -1,10 +1,10 @@
 import { commonPractice } from '../sources/source';
-import { onGround, type Caution } from './caution';
+import type { Caution } from './caution';
 
 /** Recovery gear kills when misused. */
 export const recoveryGear = {
   code: 'recoveryGear',
   severity: 'danger',
   source: commonPractice,
-  applies: onGround('stuck'),
+  applies: ({ ground }) => ground.deliberate === true,
 } as const satisfies Caution;

@@ -1,3 +1,5 @@
+import { isLike } from '../grounds/ground';
+import { seedbed } from '../modifiers/seedbed';
 import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
@@ -6,5 +8,5 @@ export const seedbedRuts = {
   code: 'seedbedRuts',
   severity: 'care',
   source: commonPractice,
-  applies: ({ modifiers, ground }) => modifiers.includes('seedbed') && ground.code.startsWith('field'),
+  applies: ({ modifiers, ground }) => modifiers.includes(seedbed.code) && isLike(ground, 'field'),
 } as const satisfies Caution;

@@ -6,6 +6,5 @@ export const sidewallOnRock = {
   code: 'sidewallOnRock',
   severity: 'care',
   source: commonPractice,
-  applies: (context) =>
-    context.family.kind !== 'bicycle' && onGround('rockyTrack', 'forestMud', 'rock', 'rockCrawl')(context),
+  applies: (context) => context.family.kind !== 'bicycle' && onGround('sharp')(context),
 } as const satisfies Caution;

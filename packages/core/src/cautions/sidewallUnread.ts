@@ -1,3 +1,4 @@
+import { unreadSidewall } from '../limits/sidewallMaximum';
 import { marked } from '../sources/source';
 import type { Caution } from './caution';
 
@@ -7,5 +8,5 @@ export const sidewallUnread = {
   severity: 'care',
   source: marked,
   applies: ({ axles }) =>
-    axles.some(({ plan }) => plan.ceiling?.all.some(({ code }) => code === 'unreadSidewall') ?? true),
+    axles.some(({ plan }) => plan.ceiling?.all.some(({ code }) => code === unreadSidewall.code) ?? true),
 } as const satisfies Caution;

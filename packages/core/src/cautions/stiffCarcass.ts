@@ -1,3 +1,4 @@
+import { equalDeflection } from '../schools/equalDeflection';
 import { carcassFactor } from '../tires/loadRange';
 import { assumption } from '../sources/source';
 import type { Caution } from './caution';
@@ -9,7 +10,7 @@ export const stiffCarcass = {
   source: assumption,
   applies: ({ axles }) =>
     axles.some(({ axle, plan }) => {
-      const asked = plan.schools.find(({ code }) => code === 'equalDeflection');
+      const asked = plan.schools.find(({ code }) => code === equalDeflection.code);
       return carcassFactor(axle.loadRange) > 1 && asked?.ok === true && asked.wantedKpa < plan.floor.pressureKpa;
     }),
 } as const satisfies Caution;

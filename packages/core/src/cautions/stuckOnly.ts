@@ -1,10 +1,10 @@
 import { commonPractice } from '../sources/source';
-import { onGround, type Caution } from './caution';
+import type { Caution } from './caution';
 
 /** Below the floor: one attempt. */
 export const stuckOnly = {
   code: 'stuckOnly',
   severity: 'danger',
   source: commonPractice,
-  applies: onGround('stuck'),
+  applies: ({ ground }) => ground.deliberate === true,
 } as const satisfies Caution;

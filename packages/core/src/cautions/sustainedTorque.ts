@@ -1,4 +1,6 @@
 import { FARM_SPEED_SOURCE } from '../capacity/farmSpeed';
+import { isLike } from '../grounds/ground';
+import { pullingHard } from '../modifiers/pullingHard';
 import type { Caution } from './caution';
 
 /** The bonus for being slow holds only without sustained high torque. Published with the speed table. */
@@ -8,7 +10,7 @@ export const sustainedTorque = {
   source: FARM_SPEED_SOURCE,
   applies: ({ family, modifiers, ground, axles }) =>
     family.kind === 'farm' &&
-    !modifiers.includes('pullingHard') &&
-    ground.code.startsWith('field') &&
+    !modifiers.includes(pullingHard.code) &&
+    isLike(ground, 'field') &&
     axles.some(({ axle }) => axle.curve?.from !== 'rows'),
 } as const satisfies Caution;

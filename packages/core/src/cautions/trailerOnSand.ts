@@ -1,3 +1,4 @@
+import { towing } from '../modifiers/towing';
 import { commonPractice } from '../sources/source';
 import { onGround, type Caution } from './caution';
 
@@ -6,6 +7,5 @@ export const trailerOnSand = {
   code: 'trailerOnSand',
   severity: 'care',
   source: commonPractice,
-  applies: (context) =>
-    context.modifiers.includes('towing') && onGround('dampSand', 'softSand', 'verySoftSand')(context),
+  applies: (context) => context.modifiers.includes(towing.code) && onGround('sand')(context),
 } as const satisfies Caution;

@@ -5,7 +5,7 @@ import type { Ground } from './ground';
 export const bikePark = {
   code: 'bikePark',
   kinds: ['bicycle'],
+  traits: ['edges', 'slickTrail'],
   bicycle: { start: 2, low: 1, high: 2, source: commonPractice },
-  edges: true,
   speedGuideKmh: null,
 } as const satisfies Ground;

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const brokenPavement = {
   code: 'brokenPavement',
   kinds: ['bicycle'],
+  traits: ['edges', 'slickTrail'],
   bicycle: {
     start: 0,
     low: -1,
@@ -14,6 +15,5 @@ export const brokenPavement = {
     narrowShare: { start: 0.9, low: 0.83, high: 1 },
     fatShare: { start: 1.3, low: 1.1, high: 1.5 },
   },
-  edges: true,
   speedGuideKmh: null,
 } as const satisfies Ground;

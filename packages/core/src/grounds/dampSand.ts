@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const dampSand = {
   code: 'dampSand',
   kinds: ['car', 'quad'],
+  traits: ['sand'],
   onReferenceRig: { start: 18, low: 16, high: 18, source: commonPractice, lowSource: assumption },
   speedGuideKmh: { low: 40, high: 40 },
 } as const satisfies Ground;

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const dirtRoad = {
   code: 'dirtRoad',
   kinds: ['motorcycle'],
+  traits: ['slick'],
   ofClass: { start: 1, low: 0.85, high: 1.25, source: commonPractice },
   makerSteps: 1,
   speedGuideKmh: { low: 60, high: 80 },

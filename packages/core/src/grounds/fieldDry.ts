@@ -4,5 +4,6 @@ import type { Ground } from './ground';
 export const fieldDry = {
   code: 'fieldDry',
   kinds: ['farm'],
+  traits: ['field'],
   speedGuideKmh: { low: 10, high: 10 },
 } as const satisfies Ground;

@@ -4,5 +4,6 @@ import type { Ground } from './ground';
 export const fieldMoist = {
   code: 'fieldMoist',
   kinds: ['farm'],
+  traits: ['field', 'moist'],
   speedGuideKmh: { low: 10, high: 10 },
 } as const satisfies Ground;

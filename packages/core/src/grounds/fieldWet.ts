@@ -4,5 +4,6 @@ import type { Ground } from './ground';
 export const fieldWet = {
   code: 'fieldWet',
   kinds: ['farm'],
+  traits: ['field', 'moist'],
   speedGuideKmh: { low: 8, high: 8 },
 } as const satisfies Ground;

@@ -1,8 +1,9 @@
 import type { Kind } from '../families/family';
 import type { Source } from '../sources/source';
+import type { Figure } from './figure';
 
-/** Which figure of a ground is asked for, and one value for each. */
-type Ends = Readonly<Record<'start' | 'low' | 'high', number>>;
+/** One value for each figure of a ground. */
+type Ends = Readonly<Record<Figure, number>>;
 
 /** The three figures of a ground, and where they are from. */
 export interface Figures {
@@ -14,6 +15,33 @@ export interface Figures {
   readonly lowSource?: Source;
 }
 
+/** What grounds can be like. */
+export type Trait =
+  /** Sand of any kind, and sand that is dry and loose. */
+  | 'sand'
+  | 'loose'
+  /** Wheels sink in until the chassis may stand on it. */
+  | 'deep'
+  | 'mud'
+  /** Stones or snags that cut a sidewall. */
+  | 'sharp'
+  /** Square edges that a rim can be struck on. */
+  | 'edges'
+  | 'corrugated'
+  | 'snow'
+  /** A blade is pushed. */
+  | 'pushing'
+  /** The rear is let down on purpose, for one climb. */
+  | 'lowRear'
+  /** Farm soil, and farm soil that gives way. */
+  | 'field'
+  | 'moist'
+  /** May be slippery under driven wheels; under a bicycle when it is wet. */
+  | 'slick'
+  | 'slickTrail'
+  /** May be steep. */
+  | 'hills';
+
 /**
  * One kind of ground, with what each trade runs there in its own currency. A new ground is a file in this folder and a
  * line in `registry.ts`. For those who drive, the start is the firm end of the window: on site it is easy to let more
@@ -23,6 +51,8 @@ export interface Ground {
   readonly code: string;
   /** Who meets it. */
   readonly kinds: readonly Kind[];
+  /** What it is like: cautions and modifiers ask for these, never for a ground by its code. */
+  readonly traits: readonly Trait[];
   /** Where the road's pressure rules, for families that have one. */
   readonly paved?: true;
   /** Psi on the reference rig (see `schools/referenceRig.ts`): cars and, in proportion, quads. */
@@ -44,13 +74,15 @@ export interface Ground {
     /** On fat tires (from 3.8 in), as a share of the trail's figure. Common practice, no source; ends are assumptions. */
     readonly fatShare?: Ends;
   };
-  /** Square edges that a rim can be struck on. */
-  readonly edges?: true;
   /** The guide; where there is none, law, tire and rider set the speed. */
   readonly speedGuideKmh: { readonly low: number; readonly high: number } | null;
   /** Below the ordinary floors, and only after the person has said so. */
   readonly deliberate?: true;
 }
+
+/** The ground is like all of these. */
+export const isLike = ({ traits }: Ground, ...wanted: readonly Trait[]): boolean =>
+  wanted.every((trait) => traits.includes(trait));
 
 /** The figures that a kind of rig goes by on a ground; none where its school needs none. */
 export const figuresFor = (

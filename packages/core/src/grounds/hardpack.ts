@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const hardpack = {
   code: 'hardpack',
   kinds: ['bicycle'],
+  traits: ['slickTrail'],
   bicycle: { start: 0, low: -1, high: 1, source: commonPractice },
   speedGuideKmh: null,
 } as const satisfies Ground;

@@ -4,5 +4,6 @@ import type { Ground } from './ground';
 export const lane = {
   code: 'lane',
   kinds: ['farm'],
+  traits: [],
   speedGuideKmh: { low: 25, high: 25 },
 } as const satisfies Ground;

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const looseGravel = {
   code: 'looseGravel',
   kinds: ['bicycle'],
+  traits: ['slickTrail'],
   bicycle: { start: -1, low: -2, high: 0, source: assumption },
   speedGuideKmh: null,
 } as const satisfies Ground;

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const mud = {
   code: 'mud',
   kinds: ['motorcycle', 'bicycle'],
+  traits: ['mud', 'slick', 'hills'],
   ofClass: { start: 0.8, low: 0.65, high: 0.8, source: assumption },
   makerSteps: 2,
   bicycle: { start: -1, low: -2, high: -1, source: commonPractice },

@@ -4,6 +4,7 @@ import type { Ground } from './ground';
 export const pavement = {
   code: 'pavement',
   kinds: ['car', 'quad', 'motorcycle', 'farm'],
+  traits: [],
   paved: true,
   speedGuideKmh: null,
 } as const satisfies Ground;

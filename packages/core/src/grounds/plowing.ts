@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const plowing = {
   code: 'plowing',
   kinds: ['quad'],
+  traits: ['snow', 'pushing'],
   onReferenceRig: { start: 26, low: 22, high: 28, source: assumption },
   speedGuideKmh: { low: 10, high: 10 },
 } as const satisfies Ground;

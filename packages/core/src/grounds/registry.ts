@@ -67,3 +67,21 @@ export const groundOf = (code: GroundCode): Ground => GROUNDS.find((ground) => g
 /** The grounds that a kind of rig meets, from the firmest to the last resort. */
 export const groundsFor = (kind: Kind): readonly GroundCode[] =>
   GROUNDS.filter((ground: Ground) => ground.kinds.includes(kind)).map(({ code }) => code);
+
+/** Where the road's pressure rules, whatever else is driven on. */
+export const PAVEMENT: GroundCode = pavement.code;
+/** Below the ordinary floors, for the way out of where one is stuck. */
+export const STUCK: GroundCode = stuck.code;
+
+/** What each kind of rig most often sets out for: where a question begins. */
+const MOST_OFTEN: Record<Kind, GroundCode> = {
+  car: softSand.code,
+  quad: snow.code,
+  motorcycle: dirtRoad.code,
+  bicycle: hardpack.code,
+  farm: fieldMoist.code,
+};
+
+/** The wanted ground where this kind of rig meets it, else the one it most often sets out for. */
+export const groundOr = (kind: Kind, wanted: string | undefined): GroundCode =>
+  groundsFor(kind).find((code) => code === wanted) ?? MOST_OFTEN[kind];

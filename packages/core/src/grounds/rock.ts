@@ -6,9 +6,9 @@ import type { Ground } from './ground';
 export const rock = {
   code: 'rock',
   kinds: ['motorcycle', 'bicycle'],
+  traits: ['sharp', 'edges', 'slick', 'slickTrail', 'hills'],
   ofClass: { start: 0.9, low: 0.8, high: 1, source: assumption },
   makerSteps: 1,
   bicycle: { start: 1, low: 0, high: 2, source: commonPractice },
-  edges: true,
   speedGuideKmh: { low: 30, high: 30 },
 } as const satisfies Ground;

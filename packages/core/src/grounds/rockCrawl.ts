@@ -5,7 +5,7 @@ import type { Ground } from './ground';
 export const rockCrawl = {
   code: 'rockCrawl',
   kinds: ['car', 'quad'],
+  traits: ['sharp', 'edges'],
   onReferenceRig: { start: 18, low: 16, high: 20, source: commonPractice },
-  edges: true,
   speedGuideKmh: { low: 10, high: 10 },
 } as const satisfies Ground;

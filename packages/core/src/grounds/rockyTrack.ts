@@ -5,7 +5,7 @@ import type { Ground } from './ground';
 export const rockyTrack = {
   code: 'rockyTrack',
   kinds: ['car', 'quad'],
+  traits: ['sharp', 'edges', 'slick'],
   onReferenceRig: { start: 26, low: 24, high: 26, source: commonPractice },
-  edges: true,
   speedGuideKmh: { low: 40, high: 40 },
 } as const satisfies Ground;

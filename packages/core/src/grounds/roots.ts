@@ -5,7 +5,7 @@ import type { Ground } from './ground';
 export const roots = {
   code: 'roots',
   kinds: ['bicycle'],
+  traits: ['edges', 'slickTrail'],
   bicycle: { start: 0, low: -1, high: 1, source: assumption },
-  edges: true,
   speedGuideKmh: null,
 } as const satisfies Ground;

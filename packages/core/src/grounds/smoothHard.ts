@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const smoothHard = {
   code: 'smoothHard',
   kinds: ['bicycle'],
+  traits: [],
   bicycle: {
     start: 4,
     low: 2,

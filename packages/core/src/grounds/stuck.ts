@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const stuck = {
   code: 'stuck',
   kinds: ['car', 'quad', 'motorcycle'],
+  traits: ['deep'],
   onReferenceRig: { start: 8, low: 6, high: 8, source: commonPractice },
   ofClass: { start: 0.4, low: 0.3, high: 0.4, source: assumption },
   makerSteps: 5,

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const verySoftSand = {
   code: 'verySoftSand',
   kinds: ['car', 'quad'],
+  traits: ['sand', 'loose', 'deep', 'hills'],
   onReferenceRig: { start: 12, low: 10, high: 12, source: commonPractice },
   speedGuideKmh: { low: 20, high: 20 },
 } as const satisfies Ground;

@@ -2,6 +2,7 @@ import { CASING_KPA, DROP_SOURCE } from '../contact/bicycleDrop';
 import { isBicycleTire, widthOnRimMm } from '../contact/deflection';
 import type { AxleContext } from '../axle/axleContext';
 import { hardWorkedKpa, towardsFat, towardsTrail } from '../reference/bicyclePoints';
+import { isLike } from '../grounds/ground';
 import { assumption } from '../sources/source';
 import type { Limit } from './limit';
 
@@ -20,7 +21,7 @@ export function pastTrade({ axle, build, ground }: AxleContext): number {
   const trail = towardsTrail(widthOnRimMm(build));
   const tube = PAST_TRADE.tubeOnNarrow + (PAST_TRADE.tube - PAST_TRADE.tubeOnNarrow) * trail;
   const past = axle.insert ? PAST_TRADE.insert : axle.tube ? tube : PAST_TRADE.tubeless;
-  return past - (ground.edges ? EDGES_TAKE : 0);
+  return past - (isLike(ground, 'edges') ? EDGES_TAKE : 0);
 }
 
 /** The pressure below which a rim is struck, kPa: a drop goes with load over what holds it up, air and casing. */

@@ -6,7 +6,7 @@ export const heat = {
   code: 'heat',
   kinds: ['car', 'quad', 'motorcycle'],
   startAt: 'low',
-  grounds: ['softSand', 'verySoftSand', 'dampSand'],
+  on: 'sand',
   speedShare: 0.8,
   source: commonPractice,
 } as const satisfies Modifier;

@@ -1,5 +1,6 @@
 import type { Kind } from '../families/family';
 import type { Figure } from '../grounds/figure';
+import type { Trait } from '../grounds/ground';
 import type { PlanAxle } from '../axle/planAxle';
 import type { Source } from '../sources/source';
 
@@ -10,8 +11,8 @@ import type { Source } from '../sources/source';
 export interface Modifier {
   readonly code: string;
   readonly kinds: readonly Kind[];
-  /** Ground codes where it counts; everywhere off the road without it. */
-  readonly grounds?: readonly string[];
+  /** What a ground has to be like for it to count; everywhere off the road without it. */
+  readonly on?: Trait;
   readonly fromRig?: (axle: PlanAxle) => boolean;
   /** Psi up or down, at the trade's 24 psi; at other pressures in proportion, so that very wide tires change less. */
   readonly shift?: Readonly<Record<Figure, number>>;

@@ -1,5 +1,5 @@
 import type { Kind } from '../families/family';
-import type { Ground } from '../grounds/ground';
+import { isLike, type Ground } from '../grounds/ground';
 import type { PlanAxle } from '../axle/planAxle';
 import { downhillCasing } from './downhillCasing';
 import { farFromAir } from './farFromAir';
@@ -42,8 +42,8 @@ export const MODIFIER_CODES = MODIFIERS.map(({ code }) => code) as [ModifierCode
 
 export const modifierOf = (code: ModifierCode): Modifier => MODIFIERS.find((each) => each.code === code)!;
 
-const countsOn = ({ kinds, grounds }: Modifier, kind: Kind, { code, paved }: Ground): boolean =>
-  kinds.includes(kind) && (grounds ? grounds.includes(code) : paved !== true);
+const countsOn = ({ kinds, on }: Modifier, kind: Kind, ground: Ground): boolean =>
+  kinds.includes(kind) && (on ? isLike(ground, on) : ground.paved !== true);
 
 /** What a person may say of the day with a kind of rig on a ground. */
 export const modifiersFor = (kind: Kind, ground: Ground): readonly ModifierCode[] =>

@@ -5,6 +5,6 @@ import type { Modifier } from './modifier';
 export const seedbed = {
   code: 'seedbed',
   kinds: ['farm'],
-  grounds: ['fieldDry', 'fieldMoist', 'fieldWet'],
+  on: 'field',
   source: assumption,
 } as const satisfies Modifier;

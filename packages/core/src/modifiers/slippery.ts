@@ -5,7 +5,7 @@ import type { Modifier } from './modifier';
 export const slippery = {
   code: 'slippery',
   kinds: ['car', 'quad', 'motorcycle'],
-  grounds: ['gravel', 'rockyTrack', 'forestMud', 'dirtRoad', 'rock', 'mud'],
+  on: 'slick',
   speedShare: 0.8,
   source: assumption,
 } as const satisfies Modifier;

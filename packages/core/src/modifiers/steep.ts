@@ -5,7 +5,7 @@ import type { Modifier } from './modifier';
 export const steep = {
   code: 'steep',
   kinds: ['car', 'quad', 'motorcycle'],
-  grounds: ['forestMud', 'mud', 'snow', 'softSand', 'verySoftSand', 'rock'],
+  on: 'hills',
   startAt: 'low',
   speedShare: 0.8,
   source: assumption,

@@ -5,7 +5,7 @@ import type { Modifier } from './modifier';
 export const wet = {
   code: 'wet',
   kinds: ['bicycle'],
-  grounds: ['brokenPavement', 'hardpack', 'looseGravel', 'bikePark', 'rock', 'roots', 'climb'],
+  on: 'slickTrail',
   shift: { start: -1, low: -2, high: -1 },
   source: commonPractice,
 } as const satisfies Modifier;

@@ -1,3 +1,4 @@
+import { STUCK } from '../grounds/registry';
 import { success, type Result } from '../result/result';
 import type { AxlePosition } from '../loads/geometry';
 import { WALKING_KMH } from '../limits/speedPairs';
@@ -30,7 +31,7 @@ const SAME_KPA = 3.5;
 export function stuckLadder(input: PlanInput): Result<StuckLadder, PlanProblem> {
   const here = planGround({ ...input, stuckAccepted: false });
   if (!here.ok) return here;
-  const down = planGround({ ...input, ground: 'stuck', modifiers: [], speedKmh: null, stuckAccepted: true });
+  const down = planGround({ ...input, ground: STUCK, modifiers: [], speedKmh: null, stuckAccepted: true });
   if (!down.ok) return down;
   const rung = (of: 'start' | 'low'): Rung => ({
     pressures: down.value.axles.map(({ position, startKpa, window }, index) => ({

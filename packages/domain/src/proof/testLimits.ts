@@ -1,7 +1,6 @@
 import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
-import { familyOf, planGround, testLimitsOf, type AxlePosition, type TestLimits } from '@dunlinmoss/core';
+import { familyOf, planGround, testLimitsOf, type AxlePosition, type TestLimits, groundOr } from '@dunlinmoss/core';
 
-import { groundOr } from '../plan/firstGround';
 import { askedOf, planInput } from '../plan/planInput';
 
 /**

@@ -1,7 +1,7 @@
 import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract';
 import { planQuery, planOut, rowId } from '@dunlinmoss/contract/api';
-import { familyOf, groundsFor, planGround, type GroundCode } from '@dunlinmoss/core';
-import { groundOr, nextStep, openOuting, planInput, type PlanRequest } from '@dunlinmoss/domain';
+import { familyOf, groundsFor, planGround, type GroundCode, groundOr } from '@dunlinmoss/core';
+import { nextStep, openOuting, planInput, type PlanRequest } from '@dunlinmoss/domain';
 import { Router, type Request } from 'express';
 import { z } from 'zod';
 

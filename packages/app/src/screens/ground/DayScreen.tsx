@@ -1,4 +1,4 @@
-import { familyOf, groundsFor, type Compromise, type GroundCode, type OnePressure } from '@dunlinmoss/core';
+import { familyOf, groundsFor, type Compromise, type GroundCode, type OnePressure, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge, type DayLeg, MINUTES_A_STOP, onGauge, USUAL_DAY, workOutDay } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -164,7 +164,7 @@ function LegFields({ index, leg, question, onChange, onRemove }: LegFieldsProps)
             layout="list"
             value={leg.ground}
             options={groundsFor(family.kind)
-              .filter((code) => code !== 'stuck')
+              .filter((code) => code !== STUCK)
               .map((code: GroundCode) => ({ code, name: GROUND_WORDS[code].name }))}
             onChange={(ground) => {
               onChange({ ground });

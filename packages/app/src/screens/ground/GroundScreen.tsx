@@ -1,5 +1,5 @@
 import type { RigRow } from '@dunlinmoss/contract';
-import { planGround, type GroundPlan } from '@dunlinmoss/core';
+import { planGround, type GroundPlan, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge, type NoPlan, planInput } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -73,7 +73,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
   const input = planInput(rig, tests, asked);
   if (!input.ok) return <Waiting question={question} rigs={rigs} reason={input.problem} />;
   const plan = planGround(input.value);
-  const stuck = asked.ground === 'stuck';
+  const stuck = asked.ground === STUCK;
   const canSet = plan.ok && plan.value.school !== null && !stuck;
   const toRig = (): void => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
 
@@ -155,7 +155,7 @@ function PlanResult({ plan, question }: PlanResultProps) {
   const wide = useWide();
   const onPlacard = plan.school === null;
   const note = printNote(plan, units);
-  if (asked.ground === 'stuck') {
+  if (asked.ground === STUCK) {
     return (
       <>
         <Cautions plan={plan} severity="danger" />

@@ -1,5 +1,17 @@
 import { bodyOf } from '@dunlinmoss/contract';
-import { planGround, stuckLadder, type GroundPlan, type Rung } from '@dunlinmoss/core';
+import {
+  familyOf,
+  groundOf,
+  groundOr,
+  type GroundPlan,
+  groundsFor,
+  isLike,
+  type Kind,
+  planGround,
+  type Rung,
+  STUCK,
+  stuckLadder,
+} from '@dunlinmoss/core';
 import { type PlanRequest, askedOf, axleOnGauge, onGauge, planInput } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -15,8 +27,9 @@ import { groundName } from '../../words/grounds';
 import { pressuresText } from '../../words/outing';
 import type { Question } from '../../hooks/useQuestion';
 
-/** Sand is what most get stuck in, where no outing tells another ground. */
-const WITHOUT_OUTING = 'softSand';
+/** Where somebody is stuck of whom nothing else is known: the softest common ground of such a rig. */
+const softGround = (kind: Kind) =>
+  groundsFor(kind).find((code) => isLike(groundOf(code), 'deep') && code !== STUCK) ?? groundOr(kind, undefined);
 
 /** What to do before any air is let out, in the order of trying. */
 const FIRST = [
@@ -35,7 +48,9 @@ export function StuckLadder({ question, plan }: { readonly question: Question; r
   const { rig, tests, asked, outing, units } = question;
   // The way back up is to what Today says: the outing's own ground and day.
   const stuckOn: PlanRequest =
-    outing && outing.groundCode !== 'stuck' ? askedOf(outing) : { ...asked, ground: WITHOUT_OUTING };
+    outing && outing.groundCode !== STUCK
+      ? askedOf(outing)
+      : { ...asked, ground: softGround(familyOf(rig.family).kind) };
   const here = stuckOn.ground;
   const below = outing?.stuckRung ?? 0;
   const [rung, setRung] = useState(below);

@@ -1,5 +1,4 @@
-import { familyOf, groundsFor, type GroundCode, type Kind } from '@dunlinmoss/core';
-import { groundOr } from '@dunlinmoss/domain';
+import { familyOf, groundsFor, type GroundCode, type Kind, groundOr, STUCK, groundOf } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -24,11 +23,11 @@ interface StartValues {
 }
 
 const DRAFT = 'outing:new';
-const EMPTY: StartValues = { rigId: '', ground: 'softSand', title: '' };
+const EMPTY: StartValues = { rigId: '', ground: groundOr('car', undefined), title: '' };
 
 /** Nobody lets air out for pavement, and nobody sets out to be stuck. */
 const aheadOf = (kind: Kind): readonly GroundCode[] =>
-  groundsFor(kind).filter((code) => code !== 'pavement' && code !== 'stuck');
+  groundsFor(kind).filter((code) => !groundOf(code).paved && code !== STUCK);
 
 /** Nothing is under way: which rig, what ground, where. */
 export function StartOuting() {

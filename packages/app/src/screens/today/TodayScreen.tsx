@@ -1,5 +1,14 @@
 import type { Outing, OutingRow, NextStep } from '@dunlinmoss/contract';
-import { familyOf, planGround, type GroundPlan, type Kind, type PlanProblem, type Result } from '@dunlinmoss/core';
+import {
+  familyOf,
+  planGround,
+  type GroundPlan,
+  type Kind,
+  type PlanProblem,
+  type Result,
+  STUCK,
+  groundOf,
+} from '@dunlinmoss/core';
 import { askedOf, axleOnGauge, nextStep, type NoPlan, pathOf, planInput, roadGaps } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -124,12 +133,11 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
     start: { sentence: '', numbers: [], button: '' },
     setPressures: result.ok
       ? {
-          sentence:
-            outing.groundCode === 'pavement'
-              ? 'Pavement ahead. Stay at road pressure.'
-              : onBicycle
-                ? `${groundName(outing.groundCode)} ahead. Set the pressure before you ride.`
-                : `${groundName(outing.groundCode)} ahead. Let air out before you drive on it.`,
+          sentence: groundOf(outing.groundCode).paved
+            ? 'Pavement ahead. Stay at road pressure.'
+            : onBicycle
+              ? `${groundName(outing.groundCode)} ahead. Set the pressure before you ride.`
+              : `${groundName(outing.groundCode)} ahead. Let air out before you drive on it.`,
           numbers: planned,
           button: 'See why, and set them',
         }
@@ -178,7 +186,7 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
               <Text>{`Now in the tires: ${pressuresText(outing.pressures, units)}. Straight, at walking pace, no sharp turn. Then the numbers above.`}</Text>
               <Action
                 label="Still stuck: the next step"
-                onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: 'stuck' } })}
+                onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: STUCK } })}
               />
             </Panel>
           )}
@@ -226,7 +234,7 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
             label={underWay.way === 'out' ? 'Go on letting out' : 'Go on putting in'}
             onPress={() => byWheel(underWay.way)}
           />
-        ) : step === 'setPressures' && result.ok && outing.groundCode !== 'pavement' ? (
+        ) : step === 'setPressures' && result.ok && !groundOf(outing.groundCode).paved ? (
           <>
             <Action
               kind="main"
