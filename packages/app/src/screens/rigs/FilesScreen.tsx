@@ -125,8 +125,9 @@ export function FilesScreen() {
     <BesideList title="Files: in and out">
       <Panel title="Take in">
         <Text>
-          A .zip or .json that this application saved; or a .csv of weighed loads, one line a wheel or axle. You see
-          line by line what it would do before anything is done, and it is all done or nothing.
+          A .json that this application saved, or a .csv of weighed loads, one line a wheel or axle: you see line by line
+          what it would do before anything is done. A .zip with everything in it is taken in at once; what is here already
+          stays as it is. All of a file is taken in, or nothing.
         </Text>
         {state.kind !== 'working' && <FilePicker label="Choose a file" accept=".zip,.json,.csv,.txt" onPick={ask} />}
         {state.kind === 'working' && (
