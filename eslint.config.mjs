@@ -46,7 +46,7 @@ const LAYERS = {
       'modifiers',
       'reference',
     ],
-    ...['cautions', 'limits', 'schools', 'plan', 'air', 'proof', 'route', 'print', 'index.ts', 'testing'],
+    ...['limits', 'schools', 'cautions', 'plan', 'air', 'proof', 'route', 'print', 'index.ts', 'testing'],
   ],
   contract: [
     ...[

@@ -36,8 +36,8 @@ test('everything goes out as one archive and comes back after a rig was deleted 
   const archive = { name: 'all.zip', mimeType: 'application/zip', buffer: readFileSync(await download.path()) };
 
   await page.goto(CURLEW);
-  await action(page, 'Put it aside').click();
-  await page.goto('/rigs/aside');
+  await action(page, 'Archive it').click();
+  await page.goto('/rigs/archived');
   await action(page, /^Delete Curlew.* for good$/).click();
   await expect(page.getByRole('alert')).toContainText('all that was done with it');
   await action(page, /^Delete Curlew.* and all of it$/).click();

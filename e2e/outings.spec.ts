@@ -8,9 +8,9 @@ test('a ride: set the pressure, say how it went, end it; no tape, no pavement', 
     .or(action(page, 'See why, and set them'))
     .first()
     .waitFor();
-  // What is under way with the wagon is put aside first.
+  // What is under way with the wagon is archived first.
   await page.goto('/book/0192f000-0000-7000-8000-000000000204');
-  await action(page, 'Put this outing aside').click();
+  await action(page, 'Archive this outing').click();
   await expect(page.getByRole('heading', { name: 'Book', level: 1 })).toBeVisible();
   await goTo(page, 'Today');
   await page.getByRole('radio', { name: 'Knot, hill rounds' }).click();

@@ -63,7 +63,7 @@ test('a saved test can be corrected and thinned, and the plan follows', async ({
 
   await goTo(page, 'Proof');
   await page.getByRole('link', { name: /^Tape: / }).click();
-  await action(page, 'Put this test aside').click();
+  await action(page, 'Archive this test').click();
   await expect(page.getByRole('link', { name: /^Tape: / })).toHaveCount(0);
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
   await expect(page.getByText('Contact is estimated.').first()).toBeVisible();

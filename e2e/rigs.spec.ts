@@ -66,18 +66,18 @@ test('a new rig: a marking that cannot be read, a draft that survives, its load,
   await expect(axle(page, 'Front')).toContainText('psi');
 });
 
-test('put aside and brought back, at once or from the shelf', async ({ page }) => {
+test('archived and brought back, at once or from the shelf', async ({ page }) => {
   await page.goto(CURLEW);
-  await action(page, 'Put it aside').click();
+  await action(page, 'Archive it').click();
   await expect(page.getByRole('link', { name: /Curlew/ })).toHaveCount(0);
   await action(page, 'Undo').click();
   await expect(page.getByRole('link', { name: /Curlew/ })).toBeVisible();
   await page.goto(CURLEW);
-  await action(page, 'Put it aside').click();
+  await action(page, 'Archive it').click();
   await expect(page.getByRole('link', { name: /Curlew/ })).toHaveCount(0);
-  await page.goto('/rigs/aside');
+  await page.goto('/rigs/archived');
   await action(page, 'Bring Curlew, loaded wagon back').click();
-  await expect(page.getByText('Nothing is put aside.')).toBeVisible();
+  await expect(page.getByText('Nothing is archived.')).toBeVisible();
   await page.goto('/rigs');
   await expect(page.getByRole('link', { name: /Curlew/ })).toBeVisible();
 });

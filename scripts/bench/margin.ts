@@ -17,7 +17,7 @@ const input: PlanInput = {
   speedKmh: null,
   roadSpeedKmh: null,
   riderKg: null,
-  heldFloorKpa: null,
+  ownFloorKpa: null,
   stuckAccepted: false,
   axles: [
     {

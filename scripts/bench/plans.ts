@@ -56,7 +56,7 @@ const inputOf = (family: FamilyCode, axles: readonly PlanAxle[], ground: GroundC
   speedKmh: null,
   roadSpeedKmh: familyOf(family).roadSpeedKmh,
   riderKg: 80,
-  heldFloorKpa: null,
+  ownFloorKpa: null,
   stuckAccepted: true,
   axles,
 });

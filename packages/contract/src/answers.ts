@@ -48,7 +48,6 @@ export const rigCard = z.strictObject({
   grounds: z.array(z.strictObject({ ground: z.enum(GROUND_CODES), plan: rigPlan })),
 });
 
-export type PlanQuery = z.infer<typeof planQuery>;
 export type RigPlan = z.infer<typeof rigPlan>;
 export type NextStep = (typeof NEXT_STEPS)[number];
 export type RigNextStep = z.infer<typeof rigNextStep>;

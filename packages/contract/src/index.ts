@@ -1,4 +1,4 @@
-export { NEXT_STEPS, type NextStep, type PlanQuery, type RigCard, type RigNextStep, type RigPlan } from './answers';
+export { NEXT_STEPS, type NextStep, type RigCard, type RigNextStep, type RigPlan } from './answers';
 export { buildOf, tireOf } from './rig/build';
 export {
   EXCHANGE_VERSION,
@@ -36,7 +36,15 @@ export {
   type MonitorPacket,
   probeProfile,
 } from './devices';
-export { LOG_FROM, LOG_TO, thinLog, type LogEvent, type LogLineProblem, type LogRow, type ThinLog } from './log';
+export {
+  LOG_FROM,
+  LOG_TO,
+  downsampledLog,
+  type LogEvent,
+  type LogLineProblem,
+  type LogRow,
+  type DownsampledLog,
+} from './log';
 export {
   checkedBy,
   fieldProblems,

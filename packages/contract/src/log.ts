@@ -40,7 +40,7 @@ export const logDeletion = z.strictObject({ from: timestamp, to: timestamp });
 export const logDeleted = z.strictObject({ removed: z.int() });
 
 /** A log drawn small: each stretch with its least and most, so that no peak is lost. */
-export const thinLog = z.strictObject({
+export const downsampledLog = z.strictObject({
   from: timestamp,
   to: timestamp,
   readings: z.int(),
@@ -84,5 +84,5 @@ export const logEvent = z.union([
 
 export type LogRow = z.infer<typeof logRow>;
 export type LogEvent = z.infer<typeof logEvent>;
-export type ThinLog = z.infer<typeof thinLog>;
+export type DownsampledLog = z.infer<typeof downsampledLog>;
 export type LogLineProblem = (typeof LOG_LINE_PROBLEMS)[number];

@@ -17,7 +17,7 @@ import {
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
 import { removeQuery } from './resources/row';
-import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logQuery, thinLog } from './log';
+import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logQuery, downsampledLog } from './log';
 import { planQuery, rigCard, rigNextStep, rigPlan } from './answers';
 import { problem } from './problem';
 import { PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
@@ -73,9 +73,9 @@ function resourcePaths(name: string, { path, query }: { path: string; query: z.Z
       },
       delete: {
         summary:
-          'Put aside, from where it can be brought back; forever deletes what was put aside, with all that hangs on it',
+          'Archive, from where it can be brought back; forever deletes what was archived, with all that hangs on it',
         parameters: queryParameters(removeQuery),
-        responses: { 204: { description: 'Put aside' }, ...missing, ...stale, ...REFUSED },
+        responses: { 204: { description: 'Archived' }, ...missing, ...stale, ...REFUSED },
       },
     },
     [`/${path}/{id}/restore`]: {
@@ -124,7 +124,7 @@ const logPaths = (): Json => ({
     get: {
       summary: 'The log of a rig, thinned: each stretch of time with its least and most',
       parameters: queryParameters(logQuery),
-      responses: { 200: answer('The log', schemaOf(thinLog)), ...NOT_THERE, ...REFUSED },
+      responses: { 200: answer('The log', schemaOf(downsampledLog)), ...NOT_THERE, ...REFUSED },
     },
     post: {
       summary: 'Adds readings of monitors; one wheel at one time is one row, however often it arrives',

@@ -178,12 +178,12 @@ describe('what riders of other bicycles run', () => {
 
   it('goes no higher than 5 bar on a rim without hooks (published: ETRTO, ISO hookless limit, from memory)', () => {
     const axles = planned('roadBike', 'smoothHard', bicycleAxles('700x25C', 92, 0.45, { maxKpa: 800, hookless: true }));
-    expect(axles[1]).toMatchObject({ startKpa: 500, heldBy: 'hooklessRim' });
+    expect(axles[1]).toMatchObject({ startKpa: 500, clampedBy: 'hooklessRim' });
   });
 
   it('nobody is sent above 6 bar on a sidewall that was not read', () => {
     const axles = planned('roadBike', 'smoothHard', bicycleAxles('700x25C', 92, 0.45));
-    expect(axles[1]).toMatchObject({ startKpa: 600, heldBy: 'unreadSidewall' });
+    expect(axles[1]).toMatchObject({ startKpa: 600, clampedBy: 'unreadSidewall' });
     const [, read] = planned('roadBike', 'smoothHard', bicycleAxles('700x25C', 92, 0.45, { maxKpa: 800 }));
     expect(read!.startKpa).toBeGreaterThan(600);
   });

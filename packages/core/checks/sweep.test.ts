@@ -227,7 +227,7 @@ describe('a sweep of rigs over all their grounds', () => {
       broken(
         single,
         ({ axle }) => Math.abs(axle.startKpa - axle.floor.pressureKpa) < 0.02,
-        ({ axle }) => [axle.startKpa, axle.floor, axle.heldBy],
+        ({ axle }) => [axle.startKpa, axle.floor, axle.clampedBy],
       ),
     ).toEqual([]);
   });

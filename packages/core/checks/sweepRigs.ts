@@ -251,7 +251,7 @@ function rigOf(random: Random, kit: Kit, index: number): SweepRig {
       family: kit.family,
       roadSpeedKmh: family.roadSpeedKmh,
       riderKg: bicycle ? between(random, 50, 130) : null,
-      heldFloorKpa: random() < 0.1 ? psi(pick(random, [10, 20])) : null,
+      ownFloorKpa: random() < 0.1 ? psi(pick(random, [10, 20])) : null,
       axles,
     }),
   };

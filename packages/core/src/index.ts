@@ -98,7 +98,7 @@ export type { OwnFactor, OwnTire } from './contact/ownTire';
 export { pressureForStiffnessKpa, stiffnessKgPerMm, type TireBuild } from './contact/stiffness';
 export {
   KINDS,
-  type Asked,
+  type RigFormField,
   type AxleTemplate,
   type BeadFloors,
   type Family,
@@ -106,7 +106,7 @@ export {
   type LikelyValues,
 } from './families/family';
 export { placeOf, PLACES, type PlaceCode } from './families/places';
-export { questionOf, type Likely, type Question, type Slip } from './families/question';
+export { questionOf, type Likely, type PlausibilityCheck, type Slip } from './families/question';
 export { FAMILIES, FAMILY_CODES, familyOf, type FamilyCode } from './families/registry';
 export { trailerAxle } from './families/shared';
 export type { Finding, FindingCode, FindingSeverity } from './findings/finding';
@@ -179,7 +179,7 @@ export { ticketSum } from './loads/ticketSum';
 export type { Figure } from './grounds/figure';
 export { MODIFIER_CODES, modifierOf, modifiersFor, type ModifierCode } from './modifiers/registry';
 export type { PlanAxle } from './axle/planAxle';
-export type { AxlePlan, GroundPlan, Held, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
+export type { AxlePlan, GroundPlan, ClampCode, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
 export type { AxleContext } from './axle/axleContext';
 export {
   margin,
@@ -270,7 +270,7 @@ export { REFERENCE_RIG, REFERENCE_ROAD_KPA } from './reference/referenceRig';
 export { bicycleStartKpa, tradePointKpa } from './reference/bicyclePoints';
 export { defaultFigureKpa } from './reference/defaultFigure';
 export { SCHOOL_CODES, schoolOf, SCHOOLS, schoolsFor, type SchoolCode } from './schools/registry';
-export type { Need } from './schools/school';
+export type { MissingInput } from './schools/school';
 export { onSnowKpa } from './reference/quadFigure';
 export type { Source, SourceMark } from './sources/source';
 export { BEAD_HOLDS, CASINGS, type BeadHold, type Casing } from './tires/fitting';

@@ -54,7 +54,7 @@ async function restore(app: Express, archive: Buffer): Promise<ArchiveEvent> {
   return JSON.parse((body as Buffer).toString('utf8').trim().split('\n').at(-1)!) as ArchiveEvent;
 }
 
-/** Everything there is of each kind: the demo, something put aside, a log, a photo of a test. */
+/** Everything there is of each kind: the demo, something archived, a log, a photo of a test. */
 async function fillIn(app: Express): Promise<void> {
   await request(app)
     .post('/api/v1/import')
@@ -136,7 +136,7 @@ describe('the archive of everything', () => {
     const [rig] = (await request(empty).get('/api/v1/rigs?search=Twite').expect(200)).body.items;
     expect(rig.revision).toBe(2);
     expect((await request(empty).get(`/api/v1/rigs/${rig.id}/log?stretches=3`).expect(200)).body.readings).toBe(300);
-    expect((await request(empty).get('/api/v1/tests?aside=true').expect(200)).body.items).toHaveLength(1);
+    expect((await request(empty).get('/api/v1/tests?archived=true').expect(200)).body.items).toHaveLength(1);
   });
 
   it('restored twice, or where some of it is, leaves what is there alone', async () => {

@@ -43,12 +43,12 @@ const countIn = async (table: string, where: string, value: string): Promise<num
 };
 
 describe('deleting for good', () => {
-  it('takes only what was put aside before, in the state that was seen', async () => {
+  it('takes only what was archived before, in the state that was seen', async () => {
     const rig = aRig();
     await put('rigs', rig).expect(200);
     const path = `/api/v1/rigs/${rig.id}`;
     const refused = await request(server.app).delete(`${path}?revision=1&forever=true`).expect(400);
-    expect(refused.body.fields[0].code).toBe('notAside');
+    expect(refused.body.fields[0].code).toBe('notArchived');
     await request(server.app).delete(`${path}?revision=1`).expect(204);
     await request(server.app).delete(`${path}?revision=1&forever=true`).expect(409);
     await request(server.app).delete(`${path}?revision=2&forever=true`).expect(204);

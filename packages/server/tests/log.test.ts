@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 
-import type { LogEvent, LogRow, ThinLog } from '@dunlinmoss/contract';
+import type { LogEvent, LogRow, DownsampledLog } from '@dunlinmoss/contract';
 import { psi } from '@dunlinmoss/core';
 import request from 'supertest';
 
@@ -28,7 +28,7 @@ async function newRig(): Promise<string> {
   await request(server.app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
   return rig.id;
 }
-const logOf = async (rigId: string, query = ''): Promise<ThinLog> =>
+const logOf = async (rigId: string, query = ''): Promise<DownsampledLog> =>
   (await request(server.app).get(`/api/v1/rigs/${rigId}/log${query}`).expect(200)).body;
 const send = async (rigId: string, text: string): Promise<LogEvent[]> => {
   const answer = await request(server.app)

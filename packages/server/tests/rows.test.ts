@@ -213,7 +213,7 @@ describe('saving a row', () => {
   });
 });
 
-describe('putting aside and bringing back', () => {
+describe('archiving and bringing back', () => {
   it('hides the row until it is brought back, and can be repeated', async () => {
     const rig = aRig();
     await put('rigs', rig).expect(200);
@@ -222,7 +222,7 @@ describe('putting aside and bringing back', () => {
     await get(`rigs/${rig.id}`).expect(404);
     const ids = (await get('rigs?limit=100')).body.items.map(({ id }: RigRow) => id);
     expect(ids).not.toContain(rig.id);
-    const aside = (await get('rigs?limit=100&aside=true')).body.items.map(({ id }: RigRow) => id);
+    const aside = (await get('rigs?limit=100&archived=true')).body.items.map(({ id }: RigRow) => id);
     expect(aside).toEqual([rig.id]);
     const back = await request(server.app).post(`/api/v1/rigs/${rig.id}/restore`).expect(200);
     expect(back.body).toMatchObject({ name: rig.name, revision: 3 });

@@ -21,7 +21,7 @@ export function RigOfAddress({ title, children }: RigOfAddressProps) {
     <Page title={title}>
       {missing ? (
         <Empty
-          text="This rig is not here, or was put aside."
+          text="This rig is not here, or was archived."
           action={{ label: 'All rigs', onPress: () => router.replace('/rigs') }}
         />
       ) : (

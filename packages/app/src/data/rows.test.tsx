@@ -5,7 +5,7 @@ import { SWRConfig } from 'swr';
 
 import { sampleRig } from '@dunlinmoss/domain/testing';
 import { outboxStore } from './outbox';
-import { arrived, bringBack, putAside, swrSettings, useAllRows, useRow, useRows } from './rows';
+import { arrived, restoreRow, archiveRow, swrSettings, useAllRows, useRow, useRows } from './rows';
 
 AbortSignal.timeout ??= () => new AbortController().signal;
 
@@ -86,16 +86,16 @@ describe('useRow', () => {
   });
 });
 
-describe('putAside and bringBack', () => {
+describe('archiveRow and restoreRow', () => {
   it('takes a row out of its list and back', async () => {
     there = [row(4), row(5)];
     const { result } = list();
     await waitFor(() => expect(result.current).toContain('Rig 4'));
-    await act(() => putAside('rigs', row(4)));
+    await act(() => archiveRow('rigs', row(4)));
     expect(result.current).not.toContain('Rig 4');
     const single = renderHook(() => useRow('rigs', row(4).id), { wrapper });
     await waitFor(() => expect(single.result.current.missing).toBe(true));
-    await act(() => bringBack('rigs', row(4).id));
+    await act(() => restoreRow('rigs', row(4).id));
     expect(result.current).toContain('Rig 4');
   });
 });

@@ -23,7 +23,7 @@ export const swrSettings = {
 };
 
 /**
- * What the server answered to a save, newer than what was read last; null for a row that was put aside. With it a
+ * What the server answered to a save, newer than what was read last; null for a row that was archived. With it a
  * screen never falls back to the old row between saving and reading again.
  */
 const answeredStore = createStore<Readonly<Record<string, AnyRow | null>>>({});
@@ -42,7 +42,7 @@ function answer(name: ResourceName, id: string, row: AnyRow | null): void {
   readAgain();
 }
 
-/** What the server answered since this page was loaded, by the address that reads it; null for a row put aside. */
+/** What the server answered since this page was loaded, by the address that reads it; null for a row archived. */
 export const answeredRows = (): readonly (readonly [path: string, row: AnyRow | null])[] =>
   Object.entries(answeredStore.get()).map(([key, row]) => {
     const [name, id] = key.split('/') as [ResourceName, string];
@@ -52,20 +52,20 @@ export const answeredRows = (): readonly (readonly [path: string, row: AnyRow | 
 /** Takes in a row that arrived at the server. */
 export const arrived = (name: ResourceName, row: AnyRow): void => answer(name, row.id, row);
 
-/** Puts a row aside. Throws `Away` or `Refused`. */
-export async function putAside(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
+/** Archives a row. Throws `Away` or `Refused`. */
+export async function archiveRow(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
   await request('DELETE', `${rowPath(name, row.id)}?revision=${row.revision}`);
   answer(name, row.id, null);
 }
 
-/** Deletes for good what was put aside. Throws `Away` or `Refused`. */
+/** Deletes for good what was archived. Throws `Away` or `Refused`. */
 export async function deleteForGood(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
   await request('DELETE', `${rowPath(name, row.id)}?revision=${row.revision}&forever=true`);
   answer(name, row.id, null);
 }
 
-/** Brings a row back that was put aside. */
-export async function bringBack(name: ResourceName, id: string): Promise<void> {
+/** Brings a row back that was archived. */
+export async function restoreRow(name: ResourceName, id: string): Promise<void> {
   arrived(name, (await request('POST', `${rowPath(name, id)}/restore`)) as AnyRow);
 }
 
@@ -185,11 +185,11 @@ export function useAllRows<Name extends ResourceName>(
   return list;
 }
 
-/** What was put aside, as the server tells it, up to a hundred rows. */
-export function useAside<Name extends ResourceName>(
+/** What was archived, as the server tells it, up to a hundred rows. */
+export function useArchived<Name extends ResourceName>(
   name: Name,
 ): { readonly rows: readonly RowOf<Name>[]; readonly loading: boolean } {
-  const { data, mutate } = useSWR<PageOf<RowOf<Name>>>(`/${RESOURCES[name].path}?aside=true&limit=100`);
+  const { data, mutate } = useSWR<PageOf<RowOf<Name>>>(`/${RESOURCES[name].path}?archived=true&limit=100`);
   const changes = useChanges();
   useEffect(() => {
     if (changes > 0) void mutate();

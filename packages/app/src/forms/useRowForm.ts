@@ -17,7 +17,7 @@ import { newId } from '../data/newId';
 import { save, type SaveResult } from '../data/outbox';
 import type { Units } from '../settings/preferences';
 import { notify } from '../components/Notice';
-import { putAsideAndSay } from '../components/putAside';
+import { archiveAndSay } from '../components/archiveAndSay';
 import { fieldText } from '../words/problems';
 import { finished, openForm, problemsByField, type Pointer, type RowForm } from './rowForm';
 
@@ -151,11 +151,11 @@ interface RowFormOptions<Name extends ResourceName> {
 }
 
 export interface OpenRowForm<Body extends object> extends OpenForm<Body> {
-  /** Puts the saved row away, with the way back; undefined for a new one. */
+  /** Archives the saved row, with the way back; undefined for a new one. */
   readonly archive: ((called: string, goOn: () => void) => Promise<void>) | undefined;
 }
 
-/** The form of a row of a kind: the row as it was read, or a blank one, its draft, saving and putting it away. */
+/** The form of a row of a kind: the row as it was read, or a blank one, its draft, saving and archiving. */
 export function useRowForm<Name extends ResourceName>(
   name: Name,
   { draft, row, blank, units, onSaved, keyOf, problemText }: RowFormOptions<Name>,
@@ -177,7 +177,7 @@ export function useRowForm<Name extends ResourceName>(
   const archive =
     row &&
     ((called: string, goOn: () => void) =>
-      putAsideAndSay(name, row, called, () => {
+      archiveAndSay(name, row, called, () => {
         dropDraft(draft);
         goOn();
       }));

@@ -22,7 +22,7 @@ import { conditionsOf, conditionsStore } from '../settings/conditions';
 import { useGauges } from '../data/gauges';
 import type { Units } from '../settings/preferences';
 import { useAllRows, useRows } from '../data/rows';
-import { useQuestion, type Question } from './useQuestion';
+import { usePlanQuery, type PlanQuery } from './usePlanQuery';
 
 /** Cold tires at the sea: what is taken where nobody said otherwise. */
 const COLD: TireConditions = { coldTempC: 20, tireTempC: 20, altitudeM: 0 };
@@ -32,7 +32,7 @@ export interface AirJob extends RigNow {
   readonly family: Family;
   readonly units: Units;
   readonly outing: OutingRow | undefined;
-  readonly question: Question;
+  readonly question: PlanQuery;
   readonly plan: GroundPlan | undefined;
   readonly airings: readonly AiringRow[];
   readonly rounds: readonly ReadingRoundRow[];
@@ -50,7 +50,7 @@ export function useAirJob(): {
   readonly rigs: readonly RigRow[];
   readonly loading: boolean;
 } {
-  const { question, rigs, loading } = useQuestion();
+  const { question, rigs, loading } = usePlanQuery();
   const typed = conditionsStore.use();
   const airings = useAirings(question?.rig.id);
   const { rows: rounds } = useRows(

@@ -2,10 +2,10 @@ import type {
   AxlePlan,
   CeilingCode,
   FloorCode,
-  Held,
+  ClampCode,
   Kind,
   NamedFloor,
-  Need,
+  MissingInput,
   PlanProblem,
   SchoolCode,
 } from '@dunlinmoss/core';
@@ -86,12 +86,12 @@ const OTHER_WORDS = {
   rear: { name: 'rear', whose: 'what the rear has: the front is never the firmer' },
 } as const;
 
-const heldWords = (code: NonNullable<Held>): { readonly name: string; readonly whose: string } =>
+const heldWords = (code: NonNullable<ClampCode>): { readonly name: string; readonly whose: string } =>
   code === 'belowRoad' || code === 'rear' ? OTHER_WORDS[code] : LIMIT_WORDS[code];
 
 /** Whose the deciding figure of an axle is, in plain words; on the road the placard. */
-export function decidedBy({ heldBy, remarks }: AxlePlan, school: SchoolCode | null): string {
-  if (heldBy !== null) return heldWords(heldBy).whose;
+export function decidedBy({ clampedBy, remarks }: AxlePlan, school: SchoolCode | null): string {
+  if (clampedBy !== null) return heldWords(clampedBy).whose;
   if (school === null) return LIMIT_WORDS.placard.whose;
   // An axle that was read goes by its own table beside one that was not.
   const read = school === 'fromRoad' && remarks.every(({ code }) => code !== 'ratingUnread');
@@ -102,7 +102,7 @@ export function decidedBy({ heldBy, remarks }: AxlePlan, school: SchoolCode | nu
 export const floorText = ({ floor }: AxlePlan, beadHeld: boolean): string =>
   floor.code === 'bead' && beadHeld ? 'its locks hold the bead that far' : LIMIT_WORDS[floor.code].voice;
 
-const CEILINGS: ReadonlySet<NonNullable<Held>> = new Set([
+const CEILINGS: ReadonlySet<NonNullable<ClampCode>> = new Set([
   'placard',
   'sidewallMaximum',
   'lastOfCurve',
@@ -112,20 +112,20 @@ const CEILINGS: ReadonlySet<NonNullable<Held>> = new Set([
 export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode => CEILINGS.has(limit);
 
 /** What the school alone would have where a limit moved the start away from it; undefined where it is the start. */
-export function aloneText({ heldBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
-  if (heldBy === null || wantedKpa === null) return undefined;
+export function aloneText({ clampedBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
+  if (clampedBy === null || wantedKpa === null) return undefined;
   const wanted = wantedKpa > 0 ? pressure(wantedKpa, units) : 'no air at all';
   return `${SCHOOL_WORDS[school].name.toLowerCase()} alone: ${wanted}`;
 }
 
 /** What a school asked for where a limit cut it off. */
 export function cutText(
-  { wantedKpa, heldBy }: { readonly wantedKpa: number; readonly heldBy: Held },
+  { wantedKpa, clampedBy }: { readonly wantedKpa: number; readonly clampedBy: ClampCode },
   units: Units,
 ): string | undefined {
-  if (heldBy === null) return undefined;
+  if (clampedBy === null) return undefined;
   const asked = wantedKpa > 0 ? pressureNumber(wantedKpa, units) : 'no air';
-  return `asks ${asked}, cut off by ${heldWords(heldBy).name}`;
+  return `asks ${asked}, cut off by ${heldWords(clampedBy).name}`;
 }
 
 /** What to say of a pressure that was set outside the plan's limits; it is kept all the same, because it is what was done. */
@@ -148,7 +148,7 @@ export const FLOOR_WORDS: Record<NamedFloor, { readonly name: string; readonly w
 };
 
 /** What a school would have to know. */
-export const NEED_WORDS: Record<Need, string> = {
+export const NEED_WORDS: Record<MissingInput, string> = {
   roadPressure: 'needs the pressure it has on the road, or is ridden with now',
   sidewallRange: 'needs the lowest and highest on the sidewall',
   sidewallMaximum: 'needs the maximum on the sidewall',

@@ -1,5 +1,5 @@
 import type { RigQuestion } from '@dunlinmoss/contract';
-import { fromCanonical, type Quantity, type Question } from '@dunlinmoss/core';
+import { fromCanonical, type Quantity, type PlausibilityCheck } from '@dunlinmoss/core';
 
 import type { Units } from '../settings/preferences';
 import { TIRE_USE_WORDS } from './families';
@@ -14,7 +14,7 @@ function shown(quantity: Quantity, value: number, units: Units): string {
 }
 
 /** Asks about a number that hardly can be: what is likely, and what may have been meant. */
-export function questionText(quantity: Quantity, question: Question, units: Units): string {
+export function questionText(quantity: Quantity, question: PlausibilityCheck, units: Units): string {
   const { value, low, high, slip, meant } = question;
   const why = slip === 'unit' ? 'another unit' : 'the decimal point';
   const guess = meant === null ? 'Look again.' : `Did you mean ${shown(quantity, meant, units)}? Check ${why}.`;

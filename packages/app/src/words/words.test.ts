@@ -129,7 +129,7 @@ describe('the floor and what it holds', () => {
       /^by load, tire and road pressure alone: \d+ psi$/,
     );
     expect(
-      aloneText({ ...planOf('softSand').axles[0]!, heldBy: 'bead', wantedKpa: -3 }, 'equalDeflection', units),
+      aloneText({ ...planOf('softSand').axles[0]!, clampedBy: 'bead', wantedKpa: -3 }, 'equalDeflection', units),
     ).toBe('equal deflection alone: no air at all');
   });
 
@@ -148,7 +148,7 @@ describe('the floor and what it holds', () => {
       return result.ok ? '' : plain(noPlanText(result.problem, 'car', units));
     };
     const axles = (change: object) => input('gravel').axles.map((axle) => ({ ...axle, ...change }));
-    expect(problem({ heldFloorKpa: psi(45) })).toMatch(/^Front axle: .* 45 psi, .* 36 psi/);
+    expect(problem({ ownFloorKpa: psi(45) })).toMatch(/^Front axle: .* 45 psi, .* 36 psi/);
     expect(problem({ axles: axles({ roadKpa: psi(14), leftLoadKg: 900 }) })).toMatch(
       /^Front axle: no safe pressure\. 900 kg .* needs \d+ psi/,
     );
@@ -303,7 +303,7 @@ describe('the schools in words', () => {
     const table = axle!.schools.find(({ code }) => code === 'fixedTable')!;
     if (!table.ok) throw new Error('silent');
     expect(cutText(table, units)).toBe('asks 12, cut off by load at speed');
-    expect(cutText({ ...table, heldBy: null }, units)).toBeUndefined();
+    expect(cutText({ ...table, clampedBy: null }, units)).toBeUndefined();
     expect(cutText({ ...table, wantedKpa: -3 }, units)).toContain('asks no air');
   });
 });

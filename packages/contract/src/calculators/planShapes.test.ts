@@ -30,7 +30,7 @@ describe('planInput', () => {
       modifiers: [],
       speedKmh: null,
       stuckAccepted: false,
-      heldFloorKpa: null,
+      ownFloorKpa: null,
     });
     expect(input.axles[0]).toMatchObject({
       wheels: 2,

@@ -58,7 +58,7 @@ export const planInput = z.strictObject({
   speedKmh: speedKmh.nullable().default(null),
   roadSpeedKmh: speedKmh.nullable().default(null),
   riderKg: someLoadKg.nullable().default(null),
-  heldFloorKpa: pressureKpa.nullable().default(null),
+  ownFloorKpa: pressureKpa.nullable().default(null),
   stuckAccepted: z.boolean().default(false),
   axles: axlesInOrder(planAxleInput),
 });
@@ -82,7 +82,7 @@ const source = z.looseObject({
 });
 const limit = z.strictObject({ code: z.string(), pressureKpa: z.number(), source });
 const bindingLimit = limit.extend({ all: z.array(limit) });
-const heldBy = z.string().nullable();
+const clampedBy = z.string().nullable();
 const school = z.enum(SCHOOL_CODES);
 
 const axlePlanShape = z.strictObject({
@@ -94,7 +94,7 @@ const axlePlanShape = z.strictObject({
   floor: bindingLimit,
   ceiling: bindingLimit.nullable(),
   wantedKpa: z.number().nullable(),
-  heldBy,
+  clampedBy,
   schools: z.array(
     z.discriminatedUnion('ok', [
       z.strictObject({
@@ -102,7 +102,7 @@ const axlePlanShape = z.strictObject({
         ok: z.literal(true),
         wantedKpa: z.number(),
         startKpa: z.number(),
-        heldBy,
+        clampedBy,
       }),
       z.strictObject({ code: school, ok: z.literal(false), needs: z.string() }),
     ]),

@@ -7,7 +7,7 @@ import { wheelPlace } from '../resources/wheelPlace';
 
 /*
  * Everything that is kept, in one ZIP file: `dunlinmoss.json` says what it is, `<kind>.jsonl` holds the rows of a kind, one
- * a line, put aside or not, `log.jsonl` the readings of monitors, `photos/<id>.jpg` the photos, `photos.jsonl` when each
+ * a line, archived or not, `log.jsonl` the readings of monitors, `photos/<id>.jpg` the photos, `photos.jsonl` when each
  * was kept. Written and read as a stream, so that it may be larger than memory.
  */
 

@@ -51,7 +51,7 @@ export const outing = z
 
 export const outingRow = outing.safeExtend({
   ...stamps,
-  /** The rig's name, so that an outing can still be told when its rig is put aside. */
+  /** The rig's name, so that an outing can still be told when its rig is archived. */
   rigName: z.string(),
 });
 

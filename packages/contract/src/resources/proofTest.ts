@@ -50,7 +50,7 @@ const common = {
   rigId: id,
   outingId: id.nullable(),
   performedAt: timestamp,
-  /** False for one that was set aside: it is kept and shown, and nothing is learned from it. */
+  /** False for one that was set archived: it is kept and shown, and nothing is learned from it. */
   counts: z.boolean().default(true),
 };
 

@@ -9,7 +9,7 @@ export const stamps = { createdAt: timestamp, updatedAt: timestamp };
 export const pageOf = <Item extends z.ZodType>(item: Item) =>
   z.strictObject({ items: z.array(item), next: z.string().nullable() });
 
-/** What to put aside, as it was seen; `forever` deletes what was put aside before, with all that hangs on it. */
+/** What to archive, as it was seen; `forever` deletes what was archived before, with all that hangs on it. */
 export const removeQuery = z.strictObject({
   revision: z.coerce.number().int().min(1),
   forever: z.stringbool().default(false),
@@ -19,6 +19,6 @@ export const removeQuery = z.strictObject({
 export const pageQuery = z.strictObject({
   limit: z.coerce.number().int().min(1).max(100).default(50),
   after: z.string().max(400).optional(),
-  /** `true` lists what was put aside instead. */
-  aside: z.stringbool().default(false),
+  /** `true` lists what was archived instead. */
+  archived: z.stringbool().default(false),
 });

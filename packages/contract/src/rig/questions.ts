@@ -7,7 +7,7 @@ import {
   type Family,
   type Likely,
   type Quantity,
-  type Question,
+  type PlausibilityCheck,
   type RigLoads,
   type TireUse,
 } from '@dunlinmoss/core';
@@ -18,7 +18,7 @@ import type { Rig } from '../resources/rig';
 
 /** A value of a rig that is well-formed and hardly can be. `path` is its JSON pointer in the rig. */
 export type RigQuestion = { readonly path: string } & (
-  | ({ readonly kind: 'unlikely'; readonly quantity: Quantity } & Question)
+  | ({ readonly kind: 'unlikely'; readonly quantity: Quantity } & PlausibilityCheck)
   | { readonly kind: 'tireUse'; readonly use: TireUse; readonly expected: readonly TireUse[] }
 );
 
@@ -33,7 +33,11 @@ const UNIT_FACTORS: Record<Quantity, readonly number[]> = {
 const times = ({ low, high }: Likely, factor: number): Likely => ({ low: low * factor, high: high * factor });
 
 /** Asks about one value of a quantity, in its canonical unit; undefined where it is likely, or nothing is known of it. */
-export const askAbout = (quantity: Quantity, value: number | null, likely: Likely | null): Question | undefined =>
+export const askAbout = (
+  quantity: Quantity,
+  value: number | null,
+  likely: Likely | null,
+): PlausibilityCheck | undefined =>
   value === null || likely === null ? undefined : questionOf(value, likely, UNIT_FACTORS[quantity]);
 
 function asker(questions: RigQuestion[]) {

@@ -20,7 +20,7 @@ export const onPavement = ({
     modifiers: [],
     speedKmh: null,
     riderKg: null,
-    heldFloorKpa: null,
+    ownFloorKpa: null,
     stuckAccepted: false,
   });
 

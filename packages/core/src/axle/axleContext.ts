@@ -28,7 +28,7 @@ export interface AxleContext {
   /** Speed at which pavement must be driven on this pressure, km/h; null where air is near. */
   readonly reachAirKmh: number | null;
   readonly riderKg: number | null;
-  readonly heldFloorKpa: number | null;
+  readonly ownFloorKpa: number | null;
   /** True once the person has said that they are stuck and nothing else helped. */
   readonly stuck: boolean;
 }

@@ -7,7 +7,7 @@ import type { Source } from '../sources/source';
 import type { Likely } from './question';
 
 /** What a form asks of a rig of a family beyond name and tires. */
-export type Asked =
+export type RigFormField =
   /** Tube or tubeless. */
   | 'tube'
   | 'beadLock'
@@ -73,7 +73,7 @@ export interface Family {
   /** Uses of tire that such a rig wears; another is asked about. */
   readonly tireUses: readonly TireUse[];
   readonly axles: readonly AxleTemplate[];
-  readonly asks: readonly Asked[];
+  readonly asks: readonly RigFormField[];
   /** Best first. */
   readonly loadMethods: readonly LoadMethod[];
   readonly posture?: Posture;

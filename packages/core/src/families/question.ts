@@ -2,7 +2,7 @@
 export type Slip = 'decimal' | 'unit';
 
 /** A number that is well-formed and hardly can be: kept as it is, and asked about. In the unit of what was asked. */
-export interface Question {
+export interface PlausibilityCheck {
   readonly value: number;
   readonly low: number;
   readonly high: number;
@@ -30,7 +30,7 @@ export function questionOf(
   value: number,
   { low, high }: Likely,
   unitFactors: readonly number[] = [],
-): Question | undefined {
+): PlausibilityCheck | undefined {
   if (value >= low && value <= high) return undefined;
   const slips: readonly (readonly [Slip, readonly number[]])[] = [
     ['unit', unitFactors.map((factor) => value * factor)],

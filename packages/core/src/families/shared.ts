@@ -1,6 +1,6 @@
 import { psi } from '../units/units';
 import { assumption, commonPractice } from '../sources/source';
-import type { Asked, AxleTemplate, BeadFloors, Family, LikelyValues } from './family';
+import type { RigFormField, AxleTemplate, BeadFloors, Family, LikelyValues } from './family';
 
 /*
  * What several families have alike. All measures are assumptions: those of a common rig, or wide of every real one.
@@ -81,7 +81,7 @@ export const inLine = (wheelbaseMm: number): AxleTemplate[] => [
 export const trailerAxle = (behindMm: number, trackMm: number): AxleTemplate =>
   axle('trailer', behindMm, trackMm, false);
 
-export const CAR_ASKS: readonly Asked[] = [
+export const CAR_ASKS: readonly RigFormField[] = [
   'tube',
   'beadLock',
   'loadRange',

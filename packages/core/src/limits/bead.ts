@@ -57,9 +57,9 @@ export const bead = {
   withoutLoad: true,
   source: commonPractice,
   pressureKpa: (context) => {
-    const { stuck, heldFloorKpa } = context;
+    const { stuck, ownFloorKpa } = context;
     const trade = tradeFloorKpa(context);
-    return stuck || heldFloorKpa === null ? trade : Math.min(trade, heldFloorKpa);
+    return stuck || ownFloorKpa === null ? trade : Math.min(trade, ownFloorKpa);
   },
   steps: (context, pressureKpa) => [
     {

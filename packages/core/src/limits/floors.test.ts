@@ -32,11 +32,11 @@ describe('bindingFloor', () => {
       'bead',
       6,
     ],
-    ['a cautious person', { heldFloorKpa: psi(20) }, 'own', 20],
-    ['years on the beach', { heldFloorKpa: psi(10), axles: light }, 'bead', 10],
+    ['a cautious person', { ownFloorKpa: psi(20) }, 'own', 20],
+    ['years on the beach', { ownFloorKpa: psi(10), axles: light }, 'bead', 10],
     [
       'a cautious person, stuck',
-      { ground: 'stuck', heldFloorKpa: psi(20), stuckAccepted: true, axles: light },
+      { ground: 'stuck', ownFloorKpa: psi(20), stuckAccepted: true, axles: light },
       'bead',
       6,
     ],
@@ -57,7 +57,7 @@ describe('bindingFloor', () => {
   });
 
   it('says that a floor of one’s own was chosen, not measured', () => {
-    expect(floorOf({ heldFloorKpa: psi(20) }).source.mark).toBe('chosen');
+    expect(floorOf({ ownFloorKpa: psi(20) }).source.mark).toBe('chosen');
   });
 
   it('lists those that have something to say', () => {

@@ -7,10 +7,10 @@ export const own = {
   code: 'own',
   withoutLoad: true,
   source: chosen,
-  pressureKpa: ({ family, axle, heldFloorKpa, stuck }) =>
-    stuck || heldFloorKpa === null || heldFloorKpa <= defaultFloorKpa(family, axle.beadHold !== 'none')
+  pressureKpa: ({ family, axle, ownFloorKpa, stuck }) =>
+    stuck || ownFloorKpa === null || ownFloorKpa <= defaultFloorKpa(family, axle.beadHold !== 'none')
       ? null
-      : heldFloorKpa,
+      : ownFloorKpa,
   steps: (_, pressureKpa) => [
     { code: 'ownFloor', inputs: {}, result: { name: 'ownFloorKpa', value: pressureKpa }, source: chosen },
   ],

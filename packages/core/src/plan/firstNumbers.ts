@@ -7,7 +7,7 @@ import { isTrailer } from '../loads/geometry';
 import { splitLoads, usualRigOf, type Laden, type UsualRigCode } from '../families/usualRigs';
 import { failure, success, type Result } from '../result/result';
 import { schoolOf, schoolsFor, type SchoolCode } from '../schools/registry';
-import type { Need } from '../schools/school';
+import type { MissingInput } from '../schools/school';
 import { placardRules, type AxleContext } from '../axle/axleContext';
 import type { PlanAxle } from '../axle/planAxle';
 import type { GroundPlan, PlanInput, PlanProblem } from './plan';
@@ -152,9 +152,9 @@ function chooseThumb(contexts: readonly AxleContext[]): Result<SchoolCode | null
     return bare ? failure({ code: 'roadMissing', position: bare.axle.position }) : success(null);
   }
   const own = schoolsFor(first.family.kind).filter((code) => schoolOf(code).withoutLoad);
-  const needs: Need[] = [];
+  const needs: MissingInput[] = [];
   for (const code of own) {
-    const wanted = contexts.map((context) => schoolOf(code).wants(context, 'start'));
+    const wanted = contexts.map((context) => schoolOf(code).targetKpa(context, 'start'));
     const need = wanted.find((each) => typeof each === 'string');
     if (need === undefined) return success(code);
     needs.push(need);
@@ -175,7 +175,7 @@ function thumbOf(context: AxleContext, school: SchoolCode | null): Omit<FirstAxl
   );
   const hold = (kpa: number): number => Math.max(Math.min(kpa, most), Math.min(floor.pressureKpa, most));
   const at = (code: SchoolCode, end: 'start' | 'low' | 'high'): number | undefined => {
-    const wanted = schoolOf(code).wants(context, end);
+    const wanted = schoolOf(code).targetKpa(context, end);
     return typeof wanted === 'number' ? hold(wanted) : undefined;
   };
   if (school === null) {

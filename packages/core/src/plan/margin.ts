@@ -131,7 +131,7 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
     if (trueKpa < letsGoKpa || trueKpa < byTableKpa * (1 - IN_HAND)) below += 1;
     if (trueKpa > ceiling) above += 1;
     if (ask) {
-      const asked = ask.wants(other, 'start');
+      const asked = ask.targetKpa(other, 'start');
       const kpa = typeof asked === 'number' ? Math.max(0, asked) : Math.max(letsGoKpa, byTableKpa);
       wanted[draw] = Math.min(kpa, MOST_KPA);
     }

@@ -8,7 +8,7 @@ import type { BindingCeiling, CeilingCode, SoftCeilingCode } from '../limits/cei
 import type { BindingFloor, FloorCode } from '../limits/floors';
 import type { AxlePosition } from '../loads/geometry';
 import type { ModifierCode } from '../modifiers/registry';
-import type { Need } from '../schools/school';
+import type { MissingInput } from '../schools/school';
 import type { SchoolCode } from '../schools/registry';
 import type { WorkingStep } from '../working/working';
 
@@ -26,14 +26,14 @@ export interface PlanInput {
   /** The rider alone, kg; null where that is not known. */
   readonly riderKg: number | null;
   /** The lowest that the person accepts, kPa; null goes by the trade's. */
-  readonly heldFloorKpa: number | null;
+  readonly ownFloorKpa: number | null;
   /** The person has said that they are stuck and nothing else helped: opens the way below the ordinary floor. */
   readonly stuckAccepted: boolean;
   readonly axles: readonly PlanAxle[];
 }
 
 /** Which limit moved a number; `rear` where a bicycle's front would be the firmer of the two. */
-export type Held = FloorCode | CeilingCode | SoftCeilingCode | 'rear' | null;
+export type ClampCode = FloorCode | CeilingCode | SoftCeilingCode | 'rear' | null;
 
 /** What one school asks for on an axle, and what is left of it; or what it would have to know. */
 export type SchoolPlan =
@@ -44,9 +44,9 @@ export type SchoolPlan =
       readonly wantedKpa: number;
       /** Cut off at the limits, kPa. */
       readonly startKpa: number;
-      readonly heldBy: Held;
+      readonly clampedBy: ClampCode;
     }
-  | { readonly code: SchoolCode; readonly ok: false; readonly needs: Need };
+  | { readonly code: SchoolCode; readonly ok: false; readonly needs: MissingInput };
 
 /** Something that belongs beside a number, with its figures. */
 export type Remark =
@@ -67,7 +67,7 @@ export type Remark =
   /** On pavement the load asks for more than what it is driven with. */
   | { readonly code: 'roadTooLow'; readonly roadKpa: number; readonly neededKpa: number }
   /** The number hangs on the road pressure alone; this would settle it. */
-  | { readonly code: 'ratingUnread'; readonly needs: Need };
+  | { readonly code: 'ratingUnread'; readonly needs: MissingInput };
 
 export interface AxlePlan {
   readonly position: AxlePosition;
@@ -83,7 +83,7 @@ export interface AxlePlan {
   /** What the school asks for before any limit. Null where the placard rules. */
   readonly wantedKpa: number | null;
   /** Which limit moved the start away from what was wanted, if one did. */
-  readonly heldBy: Held;
+  readonly clampedBy: ClampCode;
   /** Every school of the family side by side; none where the placard rules. */
   readonly schools: readonly SchoolPlan[];
   /** What counts on this axle: chosen, or told by the rig. */
@@ -108,7 +108,7 @@ export interface GroundPlan {
   /** The school that the numbers go by; null where the placard rules. */
   readonly school: SchoolCode | null;
   /** The school that was held and could not answer. */
-  readonly silentSchool: { readonly code: SchoolCode; readonly needs: Need } | null;
+  readonly silentSchool: { readonly code: SchoolCode; readonly needs: MissingInput } | null;
   readonly speedGuideKmh: { readonly low: number; readonly high: number } | null;
   /** The speed that the limits were looked at for; null where nothing sets one. */
   readonly speedKmh: number | null;
@@ -169,6 +169,6 @@ export type PlanProblem =
   /** The placard rules here, and nobody told it. */
   | { readonly code: 'roadMissing'; readonly position: AxlePosition }
   /** No school of the family can answer on every axle. */
-  | { readonly code: 'noSchoolAnswers'; readonly needs: readonly Need[] }
+  | { readonly code: 'noSchoolAnswers'; readonly needs: readonly MissingInput[] }
   /** Nobody takes such a rig onto such ground. */
   | { readonly code: 'otherGround' };

@@ -33,7 +33,7 @@ describe('planGround', () => {
     expect(road.axles[0]).toMatchObject({
       startKpa: psi(38),
       wantedKpa: null,
-      heldBy: null,
+      clampedBy: null,
       clearanceLostMm: 0,
       schools: [],
     });
@@ -53,7 +53,7 @@ describe('planGround', () => {
 
   it('stays at the floor until the person says that they are stuck', () => {
     expect(full({ ground: 'stuck' }).needsStuckStep).toBe(true);
-    expect(plan('stuck')).toMatchObject({ heldBy: 'bead', startKpa: psi(12) });
+    expect(plan('stuck')).toMatchObject({ clampedBy: 'bead', startKpa: psi(12) });
     const after = plan('stuck', sampleAxle(), { stuckAccepted: true });
     expect(after.startKpa).toBeCloseTo(psi(8), 9);
     expect(after.floor.pressureKpa).toBeLessThan(psi(8));
@@ -65,13 +65,13 @@ describe('planGround', () => {
 
   it('is held a little below the placard where a heavy wheel would want more, but for its load', () => {
     expect(plan('gravel', sampleAxle({ loadKg: 1100 }))).toMatchObject({
-      heldBy: 'belowRoad',
+      clampedBy: 'belowRoad',
       startKpa: 0.95 * psi(36),
     });
     // 1310 kg against 1700 at 80 psi: at 80 km/h the load itself keeps the air in.
     const loaded = { marking: 'LT275/70R18 126/123R E', loadRange: 'E', loadKg: 1310, roadKpa: psi(57) } as const;
     const kept = plan('gravel', sampleAxle(loaded));
-    expect(kept.heldBy).toBe('loadAtSpeed');
+    expect(kept.clampedBy).toBe('loadAtSpeed');
     expect(kept.startKpa).toBeGreaterThan(0.95 * psi(57));
     expect(kept.startKpa).toBeLessThanOrEqual(psi(57));
   });
@@ -108,7 +108,7 @@ describe('no safe number', () => {
     ],
     [
       'a person who accepts nothing as low as the road pressure',
-      { ground: 'gravel', heldFloorKpa: psi(40) },
+      { ground: 'gravel', ownFloorKpa: psi(40) },
       { code: 'floorAboveCeiling', floor: 'own', floorKpa: psi(40), ceiling: 'placard', ceilingKpa: psi(36) },
     ],
     [
@@ -207,12 +207,12 @@ describe('schools', () => {
     const heavy = plan('verySoftSand', sampleAxle({ loadKg: 1000, roadKpa: psi(45) }));
     expect(heavy.schools.find(({ code }) => code === 'fixedTable')).toMatchObject({
       wantedKpa: psi(12),
-      heldBy: 'heatAndSpeed',
+      clampedBy: 'heatAndSpeed',
       startKpa: heavy.floor.pressureKpa,
     });
     const soft = plan('gravel', sampleAxle({ roadKpa: psi(24) }));
     expect(soft.schools.find(({ code }) => code === 'fixedTable')).toMatchObject({
-      heldBy: 'belowRoad',
+      clampedBy: 'belowRoad',
       startKpa: 0.95 * psi(24),
     });
   });
@@ -464,7 +464,7 @@ const anyRig = fc
     school: fc.option(fc.constantFrom<SchoolCode>(...SCHOOL_CODES)),
     modifiers: fc.subarray([...MODIFIER_CODES]),
     speedKmh: fc.option(fc.integer({ min: 5, max: 120 })),
-    heldFloorKpa: fc.option(fc.double({ min: 20, max: 250, noNaN: true })),
+    ownFloorKpa: fc.option(fc.double({ min: 20, max: 250, noNaN: true })),
     stuckAccepted: fc.boolean(),
   })
   .map(({ rig, heavier, firmer, loadRange, tube, maxKpa, minKpa, ground, ...rest }): PlanInput => {

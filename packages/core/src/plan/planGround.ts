@@ -18,11 +18,11 @@ import type { Modifier } from '../modifiers/modifier';
 import { modifierOf, modifiersOn, type ModifierCode } from '../modifiers/registry';
 import { failure, success, type Result } from '../result/result';
 import { schoolOf, schoolsFor, type SchoolCode } from '../schools/registry';
-import type { Need, Wanted } from '../schools/school';
+import type { MissingInput, Target } from '../schools/school';
 import { carcassFactor } from '../tires/loadRange';
 import { placardRules, type AxleContext } from '../axle/axleContext';
 import type { PlanAxle } from '../axle/planAxle';
-import type { AxlePlan, GroundPlan, Held, PlanInput, PlanProblem, SchoolPlan } from './plan';
+import type { AxlePlan, GroundPlan, ClampCode, PlanInput, PlanProblem, SchoolPlan } from './plan';
 import type { WorkingStep } from '../working/working';
 import { workingOfContact, workingOfLimits, workingOfLoadAndTire, workingOfStart } from './workingSteps';
 
@@ -138,7 +138,7 @@ export function contextsOf(input: PlanInput): DayContext[] {
       roadSpeedKmh: input.roadSpeedKmh,
       reachAirKmh: all.find(({ reachAirKmh }) => reachAirKmh !== undefined)?.reachAirKmh ?? null,
       riderKg: input.riderKg,
-      heldFloorKpa: input.heldFloorKpa,
+      ownFloorKpa: input.ownFloorKpa,
       stuck: ground.deliberate === true && input.stuckAccepted,
     };
   });
@@ -204,9 +204,9 @@ function chooseSchool(
   const [{ context }] = limited as [LimitedAxle];
   if (placardRules(context)) return success({ school: null, silentSchool: null });
   const own = schoolsFor(context.family.kind);
-  const needOf = (code: SchoolCode): Need | undefined =>
+  const needOf = (code: SchoolCode): MissingInput | undefined =>
     limited
-      .map(({ context: each }) => schoolOf(code).wants(each, 'start'))
+      .map(({ context: each }) => schoolOf(code).targetKpa(each, 'start'))
       .find((wanted) => typeof wanted === 'string');
   const first = held !== null && own.includes(held) ? held : own[0]!;
   const answering = [first, ...own].find((code) => needOf(code) === undefined);
@@ -254,19 +254,19 @@ function planAxle(
   // What is behind gives way to the floor; a ceiling was held against it before.
   const hold = (kpa: number, end: Figure): number =>
     Math.max(Math.min(kpa, hardKpa, softKpa, behindKpa(end)), floor.pressureKpa);
-  const heldBy = (kpa: number, end: Figure): Held => {
+  const clampedBy = (kpa: number, end: Figure): ClampCode => {
     const most = Math.min(hardKpa, softKpa, behindKpa(end));
     if (Math.min(kpa, most) < floor.pressureKpa) return floor.code;
     if (kpa <= most) return null;
     return most === hardKpa ? ceiling!.code : most === softKpa ? 'belowRoad' : 'rear';
   };
 
-  const asks = (code: SchoolCode, end: Figure): Wanted => schoolOf(code).wants(context, end);
+  const asks = (code: SchoolCode, end: Figure): Target => schoolOf(code).targetKpa(context, end);
   const schools = (school === null ? [] : schoolsFor(context.family.kind)).map((code): SchoolPlan => {
     const wantedKpa = asks(code, startEnd);
     return typeof wantedKpa === 'string'
       ? { code, ok: false, needs: wantedKpa }
-      : { code, ok: true, wantedKpa, startKpa: hold(wantedKpa, startEnd), heldBy: heldBy(wantedKpa, startEnd) };
+      : { code, ok: true, wantedKpa, startKpa: hold(wantedKpa, startEnd), clampedBy: clampedBy(wantedKpa, startEnd) };
   });
   const held = schools.find(({ code }) => code === school);
   const wantedKpa = held?.ok ? held.wantedKpa : null;
@@ -294,7 +294,16 @@ function planAxle(
     result: { name: code === 'windowLow' ? 'windowLowKpa' : 'windowHighKpa', value },
     source: (code === 'windowLow' ? figures?.lowSource : undefined) ?? figures?.source ?? schoolOf(school!).source,
   });
-  const start = { startKpa, roadKpa, atStart, atRoad, heldBy: held?.ok ? held.heldBy : null, floor, school, schools };
+  const start = {
+    startKpa,
+    roadKpa,
+    atStart,
+    atRoad,
+    clampedBy: held?.ok ? held.clampedBy : null,
+    floor,
+    school,
+    schools,
+  };
   return success({
     position: axle.position,
     wheelLoadKg,
@@ -304,7 +313,7 @@ function planAxle(
     floor,
     ceiling,
     wantedKpa,
-    heldBy: start.heldBy,
+    clampedBy: start.clampedBy,
     schools,
     modifiers,
     atRoad,

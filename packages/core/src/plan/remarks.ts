@@ -9,7 +9,7 @@ import { needOfCurve } from '../schools/loadSpeedTable';
 import { schoolOf, type SchoolCode } from '../schools/registry';
 import { psi } from '../units/units';
 import type { AxleContext } from '../axle/axleContext';
-import type { Held, Remark, SchoolPlan } from './plan';
+import type { ClampCode, Remark, SchoolPlan } from './plan';
 
 /** What a plan has come to on an axle. */
 interface Come {
@@ -17,7 +17,7 @@ interface Come {
   readonly roadKpa: number | null;
   readonly atStart: ContactPatch;
   readonly atRoad: ContactPatch | null;
-  readonly heldBy: Held;
+  readonly clampedBy: ClampCode;
   readonly floor: BindingFloor;
   readonly school: SchoolCode | null;
   readonly schools: readonly SchoolPlan[];
@@ -64,12 +64,12 @@ const ratingUnread: MakesRemark = ({ axle }) =>
   axle.curve?.from === 'road' ? { code: 'ratingUnread', needs: needOfCurve(axle) } : undefined;
 
 /** Only the bead and one's own floor are the same on every ground. */
-const groundsOnFloor: MakesRemark = (context, { school, heldBy, floor }) => {
-  if (school === null || (heldBy !== 'bead' && heldBy !== 'own')) return undefined;
-  const { wants } = schoolOf(school);
+const groundsOnFloor: MakesRemark = (context, { school, clampedBy, floor }) => {
+  if (school === null || (clampedBy !== 'bead' && clampedBy !== 'own')) return undefined;
+  const { targetKpa } = schoolOf(school);
   const grounds = (GROUNDS as readonly Ground[]).filter((ground) => {
     if (!ground.onReferenceRig || ground.deliberate || !ground.kinds.includes(context.family.kind)) return false;
-    const wanted = wants({ ...context, ground }, 'start');
+    const wanted = targetKpa({ ...context, ground }, 'start');
     return typeof wanted === 'number' && wanted <= floor.pressureKpa;
   });
   return grounds.length > 1

@@ -12,7 +12,7 @@ export const bodyWeight = {
   kinds: ['bicycle'],
   source: commonPractice,
   counted: false,
-  wants: (context, end) =>
+  targetKpa: (context, end) =>
     context.riderKg === null ? 'riderWeight' : adjusted(context, end, baseKpa(context.riderKg)),
   steps: (context, end, wantedKpa) => [
     {

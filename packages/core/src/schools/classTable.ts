@@ -40,7 +40,7 @@ export const classTable = {
   kinds: ['motorcycle'],
   source: commonPractice,
   withoutLoad: true,
-  wants: (context, end) => Math.min(adjusted(context, end, baseKpa(context, end)), mostKpa(context)),
+  targetKpa: (context, end) => Math.min(adjusted(context, end, baseKpa(context, end)), mostKpa(context)),
   steps: (context, end, wantedKpa) => [
     {
       code: 'classByLoad',

@@ -15,7 +15,7 @@ export const deflectionAndShare = {
   code: 'deflectionAndShare',
   kinds: ['car'],
   source: assumption,
-  wants: (context, end) => defaultFigureKpa(context, referenceKpa(context, end)) ?? 'roadPressure',
+  targetKpa: (context, end) => defaultFigureKpa(context, referenceKpa(context, end)) ?? 'roadPressure',
   steps: (context, end, wantedKpa) => {
     const figureKpa = referenceKpa(context, end);
     const { byDeflectionKpa, byShareKpa } = twoSides(context, figureKpa);

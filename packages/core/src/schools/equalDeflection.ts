@@ -8,7 +8,7 @@ export const equalDeflection = {
   code: 'equalDeflection',
   kinds: ['car'],
   source: published('US Forest Service and military central tire inflation reports'),
-  wants: (context, end) => equalDeflectionKpa(context.build, context.wheelLoadKg, referenceKpa(context, end)),
+  targetKpa: (context, end) => equalDeflectionKpa(context.build, context.wheelLoadKg, referenceKpa(context, end)),
   steps: (context, end, wantedKpa) =>
     equalDeflectionSteps(context.build, context.wheelLoadKg, referenceKpa(context, end), wantedKpa),
 } as const satisfies School;

@@ -14,7 +14,7 @@ export const equalDrop = {
   kinds: ['bicycle'],
   source: commonPractice,
   withoutLoad: true,
-  wants: (context, end) => adjusted(context, end, bicycleStartKpa(context).kpa),
+  targetKpa: (context, end) => adjusted(context, end, bicycleStartKpa(context).kpa),
   steps: (context, end, wantedKpa) => {
     const tireWidthMm = widthOnRimMm(context.build);
     const { kpa, byDropKpa, byPointsKpa, trailShare } = bicycleStartKpa(context);

@@ -10,7 +10,7 @@ export const fifteenDrop = {
   kinds: ['bicycle'],
   source: DROP_SOURCE,
   counted: false,
-  wants: (context, end) => adjusted(context, end, byDropKpa(context)),
+  targetKpa: (context, end) => adjusted(context, end, byDropKpa(context)),
   steps: (context, end, wantedKpa) => [
     {
       code: 'dropPressure',

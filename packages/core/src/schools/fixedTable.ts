@@ -8,7 +8,7 @@ export const fixedTable = {
   kinds: ['car'],
   source: commonPractice,
   withoutLoad: true,
-  wants: referenceKpa,
+  targetKpa: referenceKpa,
   steps: (context, end, wantedKpa) => [
     {
       code: 'tablePressure',

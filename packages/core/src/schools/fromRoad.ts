@@ -5,7 +5,7 @@ import type { Figure } from '../grounds/figure';
 import type { AxleContext } from '../axle/axleContext';
 import { assumption } from '../sources/source';
 import { needOfCurve } from './loadSpeedTable';
-import type { School, Wanted } from './school';
+import type { School, Target } from './school';
 
 /** The firm bonus to begin with, the soft one at the low end, none at the high end. */
 function conditions(context: AxleContext, end: Figure): Omit<CarryingConditions, 'pressureKpa'> {
@@ -22,7 +22,7 @@ export const fromRoad = {
   kinds: ['farm'],
   source: assumption,
   withoutLoad: true,
-  wants: (context, end): Wanted => {
+  targetKpa: (context, end): Target => {
     const { axle, wheelLoadKg } = context;
     if (!axle.curve) return needOfCurve(axle);
     return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context, end)) ?? 'lessLoad';

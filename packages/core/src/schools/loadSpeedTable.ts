@@ -5,7 +5,7 @@ import { curveSteps } from '../limits/curveSteps';
 import type { Figure } from '../grounds/figure';
 import type { AxleContext } from '../axle/axleContext';
 import type { PlanAxle } from '../axle/planAxle';
-import type { Need, School, Wanted } from './school';
+import type { MissingInput, School, Target } from './school';
 
 /** The firm end does without the bonus for being slow, as when pulling hard. */
 function conditions(context: AxleContext, end: Figure) {
@@ -14,7 +14,7 @@ function conditions(context: AxleContext, end: Figure) {
 }
 
 /** The one thing that is missing where a tire's curve is not known: the pressure beside its load, or its load too. */
-export const needOfCurve = ({ tire }: Pick<PlanAxle, 'tire'>): Need =>
+export const needOfCurve = ({ tire }: Pick<PlanAxle, 'tire'>): MissingInput =>
   tire.service ? 'pressureBesideLoad' : 'whatTheTireCarries';
 
 /**
@@ -26,7 +26,7 @@ export const loadSpeedTable = {
   kinds: ['farm', 'quad'],
   source: FARM_SPEED_SOURCE,
   counted: false,
-  wants: (context, end): Wanted => {
+  targetKpa: (context, end): Target => {
     const { axle, family, wheelLoadKg } = context;
     const { curve } = axle;
     // An index alone says nothing of a quad's tire.

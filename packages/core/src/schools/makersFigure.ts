@@ -16,7 +16,7 @@ export const makersFigure = {
   code: 'makersFigure',
   kinds: ['motorcycle'],
   source: assumption,
-  wants: (context, end) => {
+  targetKpa: (context, end) => {
     const { roadKpa } = context.axle;
     return roadKpa === null ? 'roadPressure' : roadKpa - STEP_KPA * stepsDown(context, end);
   },

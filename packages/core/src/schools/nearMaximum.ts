@@ -10,7 +10,7 @@ export const nearMaximum = {
   kinds: ['bicycle'],
   source: assumption,
   counted: false,
-  wants: ({ axle: { maxKpa } }) => (maxKpa === null ? 'sidewallMaximum' : maxKpa * SHARE),
+  targetKpa: ({ axle: { maxKpa } }) => (maxKpa === null ? 'sidewallMaximum' : maxKpa * SHARE),
   steps: ({ axle: { maxKpa } }, _end, wantedKpa) => [
     {
       code: 'nearMaximum',

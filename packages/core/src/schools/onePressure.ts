@@ -18,7 +18,7 @@ export const onePressure = {
   kinds: ['farm'],
   source: commonPractice,
   counted: false,
-  wants: (context) => {
+  targetKpa: (context) => {
     const { axle, wheelLoadKg } = context;
     if (!axle.curve) return needOfCurve(axle);
     return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context)) ?? 'lessLoad';

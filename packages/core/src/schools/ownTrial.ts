@@ -14,7 +14,7 @@ export const ownTrial = {
   kinds: ['motorcycle', 'bicycle'],
   source: commonPractice,
   counted: false,
-  wants: ({ axle, family }, end) =>
+  targetKpa: ({ axle, family }, end) =>
     axle.roadKpa === null ? 'roadPressure' : axle.roadKpa + STEPS[end] * family.trialStepKpa,
   steps: ({ axle, family }, end, wantedKpa) => [
     {

@@ -5,7 +5,7 @@ import type { WorkingStep } from '../working/working';
 import type { Source } from '../sources/source';
 
 /** What a school would have to know to answer. */
-export type Need =
+export type MissingInput =
   | 'roadPressure'
   | 'sidewallRange'
   | 'sidewallMaximum'
@@ -17,7 +17,7 @@ export type Need =
   | 'lessLoad';
 
 /** What it asks for, kPa, zero or less where it would have no air at all; or what it needs. */
-export type Wanted = number | Need;
+export type Target = number | MissingInput;
 
 /**
  * One way in which practitioners come to a number. A new school is a file in this folder and a line in `registry.ts`.
@@ -32,7 +32,7 @@ export interface School {
   readonly counted?: boolean;
   /** Answers without knowing what stands on the wheels. */
   readonly withoutLoad?: true;
-  readonly wants: (context: AxleContext, end: Figure) => Wanted;
+  readonly targetKpa: (context: AxleContext, end: Figure) => Target;
   /** How it came to what it asks for, to be done again with pencil and paper. Asked only where it has answered. */
   readonly steps: (context: AxleContext, end: Figure, wantedKpa: number) => readonly WorkingStep[];
 }

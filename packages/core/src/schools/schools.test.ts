@@ -8,16 +8,16 @@ import { psi } from '../units/units';
 import { bicycleStartKpa, tradePointKpa } from '../reference/bicyclePoints';
 import { defaultFigureKpa } from '../reference/defaultFigure';
 import { schoolOf, SCHOOLS, schoolsFor, type SchoolCode } from './registry';
-import type { Wanted } from './school';
+import type { Target } from './school';
 import { onSnowKpa } from '../reference/quadFigure';
 
-const wants = (
+const targetKpa = (
   school: SchoolCode,
   change: Partial<PlanInput>,
   axle = 0,
   end: 'start' | 'low' | 'high' = 'start',
-): Wanted => schoolOf(school).wants(contextsOf(sampleInput(change))[axle]!, end);
-const wantsPsi = (...args: Parameters<typeof wants>): number => Number(wants(...args)) / psi(1);
+): Target => schoolOf(school).targetKpa(contextsOf(sampleInput(change))[axle]!, end);
+const wantsPsi = (...args: Parameters<typeof targetKpa>): number => Number(targetKpa(...args)) / psi(1);
 
 describe('the registry of schools', () => {
   it('has a default and at least one other for every kind of rig', () => {
@@ -78,7 +78,7 @@ describe('what a school needs', () => {
       'lessLoad',
     ],
   ] as const)('%s says so', (school, change, need) => {
-    expect(wants(school, change as Partial<PlanInput>)).toBe(need);
+    expect(targetKpa(school, change as Partial<PlanInput>)).toBe(need);
   });
 });
 
@@ -161,18 +161,18 @@ describe('what a school asks for', () => {
   it('of a farm tire is less in the field than on the road, and the road’s for one pressure', () => {
     const rig = { ...SAMPLE_RIGS.farm!, ground: 'fieldMoist' } as const;
     expect(wantsPsi('loadSpeedTable', rig)).toBeLessThan(wantsPsi('onePressure', rig));
-    expect(wants('onePressure', rig)).toBe(wants('loadSpeedTable', { ...rig, ground: 'pavement' }));
+    expect(targetKpa('onePressure', rig)).toBe(targetKpa('loadSpeedTable', { ...rig, ground: 'pavement' }));
     // Nothing read but the road pressure: by ratio, 1.5 at the soft end and 1.37 at the firm one.
     const bare = { ...rig, axles: [sampleAxle({ marking: '480/80R50', loadKg: 2500, roadKpa: 160 })] };
-    expect(Number(wants('fromRoad', bare, 0, 'low'))).toBeCloseTo(160 * (1 / 1.5) ** (1 / 0.7), 6);
-    expect(Number(wants('fromRoad', bare))).toBeCloseTo(160 * (1 / 1.37) ** (1 / 0.7), 6);
-    expect(wants('fromRoad', bare, 0, 'high')).toBeCloseTo(160, 9);
+    expect(Number(targetKpa('fromRoad', bare, 0, 'low'))).toBeCloseTo(160 * (1 / 1.5) ** (1 / 0.7), 6);
+    expect(Number(targetKpa('fromRoad', bare))).toBeCloseTo(160 * (1 / 1.37) ** (1 / 0.7), 6);
+    expect(targetKpa('fromRoad', bare, 0, 'high')).toBeCloseTo(160, 9);
     // A tank that has emptied: the load on the road was another.
     const empty = {
       ...bare,
       axles: [sampleAxle({ marking: '480/80R50', loadKg: 1250, roadKpa: 160, roadLoadKg: 2500 })],
     };
-    expect(Number(wants('fromRoad', empty))).toBeCloseTo(160 * (0.5 / 1.37) ** (1 / 0.7), 6);
+    expect(Number(targetKpa('fromRoad', empty))).toBeCloseTo(160 * (0.5 / 1.37) ** (1 / 0.7), 6);
   });
 });
 

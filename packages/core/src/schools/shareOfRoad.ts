@@ -11,7 +11,7 @@ export const shareOfRoad = {
   kinds: ['car', 'quad'],
   source: commonPractice,
   withoutLoad: true,
-  wants: (context, end) => {
+  targetKpa: (context, end) => {
     const { roadKpa } = context.axle;
     return roadKpa === null ? 'roadPressure' : (roadKpa * referenceKpa(context, end)) / REFERENCE_ROAD_KPA;
   },

@@ -11,7 +11,7 @@ export const sidewallMiddle = {
   kinds: ['bicycle'],
   source: commonPractice,
   counted: false,
-  wants: ({ axle: { minKpa, maxKpa } }, end) =>
+  targetKpa: ({ axle: { minKpa, maxKpa } }, end) =>
     minKpa === null || maxKpa === null ? 'sidewallRange' : minKpa + (maxKpa - minKpa) * PLACE[end],
   steps: ({ axle: { minKpa, maxKpa } }, _end, wantedKpa) => [
     {

@@ -21,7 +21,7 @@ export const sidewallRules = {
   kinds: ['quad'],
   source: commonPractice,
   withoutLoad: true,
-  wants: (context, end) => quadFigureKpa(context, referenceKpa(context, end)) ?? 'sidewallMaximum',
+  targetKpa: (context, end) => quadFigureKpa(context, referenceKpa(context, end)) ?? 'sidewallMaximum',
   steps: (context, end, wantedKpa) => {
     const sidewallMaxKpa = sidewallMostKpa(context.axle)!;
     const { roadKpa } = context.axle;

@@ -15,6 +15,6 @@ export const stepDown = {
   kinds: ['car'],
   source: assumption,
   counted: false,
-  wants: (context) => deflectionAndShare.wants(onGravel(context), 'start'),
+  targetKpa: (context) => deflectionAndShare.targetKpa(onGravel(context), 'start'),
   steps: (context, _end, wantedKpa) => deflectionAndShare.steps(onGravel(context), 'start', wantedKpa),
 } as const satisfies School;

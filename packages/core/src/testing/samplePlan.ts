@@ -49,7 +49,7 @@ export const sampleInput = (change: Partial<PlanInput> = {}): PlanInput => ({
   speedKmh: null,
   roadSpeedKmh: null,
   riderKg: null,
-  heldFloorKpa: null,
+  ownFloorKpa: null,
   stuckAccepted: false,
   axles: [sampleAxle()],
   ...change,

@@ -64,7 +64,7 @@ describe('ownTireOf', () => {
     expect(ownTireOf(axle(), [tape(null), height()], 'fourWheel')!.estimate).toBe(both.estimate);
   });
 
-  it('leaves out what was set aside, what is of another tire, and what was before these were on', () => {
+  it('leaves out what was set archived, what is of another tire, and what was before these were on', () => {
     const none = (tests: readonly ProofTestRow[], on = axle()) =>
       expect(ownTireOf(on, tests, 'fourWheel')).toBeUndefined();
     none([]);

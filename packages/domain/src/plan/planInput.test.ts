@@ -88,7 +88,7 @@ describe('planInput', () => {
   });
 
   it('carries the lowest that is accepted and the speed of the road', () => {
-    expect(of(sampleRig({ beadFloorKpa: psi(10) }), [], { ...asked, ground: 'gravel' }).heldFloorKpa).toBe(psi(10));
+    expect(of(sampleRig({ beadFloorKpa: psi(10) }), [], { ...asked, ground: 'gravel' }).ownFloorKpa).toBe(psi(10));
     expect(of(SAMPLE_RIGS.farm, [], { ...asked, ground: 'lane' }).roadSpeedKmh).toBe(40);
     expect(of({ ...SAMPLE_RIGS.farm, topSpeedKmh: 50 }, [], { ...asked, ground: 'lane' }).roadSpeedKmh).toBe(50);
   });

@@ -20,7 +20,7 @@ import {
   type ModifierCode,
   type PlanAxle,
   type PlanInput,
-  type Question,
+  type PlausibilityCheck,
   type Result,
 } from '@dunlinmoss/core';
 
@@ -30,7 +30,7 @@ import { ownTireOf } from '../evidence/evidence';
 export type NoPlan =
   | { readonly code: 'noLoadCase' }
   | { readonly code: 'loads'; readonly problem: LoadProblem }
-  | { readonly code: 'doubtfulLoad'; readonly position: AxlePosition; readonly question: Question }
+  | { readonly code: 'doubtfulLoad'; readonly position: AxlePosition; readonly question: PlausibilityCheck }
   | { readonly code: 'roadMissing'; readonly position: AxlePosition };
 
 /** The heaviest tire on each side of an axle; one wheel alone stands for both. */
@@ -105,7 +105,7 @@ export function planInput(
     school: rig.school,
     roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
     riderKg: (loadCase?.method === 'posture' ? loadCase.posture?.riderKg : undefined) ?? null,
-    heldFloorKpa: rig.beadFloorKpa,
+    ownFloorKpa: rig.beadFloorKpa,
     stuckAccepted,
     axles: axles.value,
   });

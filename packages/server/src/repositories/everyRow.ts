@@ -9,7 +9,7 @@ export async function everyRow<Row, Query extends PageQuery>(
   const rows: Row[] = [];
   let after: string | undefined;
   do {
-    const page = await repository.list(ownerId, { ...query, limit: 100, after, aside: false } as unknown as Query);
+    const page = await repository.list(ownerId, { ...query, limit: 100, after, archived: false } as unknown as Query);
     rows.push(...page.items);
     after = page.next ?? undefined;
   } while (after !== undefined);

@@ -24,7 +24,7 @@ export const weightKey = (position: string, part: WeighedPart): string => `${pos
 /** Names of load cases are compared as people read them. */
 export const caseKey = (name: string): string => name.toLowerCase();
 
-/** Every rig of an owner that is not put aside, with axles, load cases and what was weighed in each. */
+/** Every rig of an owner that is not archived, with axles, load cases and what was weighed in each. */
 export async function weighedRigs(connection: Connection, ownerId: string): Promise<Map<string, WeighedRig>> {
   // Columns, as the database gives them
   const query = async (sql: string): Promise<any[][]> =>

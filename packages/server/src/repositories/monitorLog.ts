@@ -1,4 +1,4 @@
-import { LOG_FROM, LOG_TO, type ThinLog } from '@dunlinmoss/contract';
+import { LOG_FROM, LOG_TO, type DownsampledLog } from '@dunlinmoss/contract';
 import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
@@ -106,12 +106,12 @@ const SUMMARY = `SELECT from_at AS at, least_kpa AS least, most_kpa AS most, tem
  * A rig's log between two times, thinned to so many stretches, each with its least and most. A long window is read from
  * the summary, but for its two ends; there a peak may be drawn a summary's width off, and none is lost.
  */
-export async function thinnedLog(
+export async function downsampledLogOf(
   pool: Pool,
   ownerId: string,
   rigId: string,
   asked: { readonly from?: string | undefined; readonly to?: string | undefined; readonly stretches: number },
-): Promise<ThinLog | null> {
+): Promise<DownsampledLog | null> {
   const wheelsSeen = await wheelsOfLog(pool, ownerId, rigId);
   const whole =
     asked.from !== undefined && asked.to !== undefined ? null : await reach(pool, ownerId, rigId, wheelsSeen);
@@ -120,7 +120,7 @@ export async function thinnedLog(
   if (!from || !to) return null;
   const widthMs = Math.max(1, (to.getTime() - from.getTime()) / asked.stretches);
   const spanMin = levelFor(from, to, asked.stretches);
-  const wheels: ThinLog['wheels'] = [];
+  const wheels: DownsampledLog['wheels'] = [];
   let readings = 0;
   // The key begins with the wheel: one range of it for each.
   for (const { position, wheel } of wheelsSeen) {
@@ -145,7 +145,7 @@ export async function thinnedLog(
         mostKpa: row.most,
         tempC: row.temp,
       })),
-    } as ThinLog['wheels'][number]);
+    } as DownsampledLog['wheels'][number]);
     readings += rows.reduce((sum, row) => sum + row.readings, 0);
   }
   return { from: from.toISOString(), to: to.toISOString(), readings, wheels };

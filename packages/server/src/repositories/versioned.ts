@@ -21,7 +21,7 @@ export type SaveOutcome<Row> =
 export type RemoveOutcome<Row> =
   | { readonly kind: 'removed' }
   | { readonly kind: 'missing' }
-  | { readonly kind: 'notAside' }
+  | { readonly kind: 'notArchived' }
   | { readonly kind: 'stale'; readonly present: Row };
 
 export type AddOutcome = 'add' | 'same' | 'keepOurs';
@@ -31,7 +31,7 @@ export interface Page<Row> {
   readonly next: string | null;
 }
 
-/** A row with all that is kept of it, put aside or not. */
+/** A row with all that is kept of it, archived or not. */
 export interface KeptRow<Row> {
   readonly row: Row;
   readonly deletedAt: string | null;
@@ -77,9 +77,9 @@ export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
   addWithin(connection: Connection, ownerId: string, bodies: readonly Body[]): Promise<AddOutcome[]>;
   remove(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
   restore(ownerId: string, id: string): Promise<Row | null>;
-  /** Deletes for good what was put aside, with everything that hangs on it or was made with it. */
+  /** Deletes for good what was archived, with everything that hangs on it or was made with it. */
   erase(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
-  /** Every row in order of its id, put aside or not, a batch at a time. */
+  /** Every row in order of its id, archived or not, a batch at a time. */
   everything(connection: Connection, ownerId: string): AsyncGenerator<readonly KeptRow<Row>[]>;
   /** Writes rows as they once were, stamps and all, where there are none of their ids. Gives back how many it wrote. */
   writeKept(connection: Connection, ownerId: string, rows: readonly KeptRow<Row>[]): Promise<number>;
@@ -88,8 +88,8 @@ export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
 export interface PageQuery {
   readonly limit: number;
   readonly after?: string | undefined;
-  /** Lists what was put aside instead. */
-  readonly aside: boolean;
+  /** Lists what was archived instead. */
+  readonly archived: boolean;
 }
 
 const encodeCursor = (key: unknown, id: string): string => Buffer.from(JSON.stringify([key, id])).toString('base64url');
@@ -118,7 +118,7 @@ const STAMP_DATES = ['created_at', 'updated_at', 'deleted_at'];
 const BATCH = 500;
 
 /**
- * Rows with an owner, a revision and a soft delete: reading, keyset lists, saving that can be repeated, putting aside
+ * Rows with an owner, a revision and a soft delete: reading, keyset lists, saving that can be repeated, archiving
  * and bringing back. Every query names the owner.
  */
 export function versioned<
@@ -276,7 +276,7 @@ export function versioned<
           // Written out: the database makes no range of (a, b) > (x, y), and would read the list from its start.
           (after ? ` AND (t.${order.column} ${beyond} ? OR (t.${order.column} = ? AND t.id ${beyond} ?))` : '') +
           ` ORDER BY t.${order.column} ${order.direction}, t.id ${order.direction} LIMIT ?`,
-        [ownerId, query.aside, ...(filter?.values ?? []), ...(after ? [key, key, after[1]] : []), query.limit + 1],
+        [ownerId, query.archived, ...(filter?.values ?? []), ...(after ? [key, key, after[1]] : []), query.limit + 1],
       );
       const page = packets.slice(0, query.limit);
       const last = page.at(-1);
@@ -339,7 +339,7 @@ export function versioned<
       inTransaction(pool, async (connection): Promise<RemoveOutcome<Row>> => {
         const present = await find(connection, ownerId, id, true);
         if (!present) return { kind: 'missing' };
-        if (!present.deletedAt) return { kind: 'notAside' };
+        if (!present.deletedAt) return { kind: 'notArchived' };
         if (present.row.revision !== revision) return { kind: 'stale', present: present.row };
         await shape.beforeErase?.(connection, ownerId, id);
         await connection.query(`DELETE FROM ${table} WHERE owner_id = ? AND id = ?`, [ownerId, id]);

@@ -16,7 +16,7 @@ import { inTransaction, isPassing, isMissingReference } from '../db/pool';
 import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
-import { Cancelled, speaker } from './speaker';
+import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
 /** The largest archive that is taken in, bytes. */
 const MOST_BYTES = 20_000_000_000;
@@ -64,7 +64,7 @@ export function archiveRoutes(pool: Pool, repositories: Repositories): Router {
         const file = path.join(folder, 'archive.zip');
         // A ZIP is read from its end, so it has to be there whole.
         await pipeline(request, limited(MOST_BYTES), createWriteStream(file));
-        const tell = speaker<ArchiveEvent>(response);
+        const tell = ndjsonWriter<ArchiveEvent>(response);
         await inTransaction(pool, (connection) =>
           readArchive(file, connection, repositories, request.ownerId, (part, progress) => tell({ part, progress })),
         )

@@ -13,7 +13,7 @@ import { Refusal } from '../problems';
 import { insertCases, touchRigs, upsertWeights, weighedRigs } from '../repositories/loadWeights';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
-import { Cancelled, speaker } from './speaker';
+import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
 /** A table of 100,000 lines is about 6 MB. */
 const TABLE_LIMIT = '16mb';
@@ -42,7 +42,7 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Rou
     async (request, response) => {
       const { apply } = importQuery.parse(request.query);
       const table = readTable(typeof request.body === 'string' ? request.body : '');
-      const tell = speaker<LoadsEvent>(response);
+      const tell = ndjsonWriter<LoadsEvent>(response);
       if ('code' in table) {
         tell({ problem: { ...table } });
         response.end();
@@ -102,7 +102,7 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Rou
     do {
       const page = one
         ? { items: [one], next: null }
-        : await repositories.rigs.list(request.ownerId, { limit: 100, after, aside: false });
+        : await repositories.rigs.list(request.ownerId, { limit: 100, after, archived: false });
       const lines = page.items.flatMap(loadLines);
       if (lines.length > 0) response.write(`${Papa.unparse(lines)}\r\n`);
       after = page.next ?? undefined;

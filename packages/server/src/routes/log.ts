@@ -18,12 +18,12 @@ import {
   deleteFromLog,
   LOG_ROWS_AT_ONCE,
   logOf,
-  thinnedLog,
+  downsampledLogOf,
   type LogTuple,
 } from '../repositories/monitorLog';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
-import { Cancelled, speaker } from './speaker';
+import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
 const rigParameter = z.object({ id: rowId });
 /** How many refused lines are shown; all of them are counted. */
@@ -38,7 +38,7 @@ export function logImportRoute(pool: Pool, repositories: Repositories): Router {
   const router = Router();
   router.post('/import/log/:id', onlyMediaType('text/csv'), async (request, response) => {
     const { id: rigId, wheels } = await ownRig(request, repositories);
-    const tell = speaker<LogEvent>(response);
+    const tell = ndjsonWriter<LogEvent>(response);
     const ofBytes = Number(request.headers['content-length']) || null;
     try {
       tell(
@@ -193,7 +193,7 @@ export function logRoutes(pool: Pool, repositories: Repositories): Router {
 
   router.get('/rigs/:id/log', async (request, response) => {
     const { id: rigId } = await ownRig(request, repositories);
-    const log = await thinnedLog(pool, request.ownerId, rigId, logQuery.parse(request.query));
+    const log = await downsampledLogOf(pool, request.ownerId, rigId, logQuery.parse(request.query));
     response.json(log ?? { from: EPOCH, to: EPOCH, readings: 0, wheels: [] });
   });
 

@@ -50,8 +50,8 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
     const outcome = await repository[forever ? 'erase' : 'remove'](request.ownerId, idOf(request.params), revision);
     if (outcome.kind === 'missing') throw new Refusal('notFound');
     if (outcome.kind === 'stale') throw new Refusal('staleRevision', { present: outcome.present });
-    if (outcome.kind === 'notAside') {
-      const field = { path: '/forever', code: 'notAside', message: 'Expected something that was put aside before' };
+    if (outcome.kind === 'notArchived') {
+      const field = { path: '/forever', code: 'notArchived', message: 'Expected something that was archived before' };
       throw new Refusal('invalid', { fields: [field] });
     }
     response.status(204).end();

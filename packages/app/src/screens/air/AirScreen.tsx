@@ -11,7 +11,7 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
 import { dayAndTime, pressure } from '../../words/format';
-import { addressOf } from '../../hooks/useQuestion';
+import { addressOf } from '../../hooks/usePlanQuery';
 import { AirQuestion } from './AirQuestion';
 
 const FROM_WORDS = {

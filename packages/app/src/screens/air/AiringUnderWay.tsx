@@ -26,7 +26,7 @@ import { duration, MIND_IN, runProblemText, wheelName } from '../../words/air';
 import { pressure, pressureFine } from '../../words/format';
 import { TOOL_WORDS } from '../../words/tools';
 import type { AirJob } from '../../hooks/useAirJob';
-import { useShows } from './useShows';
+import { useSimulatedGauge } from './useSimulatedGauge';
 import { WheelList } from './WheelList';
 import { WheelNow } from './WheelNow';
 
@@ -52,7 +52,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   const now = useNow(running);
   useWakeLock(true);
   const [picked, setPicked] = useState<WheelPlace>();
-  const shows = useShows(rig.id);
+  const shows = useSimulatedGauge(rig.id);
 
   const at: WheelPlace | undefined = picked ?? nextWheel(progress);
   const current = at && progress.find(({ wheel }) => sameWheel(wheel, at));

@@ -1,4 +1,4 @@
-import { thinLog, type LogEvent } from '@dunlinmoss/contract';
+import { downsampledLog, type LogEvent } from '@dunlinmoss/contract';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import useSWR from 'swr';
@@ -40,7 +40,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
   const palette = usePalette();
   const { rig, units } = job;
   const { data, mutate } = useSWR<unknown>(`/rigs/${rig.id}/log?stretches=${STRETCHES}`);
-  const parsed = thinLog.safeParse(data);
+  const parsed = downsampledLog.safeParse(data);
   const [state, setState] = useState<Import>({ at: 'idle' });
   const running = useRef<AbortController>(null);
 

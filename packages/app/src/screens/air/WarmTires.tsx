@@ -5,7 +5,7 @@ import { Action } from '../../components/Action';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import type { AirJob } from '../../hooks/useAirJob';
-import { useShows } from './useShows';
+import { useSimulatedGauge } from './useSimulatedGauge';
 
 /** A target on tires this much warmer than was said comes out a psi too soft cold, °C. Common practice: 10 °F a psi. */
 const WORTH_COUNTING_C = 4;
@@ -13,7 +13,7 @@ const WORTH_COUNTING_C = 4;
 /** The monitors say that the tires are warmer or colder than was said: one tap counts it in. */
 export function WarmTires({ job }: { readonly job: AirJob }) {
   const { rig, wheels, conditions } = job;
-  const shows = useShows(rig.id);
+  const shows = useSimulatedGauge(rig.id);
   const [tempC, setTempC] = useState<number>();
   const { on, gauge } = shows;
   const [first] = wheels;

@@ -16,7 +16,7 @@ import { duration, timeOfDay, wheelName } from '../../words/air';
 import { pressure, pressureNumber } from '../../words/format';
 import { gaugeRangeProblem } from './gaugeRange';
 import type { AirJob } from '../../hooks/useAirJob';
-import type { Shows } from './useShows';
+import type { Shows } from './useSimulatedGauge';
 import { leftText } from './WheelList';
 
 interface WheelNowProps {

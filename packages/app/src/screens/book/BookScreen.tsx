@@ -70,7 +70,7 @@ interface OutingLineProps {
   readonly outing: OutingRow;
   readonly tests: readonly ProofTestRow[];
   readonly chosen: boolean;
-  /** Undefined where the rig was put aside. */
+  /** Undefined where the rig was archived. */
   readonly family: FamilyCode | undefined;
 }
 

@@ -11,7 +11,7 @@ import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
-import { putAsideAndSay } from '../../components/putAside';
+import { archiveAndSay } from '../../components/archiveAndSay';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
 import { Trash } from '../../theme/icons';
@@ -56,7 +56,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
     if (outing.state !== 'closed') router.navigate('/');
   });
 
-  const remove = (): Promise<void> => putAsideAndSay('outings', outing, 'The outing', () => router.navigate('/book'));
+  const remove = (): Promise<void> => archiveAndSay('outings', outing, 'The outing', () => router.navigate('/book'));
 
   return (
     <View style={styles.detail}>
@@ -128,7 +128,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
         />
         <Action kind="main" label="Write it in the Book" onPress={() => void decide()} />
       </Panel>
-      <Action kind="hurt" icon={Trash} label="Put this outing aside" onPress={() => void remove()} />
+      <Action kind="hurt" icon={Trash} label="Archive this outing" onPress={() => void remove()} />
     </View>
   );
 }

@@ -16,7 +16,7 @@ export function OutingScreen() {
   const { row, missing } = useRow('outings', id);
   const detail = missing ? (
     <Empty
-      text="This outing is not here, or was put aside."
+      text="This outing is not here, or was archived."
       action={{ label: 'The Book', onPress: () => router.replace('/book') }}
     />
   ) : row ? (

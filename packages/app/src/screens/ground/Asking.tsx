@@ -12,10 +12,10 @@ import { FAMILY_WORDS } from '../../words/families';
 import { parseNumber } from '../../settings/typedNumber';
 import { GROUND_WORDS } from '../../words/grounds';
 import { dayText, MODIFIER_WORDS, speedHint } from '../../words/modifiers';
-import type { Question } from '../../hooks/useQuestion';
+import type { PlanQuery } from '../../hooks/usePlanQuery';
 
 interface AskingProps {
-  readonly question: Question;
+  readonly question: PlanQuery;
   readonly rigs: readonly RigRow[];
 }
 
@@ -108,7 +108,7 @@ export const RigPicker = ({
 }) => <UnfoldRow items={[rigItem(rig, rigs, onRig)]} />;
 
 /** What the day is like, and how fast it has to go: kept as it is said. */
-function Day({ question: { family, asked, change } }: { readonly question: Question }) {
+function Day({ question: { family, asked, change } }: { readonly question: PlanQuery }) {
   const { modifiers, speedKmh, ground } = asked;
   const [typed, setTyped] = useState(speedKmh === null ? '' : String(speedKmh));
   const value = parseNumber(typed);

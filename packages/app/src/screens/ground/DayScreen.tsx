@@ -24,12 +24,12 @@ import { GROUND_WORDS, groundName } from '../../words/grounds';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { heldAtText, legText, stopsText } from '../../words/oneDay';
-import { addressOf, useQuestion, type Question } from '../../hooks/useQuestion';
+import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 
 /** One pressure or two: a day of several grounds, the best single compromise against stopping to change. */
 export function DayScreen() {
   const router = useRouter();
-  const { question, loading } = useQuestion();
+  const { question, loading } = usePlanQuery();
   if (!question) {
     return (
       <Page title="One pressure or two?">
@@ -54,7 +54,7 @@ interface Typed {
 
 const MOST_LEGS = 8;
 
-function OneDay({ question }: { readonly question: Question }) {
+function OneDay({ question }: { readonly question: PlanQuery }) {
   const router = useRouter();
   const { rig, family, tests, units } = question;
   const { kind } = family;
@@ -133,7 +133,7 @@ function OneDay({ question }: { readonly question: Question }) {
 interface LegFieldsProps {
   readonly index: number;
   readonly leg: DayLeg;
-  readonly question: Question;
+  readonly question: PlanQuery;
   readonly onChange: (part: Partial<DayLeg>) => void;
   readonly onRemove: (() => void) | undefined;
 }
@@ -218,7 +218,7 @@ interface DayResultProps {
   readonly day: Compromise;
   readonly legs: readonly DayLeg[];
   readonly minutes: number | undefined;
-  readonly question: Question;
+  readonly question: PlanQuery;
 }
 
 function DayResult({ day, legs, minutes, question }: DayResultProps) {

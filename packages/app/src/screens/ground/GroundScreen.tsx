@@ -35,12 +35,12 @@ import { ProvedBefore } from './ProvedBefore';
 import { Schools } from './Schools';
 import { SetPressures } from './SetPressures';
 import { StuckLadder } from './StuckLadder';
-import { addressOf, useQuestion, type Question } from '../../hooks/useQuestion';
+import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 
 /** What pressure, for this ground, on this rig; how low at the most; why. */
 export function GroundScreen() {
   const router = useRouter();
-  const { question, rigs, loading } = useQuestion();
+  const { question, rigs, loading } = usePlanQuery();
   if (loading) {
     return (
       <Page title="Ground">
@@ -62,7 +62,7 @@ export function GroundScreen() {
 }
 
 interface RigOnGroundProps {
-  readonly question: Question;
+  readonly question: PlanQuery;
   readonly rigs: readonly RigRow[];
 }
 
@@ -146,7 +146,7 @@ function Waiting({ question, rigs, reason }: RigOnGroundProps & { readonly reaso
 
 interface PlanResultProps {
   readonly plan: GroundPlan;
-  readonly question: Question;
+  readonly question: PlanQuery;
 }
 
 function PlanResult({ plan, question }: PlanResultProps) {
@@ -225,7 +225,7 @@ function PlanResult({ plan, question }: PlanResultProps) {
 }
 
 /** The screens that ask further with the same question. */
-function GoOn({ question }: { readonly question: Question }) {
+function GoOn({ question }: { readonly question: PlanQuery }) {
   const router = useRouter();
   const params = addressOf(question);
   return (

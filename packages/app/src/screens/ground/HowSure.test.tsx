@@ -4,7 +4,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react';
 
 import { sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { HowSure } from './HowSure';
-import type { Question } from '../../hooks/useQuestion';
+import type { PlanQuery } from '../../hooks/usePlanQuery';
 
 interface Started {
   readonly inputs: readonly MarginInput[];
@@ -39,7 +39,7 @@ const asked = { ground: 'softSand', modifiers: [], speedKmh: null } as const;
 const input = planInput(rig, [], asked);
 const plan = input.ok ? planGround(input.value) : input;
 if (!plan.ok) throw new Error(plan.problem.code);
-const question = { rig, tests: [], asked, units, loadCase: sampleCase() } as unknown as Question;
+const question = { rig, tests: [], asked, units, loadCase: sampleCase() } as unknown as PlanQuery;
 const margin = (lowPsi: number, belowFloor: number): Margin => ({
   inTire: { lowKpa: psi(lowPsi), middleKpa: psi(lowPsi + 1), highKpa: psi(lowPsi + 2) },
   wanted: { lowKpa: psi(13), middleKpa: psi(15), highKpa: psi(17) },

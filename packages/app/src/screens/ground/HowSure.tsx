@@ -15,10 +15,10 @@ import { AXLE_WORDS } from '../../words/axles';
 import { ofHundred, percent, pressureFine, pressureRange } from '../../words/format';
 import { STANDING_SHORT } from '../../words/loads';
 import { startMargin, type MarginJob } from '../../workers/marginWork';
-import type { Question } from '../../hooks/useQuestion';
+import type { PlanQuery } from '../../hooks/usePlanQuery';
 
 interface HowSureProps {
-  readonly question: Question;
+  readonly question: PlanQuery;
   readonly plan: GroundPlan;
 }
 

@@ -10,10 +10,10 @@ import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
 import { length, pressure } from '../../words/format';
 import { learnedLines } from '../../words/learned';
-import type { Question } from '../../hooks/useQuestion';
+import type { PlanQuery } from '../../hooks/usePlanQuery';
 
 /** What the rig's own tests have changed of the plan: assumed, found, and how far the numbers moved. */
-export function Learned({ question, plan }: { readonly question: Question; readonly plan: GroundPlan }) {
+export function Learned({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {
   const router = useRouter();
   const { rig, asked, units } = question;
   const input = planInput(rig, [], asked);

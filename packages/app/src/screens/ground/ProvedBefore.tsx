@@ -7,10 +7,10 @@ import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
 import { pressure } from '../../words/format';
 import { nextTimeText } from '../../words/learned';
-import type { Question } from '../../hooks/useQuestion';
+import type { PlanQuery } from '../../hooks/usePlanQuery';
 
 /** What was proved on this ground before, and what that makes of today: beside the rule of thumb, with the difference. */
-export function ProvedBefore({ question, plan }: { readonly question: Question; readonly plan: GroundPlan }) {
+export function ProvedBefore({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {
   const { rig, tests, asked, units } = question;
   const { rows: outings } = useRows('outings', { limit: '100' });
   const input = planInput(rig, tests, asked);

@@ -25,7 +25,7 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { groundName } from '../../words/grounds';
 import { pressuresText } from '../../words/outing';
-import type { Question } from '../../hooks/useQuestion';
+import type { PlanQuery } from '../../hooks/usePlanQuery';
 
 /** Where somebody is stuck of whom nothing else is known: the softest common ground of such a rig. */
 const softGround = (kind: Kind) =>
@@ -43,7 +43,7 @@ const FIRST = [
  * The deliberate way below the floor: what else first, one rung at a time, and straight back up. What was let out is
  * kept on the outing, so that Today holds the way back up in view until it is done.
  */
-export function StuckLadder({ question, plan }: { readonly question: Question; readonly plan: GroundPlan }) {
+export function StuckLadder({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {
   const router = useRouter();
   const { rig, tests, asked, outing, units } = question;
   // The way back up is to what Today says: the outing's own ground and day.

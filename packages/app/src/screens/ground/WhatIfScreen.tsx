@@ -36,12 +36,12 @@ import { groundName } from '../../words/grounds';
 import { isCeiling, LIMIT_WORDS, noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { DragStaff } from './DragStaff';
-import { addressOf, useQuestion, type Question } from '../../hooks/useQuestion';
+import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 
 /** What if it stood at another pressure: drag the staff, and everything follows. */
 export function WhatIfScreen() {
   const router = useRouter();
-  const { question, loading } = useQuestion();
+  const { question, loading } = usePlanQuery();
   if (!question) {
     return (
       <Page title="What if">
@@ -59,7 +59,7 @@ export function WhatIfScreen() {
   return <OfQuestion question={question} />;
 }
 
-function OfQuestion({ question }: { readonly question: Question }) {
+function OfQuestion({ question }: { readonly question: PlanQuery }) {
   const router = useRouter();
   const { rig, family, tests, asked, units } = question;
   const back = (): void => router.navigate({ pathname: '/ground', params: addressOf(question) });
@@ -87,7 +87,7 @@ function OfQuestion({ question }: { readonly question: Question }) {
 }
 
 interface OfAxlesProps {
-  readonly question: Question;
+  readonly question: PlanQuery;
   readonly plan: GroundPlan;
   readonly contexts: readonly AxleContext[];
   readonly onBack: () => void;

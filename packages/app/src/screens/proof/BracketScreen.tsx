@@ -188,7 +188,7 @@ function Trial({ row, rig, outing }: OpenedTest<RoutineTestRow>) {
               })}
             </Panel>
           )}
-          {open.putAside && <Action kind="hurt" icon={Trash} label="Put this test aside" onPress={open.putAside} />}
+          {open.archiveRow && <Action kind="hurt" icon={Trash} label="Archive this test" onPress={open.archiveRow} />}
         </>
       }
     >

@@ -40,7 +40,7 @@ export function LearnedScreen() {
           <Loading />
         ) : (
           <Empty
-            text="This rig is not here or was put aside."
+            text="This rig is not here or was archived."
             action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
           />
         )}

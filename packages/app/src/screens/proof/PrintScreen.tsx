@@ -100,7 +100,7 @@ function Prints({ row, rig, outing }: OpenedTest<RoutineTestRow>) {
       result={
         <>
           <RoutineVerdict test={test} judgement={judgement} wheels={{}} />
-          {open.putAside && <Action kind="hurt" icon={Trash} label="Put this test aside" onPress={open.putAside} />}
+          {open.archiveRow && <Action kind="hurt" icon={Trash} label="Archive this test" onPress={open.archiveRow} />}
         </>
       }
     >

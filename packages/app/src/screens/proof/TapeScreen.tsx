@@ -15,7 +15,7 @@ import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Press } from '../../components/Press';
-import { putAsideAndSay } from '../../components/putAside';
+import { archiveAndSay } from '../../components/archiveAndSay';
 import { QuantityField } from '../../components/QuantityField';
 import { Empty } from '../../components/States';
 import { Text } from '../../components/Text';
@@ -137,7 +137,7 @@ function TapeForm({ row, rig, outing, start }: TapeFormProps) {
   };
 
   const putTestAside = (test: TapeTestRow): Promise<void> =>
-    putAsideAndSay('tests', test, 'The test', () => {
+    archiveAndSay('tests', test, 'The test', () => {
       dropDraft(draft);
       router.navigate('/proof');
     });
@@ -153,9 +153,7 @@ function TapeForm({ row, rig, outing, start }: TapeFormProps) {
             rigId={rig.id}
             open={{ id: row?.id, taped: { wheel: values.wheel, surface: values.surface, readings: result.rows } }}
           />
-          {row && (
-            <Action kind="hurt" icon={Trash} label="Put this test aside" onPress={() => void putTestAside(row)} />
-          )}
+          {row && <Action kind="hurt" icon={Trash} label="Archive this test" onPress={() => void putTestAside(row)} />}
         </>
       }
     >

@@ -40,7 +40,7 @@ export function TestPage<Row extends ProofTestRow>({ title, isOwn, children }: T
     return (
       <Page title={title}>
         <Empty
-          text="This test, or its rig, is not here or was put aside."
+          text="This test, or its rig, is not here or was archived."
           action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
         />
       </Page>

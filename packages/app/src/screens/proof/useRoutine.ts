@@ -12,7 +12,7 @@ import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
 import { notify } from '../../components/Notice';
-import { putAsideAndSay } from '../../components/putAside';
+import { archiveAndSay } from '../../components/archiveAndSay';
 import { savedText } from '../../words/saved';
 import {
   newRoutine,
@@ -43,7 +43,7 @@ export interface OpenRoutine {
   readonly test: RoutineTest | undefined;
   readonly judgement: Judgement | undefined;
   readonly submit: () => Promise<void>;
-  readonly putAside: (() => void) | undefined;
+  readonly archiveRow: (() => void) | undefined;
 }
 
 /** A test that is being walked through: what is typed, what it says so far, and how it is kept. */
@@ -96,9 +96,9 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
     notify(savedText(saved, 'The test', 'in the Book'));
     router.navigate(checked.test.outingId ? '/' : '/proof');
   };
-  const putAside = row
+  const archiveRow = row
     ? () =>
-        void putAsideAndSay('tests', row, 'The test', () => {
+        void archiveAndSay('tests', row, 'The test', () => {
           dropDraft(draft);
           router.navigate('/proof');
         })
@@ -113,7 +113,7 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
     test,
     judgement: judged,
     submit,
-    putAside,
+    archiveRow,
   };
 }
 

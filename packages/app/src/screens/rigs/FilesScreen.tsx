@@ -125,9 +125,9 @@ export function FilesScreen() {
     <BesideList title="Files: in and out">
       <Panel title="Take in">
         <Text>
-          A .json that this application saved, or a .csv of weighed loads, one line a wheel or axle: you see line by line
-          what it would do before anything is done. A .zip with everything in it is taken in at once; what is here already
-          stays as it is. All of a file is taken in, or nothing.
+          A .json that this application saved, or a .csv of weighed loads, one line a wheel or axle: you see line by
+          line what it would do before anything is done. A .zip with everything in it is taken in at once; what is here
+          already stays as it is. All of a file is taken in, or nothing.
         </Text>
         {state.kind !== 'working' && <FilePicker label="Choose a file" accept=".zip,.json,.csv,.txt" onPick={ask} />}
         {state.kind === 'working' && (
@@ -145,7 +145,7 @@ export function FilesScreen() {
       {state.kind === 'archive' && (
         <Panel title="This archive would">
           <Text>
-            {`Add everything in ${state.file.name} that is not here: rigs, outings, tests and their photos, logs, what was put aside. What is here already stays as it is.`}
+            {`Add everything in ${state.file.name} that is not here: rigs, outings, tests and their photos, logs, what was archived. What is here already stays as it is.`}
           </Text>
           <Action kind="main" label="Take it in" onPress={() => takeArchive(state.file)} />
         </Panel>

@@ -30,7 +30,7 @@ export function GaugeScreen() {
     <BesideList title={row?.name ?? (id === 'new' ? 'New gauge' : 'Gauge')}>
       {missing ? (
         <Empty
-          text="This gauge is not here, or was put aside."
+          text="This gauge is not here, or was archived."
           action={{ label: 'All gauges', onPress: () => router.replace('/rigs/tools') }}
         />
       ) : id === 'new' || row ? (
@@ -145,7 +145,7 @@ export function GaugeForm({ row }: { readonly row: GaugeRow | undefined }) {
         <Action
           kind="hurt"
           icon={Trash}
-          label="Put this gauge aside"
+          label="Archive this gauge"
           onPress={() => void form.archive?.(row.name, () => router.navigate('/rigs/tools'))}
         />
       )}

@@ -36,7 +36,7 @@ import { Choice } from '../../components/Choice';
 import { Findings } from '../../components/Findings';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
-import { putAsideAndSay } from '../../components/putAside';
+import { archiveAndSay } from '../../components/archiveAndSay';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { Archive, Copy, Download, FileText, Pencil, Plus } from '../../theme/icons';
@@ -81,7 +81,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
     notify(`${copy.name} is made. Change what differs.`);
     router.navigate({ pathname: '/rigs/[id]/edit', params: { id: copy.id } });
   };
-  const archive = (): Promise<void> => putAsideAndSay('rigs', rig, rig.name, () => router.navigate('/rigs'));
+  const archive = (): Promise<void> => archiveAndSay('rigs', rig, rig.name, () => router.navigate('/rigs'));
 
   return (
     <View style={styles.detail}>
@@ -178,7 +178,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
               label="Save it as a file"
               onPress={() => void saveAsFile(`/export?rig=${rig.id}`, fileName(rig.name, 'json'))}
             />
-            <Action icon={Archive} label="Put it aside" onPress={() => void archive()} />
+            <Action icon={Archive} label="Archive it" onPress={() => void archive()} />
           </Panel>
         </View>
       </View>

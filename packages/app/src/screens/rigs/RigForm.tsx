@@ -1,5 +1,12 @@
 import { bodyOf, type Rig, type RigRow } from '@dunlinmoss/contract';
-import { familyOf, isTrailer, type Asked, type Family, type FamilyCode, type LikelyValues } from '@dunlinmoss/core';
+import {
+  familyOf,
+  isTrailer,
+  type RigFormField,
+  type Family,
+  type FamilyCode,
+  type LikelyValues,
+} from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -49,7 +56,7 @@ export function RigForm({ family: code, row }: RigFormProps) {
     vehicle: wearsAlike('vehicle', axles) && (row !== undefined || family.tiresAlike),
     trailer: wearsAlike('trailer', axles),
   }));
-  const asks = (what: Asked): boolean => family.asks.includes(what);
+  const asks = (what: RigFormField): boolean => family.asks.includes(what);
   const sayAlike = (on: boolean): void => {
     setAlike({ ...alike, vehicle: on });
     if (on) form.change((now) => chosen(now, ['/axles'], withSameTires('vehicle', now.row.axles)));
@@ -136,7 +143,7 @@ function AxleFields({ form, index, family, name }: AxleFieldsProps) {
   const [wheels, pickWheels] = usePicked<Rig, number>(form, `/axles/${index}/wheels`);
   const [driven, pickDriven] = usePicked<Rig, boolean>(form, `/axles/${index}/driven`);
   const towed = isTrailer(position);
-  const asks = (what: Asked): boolean => family.asks.includes(what);
+  const asks = (what: RigFormField): boolean => family.asks.includes(what);
   const likely = (key: keyof LikelyValues) => (towed && family.code !== 'farmTrailer' ? null : family.likely[key]);
   const origin = index === 0 && !towed;
   const road = ROAD_WORDS[family.kind];

@@ -109,7 +109,7 @@ function OneRig({ id, action, children }: OneRigProps) {
   const { row, missing } = useRow('rigs', id);
   const body = missing ? (
     <Empty
-      text="This rig is not here, or was put aside."
+      text="This rig is not here, or was archived."
       action={{ label: 'All rigs', onPress: () => router.replace('/rigs') }}
     />
   ) : row ? (

@@ -17,7 +17,7 @@ const BESIDE: readonly { readonly label: string; readonly href: Href }[] = [
   { label: 'Gauges and air tools', href: '/rigs/tools' },
   { label: 'Read a sidewall', href: '/rigs/marking' },
   { label: 'Files: in and out', href: '/rigs/files' },
-  { label: 'Rigs put aside', href: '/rigs/aside' },
+  { label: 'Archived rigs', href: '/rigs/archived' },
 ];
 
 /** What stands on each wheel. */
@@ -59,7 +59,7 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
   const { rows, loading, hasMore, more } = sought === '' ? all : found;
   return (
     <>
-      <Unfold label="Gauges, sidewall reader, files, put aside">
+      <Unfold label="Gauges, sidewall reader, files, archived rigs">
         {BESIDE.map(({ label, href }) => (
           <Action key={label} label={label} onPress={() => router.navigate(href)} />
         ))}

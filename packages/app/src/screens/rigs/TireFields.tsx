@@ -4,7 +4,7 @@ import {
   LOAD_RANGE_CODES,
   LOAD_RANGES,
   readMarking,
-  type Asked,
+  type RigFormField,
   type BeadHold,
   type Casing,
   type Family,
@@ -53,7 +53,7 @@ function placesOf<Field extends TireField>(axles: readonly number[], field: Fiel
 
 /** What a tire says on its sidewall, and what its family needs to know besides. */
 export function TireFields({ form, axles, family, spoken }: TireFieldsProps) {
-  const asks = (what: Asked): boolean => family.asks.includes(what);
+  const asks = (what: RigFormField): boolean => family.asks.includes(what);
   // On what is ridden a tube decides much; elsewhere it is one more thing to know.
   const ridden = family.kind === 'bicycle' || family.kind === 'motorcycle';
   const tube = asks('tube') && <TubeField form={form} axles={axles} spoken={spoken} />;

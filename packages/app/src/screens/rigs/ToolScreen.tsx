@@ -43,7 +43,7 @@ export function ToolScreen() {
     <BesideList title={row?.name ?? (id === 'new' ? 'New air tool' : 'Air tool')}>
       {missing ? (
         <Empty
-          text="This tool is not here, or was put aside."
+          text="This tool is not here, or was archived."
           action={{ label: 'All tools', onPress: () => router.replace('/rigs/tools') }}
         />
       ) : id === 'new' || row ? (
@@ -115,7 +115,7 @@ export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
         <Action
           kind="hurt"
           icon={Trash}
-          label="Put this tool aside"
+          label="Archive this tool"
           onPress={() => void form.archive?.(row.name, () => router.navigate('/rigs/tools'))}
         />
       )}

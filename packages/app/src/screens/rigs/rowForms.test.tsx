@@ -31,7 +31,7 @@ jest.mock('../../data/outbox', () => ({
   },
 }));
 jest.mock('../../data/gauges', () => ({ ...jest.requireActual('../../data/gauges'), useGauges: () => [] }));
-jest.mock('../../components/putAside', () => ({ putAsideAndSay: jest.fn() }));
+jest.mock('../../components/archiveAndSay', () => ({ archiveAndSay: jest.fn() }));
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }), useLocalSearchParams: () => ({}) }));
 
 const stamps = { createdAt: '2026-05-01T08:00:00.000Z', updatedAt: '2026-05-02T08:00:00.000Z' };

@@ -69,7 +69,7 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
       <Page title={outing.title || 'Today'}>
         {missing ? (
           <Empty
-            text={`${outing.rigName} was put aside while this outing is under way.`}
+            text={`${outing.rigName} was archived while this outing is under way.`}
             action={{
               label: 'See the outing',
               onPress: () => router.navigate({ pathname: '/book/[id]', params: { id: outing.id } }),

@@ -13,7 +13,7 @@ export interface Shows {
   readonly flow: (wheels: readonly WheelPlace[], flow: 'out' | 'in' | 'none', used: ToolUsed) => Promise<void>;
 }
 
-export function useShows(rigId: string): Shows {
+export function useSimulatedGauge(rigId: string): Shows {
   const { state } = useDevices(rigId);
   const on = state !== undefined;
   const path = ({ position, wheel }: WheelPlace): string => `/devices/rigs/${rigId}/wheels/${position}/${wheel}/flow`;

@@ -2,7 +2,7 @@ import type { RigRow } from '@dunlinmoss/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { bringBack, deleteForGood, useAside } from '../../data/rows';
+import { restoreRow, deleteForGood, useArchived } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
 import { Empty, Loading } from '../../components/States';
@@ -13,13 +13,13 @@ import { day } from '../../words/format';
 import { tiresText } from './RigList';
 import { BesideList } from './RigScreen';
 
-/** Rigs that were put aside, each with the way back. */
-export function AsideScreen() {
+/** Rigs that were archived, each with the way back. */
+export function ArchivedScreen() {
   const palette = usePalette();
-  const { rows, loading } = useAside('rigs');
+  const { rows, loading } = useArchived('rigs');
   const back = async ({ id, name }: RigRow): Promise<void> => {
     try {
-      await bringBack('rigs', id);
+      await restoreRow('rigs', id);
       notify(`${name} is back.`);
     } catch {
       notify("The store can't be reached: nothing was changed.");
@@ -36,11 +36,11 @@ export function AsideScreen() {
     }
   };
   return (
-    <BesideList title="Rigs put aside">
+    <BesideList title="Archived rigs">
       {loading ? (
         <Loading />
       ) : rows.length === 0 ? (
-        <Empty text="Nothing is put aside. A rig that you no longer use can go here, with all that was done with it kept in the Book." />
+        <Empty text="Nothing is archived. A rig that you no longer use can go here, with all that was done with it kept in the Book." />
       ) : (
         <View role="list" style={styles.list}>
           {rows.map((rig) => (

@@ -11,7 +11,7 @@ declare module 'express-serve-static-core' {
 }
 
 /** One JSON value a line, sent as soon as it is known. Throws `Cancelled` once nobody listens. */
-export function speaker<Event>(response: Response): (event: Event) => void {
+export function ndjsonWriter<Event>(response: Response): (event: Event) => void {
   response.status(200).type('application/x-ndjson');
   return (event) => {
     if (response.destroyed) throw new Cancelled();

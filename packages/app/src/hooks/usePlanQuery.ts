@@ -17,7 +17,7 @@ import { useRow, useRows } from '../data/rows';
 import { notify } from '../components/Notice';
 
 /** Which rig, how loaded, on which ground, on what kind of day: what every screen of this place asks. */
-export interface Question {
+export interface PlanQuery {
   readonly rig: RigRow;
   readonly family: Family;
   readonly tests: readonly ProofTestRow[];
@@ -49,8 +49,8 @@ const speedIn = (text: string | undefined): number | null => {
  * The question of the address, so that it can be shared and reloaded; on the ground of the outing under way that of the
  * outing, so that Today says the same.
  */
-export function useQuestion(): {
-  readonly question: Question | undefined;
+export function usePlanQuery(): {
+  readonly question: PlanQuery | undefined;
   readonly rigs: readonly RigRow[];
   readonly loading: boolean;
 } {
@@ -115,7 +115,7 @@ export function useQuestion(): {
 }
 
 /** A question as part of an address, for another screen that asks the same. */
-export const addressOf = ({ rig, asked }: Question): Record<string, string> => ({
+export const addressOf = ({ rig, asked }: PlanQuery): Record<string, string> => ({
   rig: rig.id,
   ground: asked.ground,
   ...(asked.loadCaseId && { case: asked.loadCaseId }),

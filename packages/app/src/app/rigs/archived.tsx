@@ -1,0 +1,1 @@
+export { ArchivedScreen as default } from '../../screens/rigs/ArchivedScreen';

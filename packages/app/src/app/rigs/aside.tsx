@@ -1,1 +1,0 @@
-export { AsideScreen as default } from '../../screens/rigs/AsideScreen';
