@@ -7,6 +7,8 @@ import { editText } from '../words/format';
 export interface QuantityText {
   readonly text: string;
   readonly unit: string;
+  /** The canonical value that stands behind the text until somebody types: text is rounded, what was kept is not. */
+  readonly exact?: number;
 }
 
 export const EMPTY_QUANTITY: QuantityText = { text: '', unit: '' };
@@ -15,10 +17,12 @@ export const EMPTY_QUANTITY: QuantityText = { text: '', unit: '' };
 export const quantityText = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): QuantityText => ({
   text: editText(quantity, unit, canonical),
   unit,
+  exact: canonical,
 });
 
 /** The canonical value of what was typed; undefined where it is no number. */
-export function canonicalOf<Q extends Quantity>(quantity: Q, { text, unit }: QuantityText): number | undefined {
+export function canonicalOf<Q extends Quantity>(quantity: Q, { text, unit, exact }: QuantityText): number | undefined {
+  if (exact !== undefined) return exact;
   // Weights may be typed as a sum of two scales.
   const value = quantity === 'mass' ? parseSum(text) : parseNumber(text);
   return value === undefined ? undefined : toCanonical(quantity, unit as UnitOf<Q>, value);

@@ -60,7 +60,7 @@ export function RoutineField({ field, label, spoken, value, onChange, options, w
         label={label + optional}
         spokenLabel={spoken}
         unit={UNITS[field.unit as keyof typeof UNITS]}
-        value={value as string}
+        value={typeof value === 'string' ? value : ((value as QuantityText | null)?.text ?? '')}
         onChange={onChange}
         problem={problem}
       />

@@ -1,4 +1,7 @@
-import { psi, routineOf } from '@dunlinmoss/core';
+import { bodyOf, routineDetails, type RoutineTestRow } from '@dunlinmoss/contract';
+import { arbitraryOf } from '@dunlinmoss/contract/testing';
+import { psi, ROUTINE_CODES, routineOf } from '@dunlinmoss/core';
+import fc from 'fast-check';
 
 import type { Units } from '../../settings/preferences';
 import { readCone } from './coneTable';
@@ -6,6 +9,7 @@ import {
   anotherRun,
   isPendingRun,
   newRoutine,
+  routineValues,
   textOf,
   toRoutineTest,
   valueOf,
@@ -16,6 +20,12 @@ import { slopeOf } from './SlopeFromTilt';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
 const tire = { tireMarking: '265/65R17 112T', loadRange: 'standard', wheelLoadKg: 600, widthMm: null } as const;
+const tireOfTest = ({ tireMarking, loadRange, wheelLoadKg, widthMm }: RoutineTestRow['details']) => ({
+  tireMarking,
+  loadRange,
+  wheelLoadKg,
+  widthMm,
+});
 const identity = {
   id: '0192f000-0000-7000-8000-000000000701',
   rigId: '0192f000-0000-7000-8000-000000000101',
@@ -41,8 +51,12 @@ describe('valueOf and textOf', () => {
   it('give back what was put in, in the unit it was typed in', () => {
     expect(valueOf(run.pressureKpa!, { text: '16', unit: 'psi' })).toBeCloseTo(psi(16), 9);
     expect(valueOf(run.grossMm2!, { text: '433', unit: 'cm²' })).toBe(43_300);
-    expect(textOf(run.grossMm2!, 43_300, units)).toEqual({ text: '433', unit: 'cm²' });
-    expect(textOf(run.grossMm2!, 64_516, { ...units, length: 'in' })).toEqual({ text: '100', unit: 'in²' });
+    expect(textOf(run.grossMm2!, 43_300, units)).toEqual({ text: '433', unit: 'cm²', exact: 43_300 });
+    expect(textOf(run.grossMm2!, 64_516, { ...units, length: 'in' })).toEqual({
+      text: '100',
+      unit: 'in²',
+      exact: 64_516,
+    });
     expect(valueOf(run.netMm2!, { text: ' ', unit: 'cm²' })).toBeNull();
     expect(valueOf(run.lengthMm!, { text: 'long', unit: 'mm' })).toBeUndefined();
     expect(
@@ -108,6 +122,29 @@ describe('toRoutineTest', () => {
       ok: false,
       problems: { runs: 'Expected at least one run with a result.' },
     });
+  });
+});
+
+describe('a saved test', () => {
+  const stamps = { createdAt: '2026-05-02T08:00:00.000Z', updatedAt: '2026-05-02T08:00:00.000Z' };
+
+  it.each(ROUTINE_CODES)('%s: opened and saved untouched, every value of it is as it was', (code) => {
+    fc.assert(
+      fc.property(arbitraryOf(routineDetails(code)), (made) => {
+        const details = routineDetails(code).parse(made);
+        const row = { ...identity, ...stamps, revision: 3, kind: code, details } as RoutineTestRow;
+        const saved = toRoutineTest(
+          code,
+          routineValues(row, units),
+          identity,
+          tireOfTest(details),
+          details.gauge,
+          units,
+        );
+        expect(saved.ok && saved.test).toEqual(bodyOf('tests', row));
+      }),
+      { numRuns: 30, seed: 20261127 },
+    );
   });
 });
 

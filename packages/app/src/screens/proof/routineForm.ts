@@ -77,8 +77,9 @@ export function textOf(field: Field, value: RoutineValue, units: Units): FieldTe
   const quantity = quantityOf(field);
   if (quantity) return quantityText(quantity, units[quantity] as never, value);
   const unit = followingUnit(field, units);
-  if (unit !== undefined) return { text: String(Number((value / canonicalPer(unit)).toFixed(1))), unit };
-  return String(Number(value.toFixed(3)));
+  if (unit !== undefined) return { text: String(Number((value / canonicalPer(unit)).toFixed(1))), unit, exact: value };
+  const rounded = String(Number(value.toFixed(3)));
+  return Number(rounded) === value ? rounded : { text: rounded, unit: '', exact: value };
 }
 
 const textsOf = (fields: Fields, values: RoutineValues, units: Units): RunText =>
@@ -91,6 +92,7 @@ const isQuantity = (typed: FieldText): typed is QuantityText =>
 export function valueOf(field: Field, typed: FieldText): RoutineValue | undefined {
   if (typed === null || typed === '') return null;
   if (isQuantity(typed)) {
+    if (typed.exact !== undefined) return typed.exact;
     if (typed.text.trim() === '') return null;
     const quantity = quantityOf(field);
     if (quantity) return canonicalOf(quantity, typed);
@@ -104,8 +106,12 @@ export function valueOf(field: Field, typed: FieldText): RoutineValue | undefine
 /** What a run may have in it before anybody has done anything: the pressure it is to be made at, and what is likely. */
 const FILLED_IN: readonly string[] = ['pressureKpa', 'otherKpa', 'wheel', 'how', 'track'];
 
+/** Stands in a run that was saved before: it is one, however little is in it. */
+const SAVED = 'saved';
+
 /** A run with nothing in it yet but what was filled in for the person. */
 export const isPendingRun = (fields: Fields, run: RunText): boolean =>
+  run[SAVED] === undefined &&
   Object.keys(fields).every((name) => FILLED_IN.includes(name) || isEmpty(run[name] ?? null));
 
 const isEmpty = (typed: FieldText): boolean =>
@@ -143,6 +149,7 @@ export const routineValues = ({ kind, details, revision }: RoutineTestRow, units
   ),
   revision,
   note: details.note,
+  runs: details.runs.map((values) => ({ ...textsOf(routineOf(kind).run, values, units), [SAVED]: '' })),
 });
 
 /** Another run: at the pressure that is to be tried next, with nothing measured yet. */

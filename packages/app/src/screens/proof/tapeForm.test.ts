@@ -1,8 +1,11 @@
+import { bodyOf, tapeDetails, type TapeTestRow } from '@dunlinmoss/contract';
+import { arbitraryOf } from '@dunlinmoss/contract/testing';
 import { psi } from '@dunlinmoss/core';
+import fc from 'fast-check';
 
 import type { Units } from '../../settings/preferences';
 import { sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
-import { judgeTyped, newTape, toTest, wheelOf, type TapeFormValues } from './tapeForm';
+import { judgeTyped, newTape, tapeValues, toTest, wheelOf, type TapeFormValues } from './tapeForm';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
 const rig = sampleRig();
@@ -53,6 +56,23 @@ describe('judgeTyped', () => {
     expect(judgeTyped(form(reading('36', '160'), reading('15', '')), wheel, 0).verdict).toBe('tooFewReadings');
     expect(judgeTyped(form(reading('36', '160'), reading('15', '228'), reading('x', '3')), wheel, 0).verdict).toBe(
       'grewAsExpected',
+    );
+  });
+});
+
+describe('a saved tape test', () => {
+  it('opened and saved untouched, is as it was', () => {
+    const stamps = { createdAt: identity.performedAt, updatedAt: identity.performedAt };
+    fc.assert(
+      fc.property(arbitraryOf(tapeDetails), (made) => {
+        const details = tapeDetails.parse(made);
+        const row: TapeTestRow = { ...identity, ...stamps, revision: 2, kind: 'tape', details };
+        const { tireMarking, loadRange, wheelLoadKg, gauge } = details;
+        const wheel = { tireMarking, loadRange, wheelLoadKg };
+        const saved = toTest(tapeValues(row, units), identity, wheel, gauge?.offsetKpa ?? 0, units);
+        expect(saved.ok && saved.test).toEqual(bodyOf('tests', row));
+      }),
+      { numRuns: 60, seed: 20261127 },
     );
   });
 });
