@@ -35,6 +35,8 @@ export const planAxleInput = z.strictObject({
   rimInnerMm: widthMm.nullable().default(null),
   /** Measured on the rim. */
   widthMm: widthMm.nullable().default(null),
+  /** Of the tread, measured flat. */
+  treadWidthMm: widthMm.nullable().optional(),
   minKpa: pressureKpa.nullable().default(null),
   maxKpa: pressureKpa.nullable().default(null),
   lines: z.array(loadLine).max(6).default([]),

@@ -23,6 +23,8 @@ export interface PlanAxle {
   readonly rimInnerMm: number | null;
   /** Measured width on the rim; null goes by the marking. */
   readonly widthMm: number | null;
+  /** Of the tread, measured flat; without it, the trade's share of the section width. */
+  readonly treadWidthMm?: number | null;
   /** Lowest and highest that the sidewall allows. */
   readonly minKpa: number | null;
   readonly maxKpa: number | null;

@@ -45,6 +45,19 @@ describe('planGround', () => {
     expect(sand.floor.code).toBe('bead');
   });
 
+  it('draws the print as wide as a measured tread, and says so in the working; a print of the tire speaks for more', () => {
+    const tread = plan('softSand', sampleAxle({ treadWidthMm: 181 }));
+    expect(tread.atStart.widthMm).toBeCloseTo(181, 9);
+    expect(tread.startKpa).toBe(plan('softSand').startKpa);
+    const step = tread.working.find(({ code }) => code === 'treadWidth');
+    expect(step).toMatchObject({ result: { value: tread.atStart.widthMm }, source: { mark: 'measured' } });
+    expect(plan('softSand').working.some(({ code }) => code === 'treadWidth')).toBe(false);
+    const factor = { factor: 1, low: 0.9, high: 1.1, readings: 0 };
+    const printed = { contact: factor, carcass: factor, drop: factor, width: { ...factor, factor: 1.1, readings: 4 } };
+    const both = plan('softSand', sampleAxle({ treadWidthMm: 181, own: printed }));
+    expect(both.atStart.widthMm).toBeCloseTo(1.1 * plan('softSand').atStart.widthMm, 9);
+  });
+
   it('plans for the heavier wheel of the axle', () => {
     const uneven = plan('softSand', sampleAxle({ leftLoadKg: 560, rightLoadKg: 640 }));
     expect(uneven.wheelLoadKg).toBe(640);

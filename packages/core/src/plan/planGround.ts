@@ -1,7 +1,7 @@
 import { curveOfRoad, pressureForLoadKpa } from '../capacity/loadCurve';
 import { topSpeedKmh } from '../capacity/speedFactor';
 import { cautionsFor } from '../cautions/registry';
-import { contactPatch } from '../contact/contactPatch';
+import { contactPatch, TREAD_WIDTH_SHARE } from '../contact/contactPatch';
 import { familyOf } from '../families/registry';
 import type { Family } from '../families/family';
 import { figuresFor, stepsFor, type Ground } from '../grounds/ground';
@@ -104,6 +104,7 @@ export function contextsOf(input: PlanInput): DayContext[] {
   return input.axles.map((given) => {
     const axle = withCurve(given, family, input.roadSpeedKmh);
     const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
+    const tread = family.kind === 'bicycle' ? undefined : treadFactor(axle);
     const all: readonly Modifier[] = modifiers.map(modifierOf);
     const steps = stepsFor(ground, family.kind, wheelOf(axle));
     const sum = (of: readonly Modifier[], end: Figure): number =>
@@ -125,6 +126,7 @@ export function contextsOf(input: PlanInput): DayContext[] {
           widthFactor: axle.own.width.factor,
           dropFactor: axle.own.drop.factor,
         }),
+        ...(tread !== undefined && { widthFactor: tread }),
       },
       wheelLoadKg: heavierKg(axle),
       heaviestWheelKg,
@@ -150,6 +152,13 @@ function withCurve(axle: PlanAxle, { kind }: Family, roadSpeedKmh: number | null
   const roadLoadKg = axle.roadLoadKg ?? heavierKg(axle);
   return { ...axle, curve: curveOfRoad(axle.tire, axle.roadKpa, roadLoadKg, roadSpeedKmh ?? ROAD_KMH) };
 }
+
+/**
+ * How wide a measured tread is against the trade's share of the section; a print of the tire itself speaks for more.
+ * Undefined where nobody measured.
+ */
+const treadFactor = ({ treadWidthMm, tire, own }: PlanAxle): number | undefined =>
+  treadWidthMm && !own?.width.readings ? treadWidthMm / (TREAD_WIDTH_SHARE * tire.sectionWidthMm) : undefined;
 
 const wheelOf = ({ position }: PlanAxle): 'front' | 'behind' => (position === 'front' ? 'front' : 'behind');
 

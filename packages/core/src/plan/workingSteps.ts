@@ -118,7 +118,10 @@ export function workingOfContact(
     },
     chordStep(build, patch),
     lengthStep(patch, own),
-    ...(own && own.width.readings > 0 ? [widthStep(build, patch, own)] : []),
+    ...(build.widthFactor !== undefined &&
+    (own === undefined || own.width.readings > 0 || build.widthFactor !== own.width.factor)
+      ? [widthStep(build, patch)]
+      : []),
     {
       code: 'groundPressure',
       inputs: { wheelLoadKg, contactLengthMm: patch.lengthMm, treadWidthMm: patch.widthMm },
@@ -147,9 +150,10 @@ function lengthStep(patch: ContactPatch, own: OwnTire | undefined): WorkingStep 
   };
 }
 
-const widthStep = (build: TireBuild, patch: ContactPatch, own: OwnTire): WorkingStep => ({
+/** A width that was measured: by a print, or by a tape across the tread. */
+const widthStep = (build: TireBuild, patch: ContactPatch): WorkingStep => ({
   code: 'treadWidth',
-  inputs: { widthShare: TREAD_WIDTH_SHARE * own.width.factor, sectionWidthMm: build.tire.sectionWidthMm },
+  inputs: { widthShare: TREAD_WIDTH_SHARE * build.widthFactor!, sectionWidthMm: build.tire.sectionWidthMm },
   result: { name: 'treadWidthMm', value: patch.widthMm },
   source: measured,
 });

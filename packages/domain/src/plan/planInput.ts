@@ -72,6 +72,7 @@ export function planAxles(
         casing: axle.casing,
         rimInnerMm: axle.rimInnerMm,
         widthMm: axle.measuredWidthMm,
+        treadWidthMm: axle.treadWidthMm,
         minKpa: axle.minKpa,
         maxKpa: axle.maxKpa,
         curve: curve.ok ? curve.value : null,
