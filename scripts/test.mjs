@@ -21,9 +21,9 @@ const PACKAGES = ['core', 'contract', 'domain', 'server', 'app'].map((name) => `
 const UNITS = PACKAGES.filter((name) => name !== 'packages/server');
 
 /** Runs one of the installed tools with its output in view; true when it ended well. */
-function tool(script, args, env = {}) {
+function tool(script, args, env = {}, cwd = ROOT) {
   const { status } = spawnSync(process.execPath, [path.join(ROOT, 'node_modules', script), ...args], {
-    cwd: ROOT,
+    cwd,
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ...env },
   });
@@ -93,7 +93,7 @@ const PARTS = {
   async checks() {
     // The names of routes are types too, and made from the files.
     const app = path.join(ROOT, 'packages/app');
-    tool('expo/bin/cli', ['customize', 'tsconfig.json', app], { EXPO_OFFLINE: '1', CI: '1' });
+    tool('expo/bin/cli', ['customize', 'tsconfig.json'], { EXPO_OFFLINE: '1', CI: '1' }, app);
     const types = (folder) =>
       check(
         `types of ${folder}`,

@@ -27,6 +27,8 @@ beforeEach(() => {
     return { ok: id === undefined || found !== undefined, status: 200, json: async () => body } as Response;
   }) as typeof fetch;
 });
+// What is being read again when a test ends is waited for, not answered into the next one.
+afterEach(() => act(async () => void (await new Promise((resolve) => setTimeout(resolve, 0)))));
 const wrapper = ({ children }: { children: ReactNode }) => (
   <SWRConfig value={{ ...swrSettings, provider: () => new Map() }}>{children}</SWRConfig>
 );
@@ -44,7 +46,7 @@ describe('useRows', () => {
     await waitFor(() => expect(result.current).toEqual(['Rig 1', 'Rig 2']));
     const { createdAt: _, updatedAt: __, ...changed } = row(1, { name: 'Ruff' });
     const { createdAt: ___, updatedAt: ____, ...fresh } = row(3, { name: 'Dunlin', revision: 0 });
-    act(() =>
+    await act(async () =>
       outboxStore.set({
         [`rigs/${changed.id}`]: { name: 'rigs', body: changed },
         [`rigs/${fresh.id}`]: { name: 'rigs', body: fresh },
@@ -57,7 +59,7 @@ describe('useRows', () => {
     const { result } = list();
     await waitFor(() => expect(result.current).toHaveLength(2));
     there = [row(1), row(2, { name: 'Snipe', revision: 2 })];
-    act(() => arrived('rigs', there[1]!));
+    await act(async () => arrived('rigs', there[1]!));
     expect(result.current).toEqual(['Rig 1', 'Snipe']);
     await waitFor(() => expect(result.current).toEqual(['Rig 1', 'Snipe']));
   });
@@ -77,10 +79,10 @@ describe('useAllRows', () => {
 });
 
 describe('useRow', () => {
-  it('shows a row that waits with nothing that its next save would be refused for', () => {
+  it('shows a row that waits with nothing that its next save would be refused for', async () => {
     const { createdAt: _, updatedAt: __, ...fresh } = row(3, { revision: 0 });
-    act(() => outboxStore.set({ [`rigs/${fresh.id}`]: { name: 'rigs', body: fresh } }));
-    const { result } = renderHook(() => useRow('rigs', fresh.id), { wrapper });
+    await act(async () => outboxStore.set({ [`rigs/${fresh.id}`]: { name: 'rigs', body: fresh } }));
+    const { result } = await act(async () => renderHook(() => useRow('rigs', fresh.id), { wrapper }));
     const { createdAt: ___, updatedAt: ____, ...seen } = result.current.row!;
     expect(seen).toEqual(fresh);
   });
