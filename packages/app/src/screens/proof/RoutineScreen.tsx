@@ -1,5 +1,5 @@
 import type { ProofTestRow, RoutineTestRow } from '@dunlinmoss/contract';
-import { INCH_OF_WATER_ML, ROUTINE_CODES, routineOf, type RoutineCode, type RoutineValues } from '@dunlinmoss/core';
+import { ROUTINE_CODES, routineOf, type RoutineCode, type RoutineValues } from '@dunlinmoss/core';
 import { testedWheels } from '@dunlinmoss/domain';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Controller, useFieldArray, type Path } from 'react-hook-form';
@@ -21,13 +21,13 @@ import { usePalette } from '../../theme/useLight';
 import { duration, wheelName } from '../../words/air';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { loadText } from '../../words/proof/print';
-import { ConeReadings } from './ConeReadings';
 import { GaugeOfTest } from './GaugeOfTest';
 import { HowTo } from './HowTo';
 import { anotherRun, isPendingRun, type FieldText, type RoutineFormValues } from './routineForm';
 import { RoutineField } from './RoutineField';
+import type { InputProps } from './routines/onScreen';
+import { onScreen } from './routines/registry';
 import { RoutineVerdict } from './RoutineVerdict';
-import { SlopeFromTilt } from './SlopeFromTilt';
 import { TestPage, type OpenedTest } from './TestPage';
 import { useRoutine } from './useRoutine';
 
@@ -63,6 +63,7 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
   const palette = usePalette();
   const routine = routineOf(code);
   const words = ROUTINE_WORDS[code];
+  const own = onScreen(code);
   const wheels = testedWheels(rig, outing?.loadCaseId);
   const open = useRoutine({
     code,
@@ -73,8 +74,7 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
       const setKpa = outing?.pressures.find((each) => each.position === position)?.pressureKpa ?? roadKpa;
       // Wheels are gone round in walking order; the soil is read untouched first.
       return {
-        // One inch of water in the field kit's ring.
-        ...(code === 'infiltration' && { setup: { pouredMl: INCH_OF_WATER_ML } }),
+        ...(own.setup && { setup: own.setup }),
         runs: [{ pressureKpa: setKpa, wheel: wheels[0]?.key ?? key, track: 'untouched' }],
       };
     },
@@ -86,6 +86,14 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
   const clocked = Object.values(routine.run).some((field) => field.type === 'number' && field.clock === true);
   const now = useNow(clocked && values.clockFrom !== '', 1000);
   const elapsedS = values.clockFrom === '' ? 0 : Math.max(0, Math.round((now - Date.parse(values.clockFrom)) / 1000));
+
+  const input: InputProps = {
+    rigId: rig.id,
+    units,
+    setup: test?.setup,
+    setSetup: (name, text) => setValue(`setup.${name}`, text, { shouldDirty: true }),
+    addRuns: (runs) => append(runs.map((run) => anotherRun(code, run, units))),
+  };
 
   /** The next run at what is to be tried, else as the last one; a clock that runs gives the time. */
   const another = (also: RoutineValues = {}): void => {
@@ -173,21 +181,10 @@ function RoutineForm({ code, row, rig, outing }: OpenedTest<RoutineTestRow> & { 
       {Object.keys(routine.setup).length > 0 && (
         <Panel title="Once">
           {Object.keys(routine.setup).map((name) => field('setup', name, words.fields[name] ?? name))}
-          {code === 'climb' && (
-            <SlopeFromTilt
-              onRead={(slopeDeg) => setValue('setup.slopeDeg', slopeDeg.toFixed(0), { shouldDirty: true })}
-            />
-          )}
+          {own.SetupInput && <own.SetupInput {...input} />}
         </Panel>
       )}
-      {code === 'penetrometer' && (
-        <ConeReadings
-          rigId={rig.id}
-          units={units}
-          setup={test?.setup}
-          onRead={(runs) => append(runs.map((run) => anotherRun(code, run, units)))}
-        />
-      )}
+      {own.RunsInput && <own.RunsInput {...input} />}
       <Panel title={`${runWord}s`}>
         <GaugeOfTest
           gaugeId={values.gaugeId}

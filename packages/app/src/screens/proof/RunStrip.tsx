@@ -1,0 +1,43 @@
+import { fromCanonical, routineOf } from '@dunlinmoss/core';
+
+import { Text } from '../../components/Text';
+import { TrialStrip } from '../../pictures/TrialStrip';
+import { usePalette } from '../../theme/useLight';
+import { ROUTINE_WORDS } from '../../words/proof/registry';
+import { sureText } from '../../words/proof/routineWords';
+import type { PictureProps, StripSettings } from './routines/onScreen';
+
+interface RunStripProps extends PictureProps {
+  readonly strip?: StripSettings;
+}
+
+/** The runs of a test over their pressures, with the one to try next, and how sure that is. */
+export function RunStrip({ test: { code }, judgement, units, strip = {} }: RunStripProps) {
+  const palette = usePalette();
+  const unit = strip.unit ?? routineOf(code).score?.unit;
+  const inMm = unit === 'mm';
+  const counted = [
+    ROUTINE_WORDS[code].counted ?? '',
+    inMm ? units.length : unit === 'm' ? 'm' : undefined,
+    strip.note,
+  ].filter((part) => part !== undefined);
+  return (
+    <>
+      {judgement.levels.length > 0 && (
+        <TrialStrip
+          levels={judgement.levels}
+          counted={counted.join(', ')}
+          shown={inMm ? (mm) => fromCanonical('length', units.length, mm) : (value) => value}
+          {...(strip.range && { range: strip.range })}
+          nextKpa={judgement.move === 'keep' ? null : judgement.tryKpa}
+          bestKpa={judgement.move === 'keep' ? judgement.tryKpa : null}
+          units={units}
+          palette={palette}
+        />
+      )}
+      {judgement.sure !== null && judgement.sure > 0 && !strip.sureElsewhere && (
+        <Text as="small" tone="muted">{`How sure: ${sureText(judgement.sure)}.`}</Text>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,3 @@
+import type { RoutineOnScreen } from './onScreen';
+
+export const standingHeightOnScreen: RoutineOnScreen = { strip: { unit: 'mm' } };
