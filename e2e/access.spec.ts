@@ -46,7 +46,7 @@ const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
 const LEAST_TARGET_PX = 48;
 
 for (const light of ['light', 'dark'] as const) {
-  test(`nothing for axe to find, ${light}`, async ({ page }) => {
+  test(`nothing for axe to find, ${light}`, { tag: '@wide' }, async ({ page }) => {
     // Every page one after the other.
     test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: light, reducedMotion: 'reduce' });
@@ -67,7 +67,7 @@ for (const light of ['light', 'dark'] as const) {
   });
 }
 
-test('everything to press is big enough for a glove', async ({ page }) => {
+test('everything to press is big enough for a glove', { tag: '@wide' }, async ({ page }) => {
   test.setTimeout(180_000);
   for (const path of PAGES) {
     await page.goto(path);

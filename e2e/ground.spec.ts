@@ -4,7 +4,7 @@ import { action, axle, chooseGround, expect, settled, test } from './fixtures';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 
-test('every ground answers with numbers, reasons and pictures, in every unit', async ({ page }) => {
+test('every ground answers with numbers, reasons and pictures, in every unit', { tag: '@wide' }, async ({ page }) => {
   await page.goto(`/ground?rig=${CURLEW}&ground=gravel`);
   const grounds = [
     ['Gravel, corrugations', '27'],
@@ -89,7 +89,7 @@ test('a load that no placard pressure carries gives no number, but what would he
   await expect(page).toHaveURL(new RegExp(`/rigs/${CURLEW}`));
 });
 
-test('the dangers are in view without scrolling, and nothing runs off the side', async ({ page }) => {
+test('the dangers are in view without scrolling, and nothing runs off the side', { tag: '@wide' }, async ({ page }) => {
   // Many pages one after the other.
   test.setTimeout(120_000);
   await page.goto(`/ground?rig=${CURLEW}&ground=verySoftSand`);
@@ -245,29 +245,33 @@ test('what is said of the day stays with the outing, so that Today says the same
   await expect(axle(page, 'Rear')).toContainText('18psi');
 });
 
-test('the staff is dragged, everything follows, and two settings stand side by side', async ({ page }) => {
-  await page.goto(`/ground/what-if?rig=${CURLEW}&ground=softSand`);
-  const staff = page.getByRole('slider', { name: 'Front, pressure to try' });
-  await expect(staff).toHaveAttribute('aria-valuetext', /16.psi/);
-  await expect(page.getByText('Inside every limit.')).toBeVisible();
-  await action(page, 'Hold this beside').click();
-  const box = (await staff.boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.6);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.8, { steps: 5 });
-  await page.mouse.up();
-  await expect(page.getByRole('alert')).toContainText('Past bead');
-  const table = page.getByRole('table', { name: 'What the tire does' });
-  await expect(table.getByRole('columnheader', { name: 'Held' })).toBeVisible();
-  await expect(table.getByRole('row', { name: /Pressure, cold/ })).toContainText('16 psi');
-  await expect(page.getByRole('img', { name: /The wheel from the side.*held/ })).toBeVisible();
-  await staff.focus();
-  await page.keyboard.press('PageUp');
-  await page.keyboard.press('PageUp');
-  await expect(page.getByText('Inside every limit.')).toBeVisible();
-  await action(page, 'Back to the ground').click();
-  await expect(page).toHaveURL(/\/ground\?.*ground=softSand/);
-});
+test(
+  'the staff is dragged, everything follows, and two settings stand side by side',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await page.goto(`/ground/what-if?rig=${CURLEW}&ground=softSand`);
+    const staff = page.getByRole('slider', { name: 'Front, pressure to try' });
+    await expect(staff).toHaveAttribute('aria-valuetext', /16.psi/);
+    await expect(page.getByText('Inside every limit.')).toBeVisible();
+    await action(page, 'Hold this beside').click();
+    const box = (await staff.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.6);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.8, { steps: 5 });
+    await page.mouse.up();
+    await expect(page.getByRole('alert')).toContainText('Past bead');
+    const table = page.getByRole('table', { name: 'What the tire does' });
+    await expect(table.getByRole('columnheader', { name: 'Held' })).toBeVisible();
+    await expect(table.getByRole('row', { name: /Pressure, cold/ })).toContainText('16 psi');
+    await expect(page.getByRole('img', { name: /The wheel from the side.*held/ })).toBeVisible();
+    await staff.focus();
+    await page.keyboard.press('PageUp');
+    await page.keyboard.press('PageUp');
+    await expect(page.getByText('Inside every limit.')).toBeVisible();
+    await action(page, 'Back to the ground').click();
+    await expect(page).toHaveURL(/\/ground\?.*ground=softSand/);
+  },
+);
 
 test('a day of several grounds has one pressure with what it costs, against stopping', async ({ page }) => {
   await page.goto(`/ground/day?rig=${CURLEW}`);
@@ -296,7 +300,7 @@ test('how sure it is comes from draws in a worker, by the gauge that is chosen',
   await expect(front).toContainText(/Likely 1[0-2]–(1[89]|20)\spsi in the tire\./);
 });
 
-test('the pressure card has every ground on one page, as PDF and as text', async ({ page }) => {
+test('the pressure card has every ground on one page, as PDF and as text', { tag: '@wide' }, async ({ page }) => {
   await page.goto(`/rigs/${CURLEW}/pressures`);
   const row = (name: RegExp) => page.getByRole('row', { name });
   await expect(row(/^Soft sand/)).toContainText(/16 \(15–16\) ≥\s12/);

@@ -1,6 +1,6 @@
 import { action, expect, test } from './fixtures';
 
-test('the keys lead along the path and are listed', async ({ page }) => {
+test('the keys lead along the path and are listed', { tag: '@wide' }, async ({ page }) => {
   await page.goto('/');
   await expect(action(page, 'See why, and set them')).toBeVisible();
   for (const [key, path] of [

@@ -25,13 +25,7 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', testIgnore: '**/keys.spec.ts', use: { viewport: { width: 390, height: 844 } } },
-    // What does not change with the width of the screen is walked on the phone alone.
-    {
-      name: 'wide',
-      testIgnore: ['air', 'away', 'files', 'loads', 'otherSite', 'outings', 'tests'].map(
-        (name) => `**/${name}.spec.ts`,
-      ),
-      use: { viewport: { width: 1280, height: 800 } },
-    },
+    // Walks of what is laid out otherwise at a table; what does not change with the width is walked on the phone alone.
+    { name: 'wide', grep: /@wide/, use: { viewport: { width: 1280, height: 800 } } },
   ],
 });

@@ -9,7 +9,7 @@ async function reading(page: Page, row: number, pressure: string, length: string
   await page.getByLabel(`Reading ${row}: contact length in mm`).fill(length);
 }
 
-test('readings are judged in words as they are typed', async ({ page }) => {
+test('readings are judged in words as they are typed', { tag: '@wide' }, async ({ page }) => {
   await page.goto(`/proof/tape/new?rig=${CURLEW}`);
   await page.getByRole('radio', { name: 'Marks' }).click();
   await reading(page, 1, '36', '160');

@@ -2,69 +2,71 @@ import { action, axle, expect, goTo, test } from './fixtures';
 
 const CURLEW = '/rigs/0192f000-0000-7000-8000-000000000101';
 
-test('a new rig: a marking that cannot be read, a draft that survives, its load, and a plan at the end', async ({
-  page,
-}) => {
-  await page.goto('/rigs/new');
-  await action(page, 'Four-wheel drive').click();
-  const size = page.getByLabel('Tire size, as on the sidewall');
-  await page.getByLabel('Name', { exact: true }).fill('Sanderling');
-  await size.fill('the big ones');
-  await size.blur();
-  await expect(page.getByRole('alert')).toContainText(
-    "This can't be read as a size. Copy it as on the sidewall, like 245/75R16 111T",
-  );
-  await expect(size).toHaveValue('the big ones');
-  await size.fill('3/75R16');
-  await expect(page.getByRole('alert')).toContainText('A section width of 3 mm can');
+test(
+  'a new rig: a marking that cannot be read, a draft that survives, its load, and a plan at the end',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await page.goto('/rigs/new');
+    await action(page, 'Four-wheel drive').click();
+    const size = page.getByLabel('Tire size, as on the sidewall');
+    await page.getByLabel('Name', { exact: true }).fill('Sanderling');
+    await size.fill('the big ones');
+    await size.blur();
+    await expect(page.getByRole('alert')).toContainText(
+      "This can't be read as a size. Copy it as on the sidewall, like 245/75R16 111T",
+    );
+    await expect(size).toHaveValue('the big ones');
+    await size.fill('3/75R16');
+    await expect(page.getByRole('alert')).toContainText('A section width of 3 mm can');
 
-  await size.fill('LT285/70R17 121/118Q E');
-  await expect(
-    page.getByText(
-      'Reads: section 285 mm, sidewall 70 %, 17 in rim, carries 1450 kg alone at 160 km/h, 1320 kg as one of a pair, load range E.',
-    ),
-  ).toBeVisible();
-  await expect(page.getByRole('radio', { name: 'E', exact: true }).first()).toBeChecked();
-  await page.getByLabel('Front axle: placard pressure, cold in psi').fill('450');
-  await expect(page.getByText('450 psi here? Likely is 15 psi to 100 psi. Did you mean 45 psi?')).toBeVisible();
-  await page.getByLabel('Rear axle: placard pressure, cold in psi').fill('5o');
-  await action(page, 'Save this rig').click();
-  await expect(page.getByText('Expected 290 psi or less. Check the unit.')).toBeVisible();
-  await expect(page.getByText('Expected a number, like 36 or 2.4.').first()).toBeVisible();
+    await size.fill('LT285/70R17 121/118Q E');
+    await expect(
+      page.getByText(
+        'Reads: section 285 mm, sidewall 70 %, 17 in rim, carries 1450 kg alone at 160 km/h, 1320 kg as one of a pair, load range E.',
+      ),
+    ).toBeVisible();
+    await expect(page.getByRole('radio', { name: 'E', exact: true }).first()).toBeChecked();
+    await page.getByLabel('Front axle: placard pressure, cold in psi').fill('450');
+    await expect(page.getByText('450 psi here? Likely is 15 psi to 100 psi. Did you mean 45 psi?')).toBeVisible();
+    await page.getByLabel('Rear axle: placard pressure, cold in psi').fill('5o');
+    await action(page, 'Save this rig').click();
+    await expect(page.getByText('Expected 290 psi or less. Check the unit.')).toBeVisible();
+    await expect(page.getByText('Expected a number, like 36 or 2.4.').first()).toBeVisible();
 
-  await goTo(page, 'Today');
-  await page.goto('/rigs/new?family=fourWheel');
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Sanderling');
-  await expect(page.getByLabel('Front axle: placard pressure, cold in psi')).toHaveValue('450');
-  await page.getByLabel('Front axle: placard pressure, cold in psi').fill('45');
-  await page.getByLabel('Rear axle: placard pressure, cold in psi').fill('50');
-  await action(page, 'Save this rig').click();
+    await goTo(page, 'Today');
+    await page.goto('/rigs/new?family=fourWheel');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Sanderling');
+    await expect(page.getByLabel('Front axle: placard pressure, cold in psi')).toHaveValue('450');
+    await page.getByLabel('Front axle: placard pressure, cold in psi').fill('45');
+    await page.getByLabel('Rear axle: placard pressure, cold in psi').fill('50');
+    await action(page, 'Save this rig').click();
 
-  await expect(page.getByText('No load yet. Weigh it, or have it worked out')).toBeVisible();
-  const id = new URL(page.url()).pathname.split('/').at(-1);
-  await page.goto(`/ground?rig=${id}&ground=snow`);
-  await expect(page.getByText('A pressure needs a load: weigh the rig, or work it out.')).toBeVisible();
-  await action(page, 'Put it right on Sanderling').click();
-  await action(page, 'Tell its load').first().click();
-  await page.getByLabel('What this load is called').fill('Touring');
-  await page.getByRole('radio', { name: 'lb', exact: true }).click();
-  await page.getByLabel('Front axle: whole axle in lb').fill('264');
-  await expect(page.getByText('264 lb here? Likely is 529 lb to 8818 lb. Did you mean 2640 lb?')).toBeVisible();
-  await expect(page.getByText('Rear axle: no weight yet.')).toBeVisible();
-  await page.getByLabel('Front axle: whole axle in lb').fill('2640');
-  await page.getByRole('radio', { name: 'Each wheel' }).last().click();
-  await page.getByLabel('Rear axle: left in lb').fill('1540');
-  await page.getByLabel('Rear axle: right in lb').fill('800+810');
-  await expect(page.getByRole('img', { name: /Rear: left 1540 lb, right 1610 lb/ })).toBeVisible();
-  await action(page, 'Save this load').click();
+    await expect(page.getByText('No load yet. Weigh it, or have it worked out')).toBeVisible();
+    const id = new URL(page.url()).pathname.split('/').at(-1);
+    await page.goto(`/ground?rig=${id}&ground=snow`);
+    await expect(page.getByText('A pressure needs a load: weigh the rig, or work it out.')).toBeVisible();
+    await action(page, 'Put it right on Sanderling').click();
+    await action(page, 'Tell its load').first().click();
+    await page.getByLabel('What this load is called').fill('Touring');
+    await page.getByRole('radio', { name: 'lb', exact: true }).click();
+    await page.getByLabel('Front axle: whole axle in lb').fill('264');
+    await expect(page.getByText('264 lb here? Likely is 529 lb to 8818 lb. Did you mean 2640 lb?')).toBeVisible();
+    await expect(page.getByText('Rear axle: no weight yet.')).toBeVisible();
+    await page.getByLabel('Front axle: whole axle in lb').fill('2640');
+    await page.getByRole('radio', { name: 'Each wheel' }).last().click();
+    await page.getByLabel('Rear axle: left in lb').fill('1540');
+    await page.getByLabel('Rear axle: right in lb').fill('800+810');
+    await expect(page.getByRole('img', { name: /Rear: left 1540 lb, right 1610 lb/ })).toBeVisible();
+    await action(page, 'Save this load').click();
 
-  await expect(page.getByText('Touring: 5790 lb on the wheels, some weighed wheel by wheel')).toBeVisible();
-  await page.getByRole('radio', { name: 'bar', exact: true }).click();
-  await expect(page.getByText('Placard pressure, cold: 3.10 bar')).toBeVisible();
-  await page.getByRole('radio', { name: 'psi', exact: true }).click();
-  await page.goto(`/ground?rig=${id}&ground=snow`);
-  await expect(axle(page, 'Front')).toContainText('psi');
-});
+    await expect(page.getByText('Touring: 5790 lb on the wheels, some weighed wheel by wheel')).toBeVisible();
+    await page.getByRole('radio', { name: 'bar', exact: true }).click();
+    await expect(page.getByText('Placard pressure, cold: 3.10 bar')).toBeVisible();
+    await page.getByRole('radio', { name: 'psi', exact: true }).click();
+    await page.goto(`/ground?rig=${id}&ground=snow`);
+    await expect(axle(page, 'Front')).toContainText('psi');
+  },
+);
 
 test('archived and brought back, at once or from the shelf', async ({ page }) => {
   await page.goto(CURLEW);
