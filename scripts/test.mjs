@@ -9,11 +9,7 @@ import { PlainError, run, say } from './say.mjs';
 const RESULTS = path.join(DATA, 'test-results');
 /** What checks remember of files that have not changed. */
 const CACHE = path.join(DATA, 'test-cache');
-const COVERAGE = [
-  '--coverage',
-  '--coverageReporters=text-summary',
-  '--collectCoverageFrom=packages/{core,domain}/src/**/*.ts',
-];
+const COVERAGE = ['--coverage', '--coverageReporters=text-summary', '--collectCoverageFrom=src/**/*.ts'];
 
 /** How many checks run at once: a machine has two cores at least. */
 const CHECKS_AT_ONCE = 2;
@@ -118,7 +114,11 @@ const PARTS = {
     ]);
   },
   /** Everything that needs neither server nor browser, with the checks against the world outside. */
-  unit: () => [jest('unit and outside checks', UNITS, process.argv.includes('--coverage') ? COVERAGE : [])],
+  unit: () => [
+    process.argv.includes('--coverage')
+      ? jest('core and domain, with coverage', ['packages/core', 'packages/domain'], COVERAGE)
+      : jest('unit and outside checks', UNITS, []),
+  ],
   /** The server against a real database. */
   server: () => [jest('server', ['packages/server'], [])],
   /** Walks through the built and started product. */
