@@ -90,11 +90,13 @@ export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Bo
   }, []);
 
   const tell = (found: readonly FieldProblem[], inForm: (pointer: string) => string): void => {
-    const placed = problemsByField(
-      found.map((problem) => ({ ...problem, path: inForm(problem.path) })),
-      [...fields.current.keys()],
-    );
-    const sentences = new Map([...placed].map(([at, problem]) => [at, problemText(problem, units)]));
+    const inPlace = found.map((problem) => ({ ...problem, path: inForm(problem.path) }));
+    const placed = problemsByField(inPlace, [...fields.current.keys()]);
+    const sentences = new Map([
+      // A field that is folded away says it when it is shown again.
+      ...inPlace.map((problem) => [problem.path, problemText(problem, units)] as const),
+      ...[...placed].map(([at, problem]) => [at, problemText(problem, units)] as const),
+    ]);
     setProblems(sentences);
     notify(sentences.get('') ?? 'Not saved yet: some fields need another look.');
   };

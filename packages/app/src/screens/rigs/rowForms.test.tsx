@@ -168,6 +168,20 @@ describe('RigForm', () => {
     expect(field(name).value).toBe(text);
   });
 
+  it('says what is wrong with a field that was folded away when it is shown again', async () => {
+    mockSaved.length = 0;
+    render(<RigForm family="fourWheel" row={row} />);
+    const fold = () => fireEvent.click(screen.getAllByText(/^In it now/)[0]!);
+    fold();
+    type(/^Front axle: read on the gauge now/, '3x');
+    fold();
+    await act(async () => fireEvent.click(button(/^Save the changes/)));
+    expect(mockSaved).toEqual([]);
+    fold();
+    expect(field(/^Front axle: read on the gauge now/).value).toBe('3x');
+    expect(screen.getByText(/Expected a number/)).toBeTruthy();
+  });
+
   it('refuses a new rig without a name and a tire, each beside its field', async () => {
     mockSaved.length = 0;
     render(<RigForm family="gravelBike" row={undefined} />);
