@@ -92,6 +92,7 @@ test('a gauge is held against a trusted one, and what it reads is corrected with
   await expect(page.getByText('In it now: 35 psi (the gauge showed 37 psi)')).toBeVisible();
 
   await page.goto('/proof/tape/new?rig=0192f000-0000-7000-8000-000000000101');
+  await page.getByRole('radio', { name: 'Front left' }).click();
   await action(page, /^Read with/).click();
   await page.getByRole('radio', { name: 'Yellow dial' }).click();
   await expect(

@@ -5,12 +5,13 @@ import { action, expect, goTo, test } from './fixtures';
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 
 async function reading(page: Page, row: number, pressure: string, length: string): Promise<void> {
-  await page.getByLabel(`Reading ${row}: pressure in psi`).fill(pressure);
+  await page.getByLabel(`Reading ${row}: gauge in psi`).fill(pressure);
   await page.getByLabel(`Reading ${row}: contact length in mm`).fill(length);
 }
 
 test('readings are judged in words as they are typed', { tag: '@wide' }, async ({ page }) => {
   await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await page.getByRole('radio', { name: 'Front left' }).click();
   await page.getByRole('radio', { name: 'Marks' }).click();
   await reading(page, 1, '36', '160');
   await expect(page.getByText('Measure the same wheel on the same spot once more')).toBeVisible();
@@ -30,6 +31,7 @@ test('readings are judged in words as they are typed', { tag: '@wide' }, async (
 
 test('a saved test can be corrected and thinned, and the plan follows', async ({ page }) => {
   await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await page.getByRole('radio', { name: 'Front left' }).click();
   await page.getByRole('radio', { name: 'Marks' }).click();
   await reading(page, 1, '36', '150');
   await reading(page, 2, '15', '214');
@@ -57,6 +59,7 @@ test('a saved test can be corrected and thinned, and the plan follows', async ({
 
   // The same wheel on soft ground stands beside it: the tape reads longer, for it sinks in.
   await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await page.getByRole('radio', { name: 'Front left' }).click();
   await page.getByRole('radio', { name: 'Soft' }).click();
   await reading(page, 1, '24', '480');
   await expect(page.getByText(/Front left at 24\spsi: 302\smm longer on soft ground than on firm/)).toBeVisible();
@@ -71,10 +74,11 @@ test('a saved test can be corrected and thinned, and the plan follows', async ({
 
 test('what is wrong with a reading stands beside it, and nothing typed is lost', async ({ page }) => {
   await page.goto(`/proof/tape/new?rig=${CURLEW}`);
+  await page.getByRole('radio', { name: 'Front left' }).click();
   await reading(page, 1, 'thirty', '5');
   await action(page, 'Save this test').click();
   await expect(page.getByRole('alert').filter({ hasText: 'Expected a number' })).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'Expected 20 mm or more' })).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel('Reading 1: pressure in psi')).toHaveValue('thirty');
+  await expect(page.getByLabel('Reading 1: gauge in psi')).toHaveValue('thirty');
 });

@@ -17,6 +17,7 @@ export type {
   LoadsLineProblem,
   LoadsOutcome,
 } from './exchange/loadsCsv';
+export { FROM_VERSION_2 } from './exchange/version2';
 export {
   centralState,
   deviceState,
@@ -75,16 +76,9 @@ export {
   proofTest,
   routineDetails,
   routineFields,
-  tapeDetails,
-  WHEELS,
   type ProofTest,
   type ProofTestRow,
   type RoutineDetails,
-  type RoutineTestBody,
-  type RoutineTestRow,
-  type TapeDetails,
-  type TapeTestRow,
-  type Wheel,
 } from './resources/proofTest';
 export {
   OCCASIONS,

@@ -253,7 +253,6 @@ export {
   type TapeSurface,
   type TapeTest,
   type TapeVerdict,
-  tapeEvidence,
   type TapeContact,
 } from './proof/tape';
 export { failure, success, type Result } from './result/result';

@@ -21,16 +21,7 @@ export { nextStep, openOuting, pathOf } from './outing/nextStep';
 export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';
 export { askedOf, planAxles, planInput, type NoPlan, type PlanRequest } from './plan/planInput';
-export {
-  isOfTire,
-  judgementOf,
-  ownTireOf,
-  routineTestOf,
-  tapeOf,
-  tapeResultOf,
-  type OwnOfAxle,
-  type WrittenDown,
-} from './evidence/evidence';
+export { isOfTire, judgementOf, ownTireOf, routineTestOf, type OwnOfAxle, type WrittenDown } from './evidence/evidence';
 export { nextTimeOf, provedOn } from './proof/proved';
 export { limitsOfTest } from './proof/testLimits';
 export { heaviest, testedWheels, type TestedTire, type TestedWheel } from './proof/testedWheels';

@@ -92,7 +92,7 @@ function madeOf(entries: Readonly<Record<string, string>>): Promise<Buffer> {
     zip.outputStream.on('end', () => resolve(Buffer.concat(parts)));
   });
 }
-const HEAD = JSON.stringify({ format: 'dunlinmoss-archive', version: 1 });
+const HEAD = JSON.stringify({ format: 'dunlinmoss-archive', version: 2 });
 const EMPTY = {
   'dunlinmoss.json': HEAD,
   ...Object.fromEntries(ARCHIVE_PARTS.map((part) => [`${part}.jsonl`, ''])),
@@ -148,12 +148,31 @@ describe('the archive of everything', () => {
     expect(Buffer.compare(await archiveOf(server.app), archive)).toBe(0);
   });
 
+  it('of the first version is read, with a tape test as it was written then', async () => {
+    const rig = aRig();
+    await request(server.app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
+    const stamp = '2026-05-02T08:00:00.000Z';
+    const { details, ...test } = aTest(rig.id, { revision: 4 });
+    const { setup, runs, note: _, widthMm: __, ...kept } = details;
+    const before = { ...kept, ...setup, wheel: 'frontLeft', readings: runs };
+    const row = { ...test, details: before, createdAt: stamp, updatedAt: stamp };
+    const archive = await madeOf({
+      ...EMPTY,
+      'dunlinmoss.json': HEAD.replace('2', '1'),
+      'tests.jsonl': `${JSON.stringify({ deletedAt: null, row })}\n`,
+    });
+    const outcome = await restore(server.app, archive);
+    expect('done' in outcome && outcome.done.tests.added).toBe(1);
+    const { body } = await request(server.app).get(`/api/v1/tests/${test.id}`).expect(200);
+    expect(body).toEqual({ ...test, details, createdAt: stamp, updatedAt: stamp });
+  });
+
   it.each([
     ['no ZIP', Buffer.from('hello'), { code: 'notAnArchive' }],
     ['a ZIP of something else', { 'readme.txt': 'hello' }, { code: 'notAnArchive' }],
     [
       'one of a later version',
-      { ...EMPTY, 'dunlinmoss.json': HEAD.replace('1', '9') },
+      { ...EMPTY, 'dunlinmoss.json': HEAD.replace('2', '9') },
       { code: 'notAnArchive', message: 'It is of another kind or version' },
     ],
     ['a line that is no JSON', { ...EMPTY, 'gauges.jsonl': '{}}\n' }, { code: 'lineRefused', part: 'gauges', line: 1 }],

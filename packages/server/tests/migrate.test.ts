@@ -2,11 +2,26 @@ import { copyFile, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 
+import { detailsOf } from '@dunlinmoss/contract';
 import mysql from 'mysql2/promise';
 
 import { readConfig } from '../src/config';
 import { MIGRATIONS_FOLDER, migrate, migrationFiles } from '../src/db/migrate';
 import { runMigration, statementsOf, STEPS_TABLE } from '../src/db/statements';
+
+/** A tape test as the first versions kept it. */
+const TAPE_AS_IT_WAS = {
+  wheel: 'frontLeft',
+  tireMarking: '265/65R17 112T',
+  loadRange: 'standard',
+  wheelLoadKg: 583.6666666666666,
+  surface: 'firm',
+  method: 'marks',
+  readings: [
+    { pressureKpa: 248.2112625628, lengthMm: 160.5 },
+    { pressureKpa: 103.42135939752501, lengthMm: 228 },
+  ],
+};
 
 const database = { ...readConfig(process.env).database, database: 'dunlinmoss_migrations' };
 let folder: string;
@@ -163,13 +178,16 @@ describe('the migrations that ship', () => {
         Promise.all(names.map((name) => copyFile(path.join(MIGRATIONS_FOLDER, name), path.join(folder, name))));
       await copy(files.slice(0, 4));
       await migrate(database, folder);
-      await connection.query(`
+      await connection.query(
+        `
         INSERT INTO owners (id) VALUES ('o');
         INSERT INTO rigs VALUES ('o', 'r', 3, 'fourWheel', 'Knot', TRUE, NOW(3), NOW(3), NULL);
         INSERT INTO rig_axles VALUES ('o', 'r', 'front', '265/65R17', 'standard', 240, 'axle', 570, 570);
         INSERT INTO rig_axles VALUES ('o', 'r', 'rear', '265/65R17', 'standard', 280, 'wheel', 705, 690);
-        INSERT INTO proof_tests VALUES ('o', 't', 1, 'r', NULL, 'tape', NOW(3), '{"wheel": "frontLeft"}', NOW(3), NOW(3), NULL);
-      `);
+        INSERT INTO proof_tests VALUES ('o', 't', 1, 'r', NULL, 'tape', NOW(3), ?, NOW(3), NOW(3), NULL);
+      `,
+        [JSON.stringify(TAPE_AS_IT_WAS)],
+      );
       await copy(files.slice(4));
       await migrate(database, folder);
       const rows = async (sql: string): Promise<unknown> => (await connection.query(sql))[0];
@@ -183,7 +201,18 @@ describe('the migrations that ship', () => {
         { position: 'rear', road_kpa: 280, behind_mm: 2790, bead_hold: 'beadLock' },
       ]);
       expect(await rows('SELECT load_case_id FROM rigs')).toEqual([{ load_case_id: 'r' }]);
-      expect(await rows('SELECT details FROM proof_tests')).toEqual([{ details: { wheel: 'frontLeft', gauge: null } }]);
+      const [test] = (await rows('SELECT details FROM proof_tests')) as { details: unknown }[];
+      const { wheel: _, surface, method, readings, ...kept } = TAPE_AS_IT_WAS;
+      // As it is read today, to the last digit.
+      expect(detailsOf('tape', test!.details)).toEqual({
+        ...kept,
+        wheel: 'front left',
+        widthMm: null,
+        gauge: null,
+        setup: { method, surface },
+        runs: readings,
+        note: '',
+      });
     } finally {
       await connection.end();
     }

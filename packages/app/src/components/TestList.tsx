@@ -1,14 +1,13 @@
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import { routineOf } from '@dunlinmoss/core';
-import { judgementOf, tapeResultOf } from '@dunlinmoss/domain';
-import type { Href } from 'expo-router';
+import { judgementOf } from '@dunlinmoss/domain';
 
 import { unitsStore, type Units } from '../settings/preferences';
 import { CardList, LinkCard } from './LinkCard';
 import { Text } from './Text';
+import { wheelKeyName } from '../words/air';
 import { dayAndTime, length, pressure } from '../words/format';
 import { testText } from '../words/proof/tests';
-import { WHEEL_WORDS } from '../words/tape';
 
 interface TestListProps {
   readonly tests: readonly ProofTestRow[];
@@ -26,11 +25,11 @@ export function TestList({ tests, rigs, named = false }: TestListProps) {
         const rig = rigs.find(({ id }) => id === test.rigId);
         const about = [
           named ? rig?.name : undefined,
-          test.kind === 'tape' ? WHEEL_WORDS[test.details.wheel].toLowerCase() : undefined,
+          routineOf(test.kind).oneWheel ? wheelKeyName(test.details.wheel).toLowerCase() : undefined,
           dayAndTime(test.performedAt),
           test.counts ? undefined : 'set aside',
         ];
-        const href = { pathname: `/proof/${test.kind}/[id]`, params: { id: test.id } } as unknown as Href;
+        const href = { pathname: '/proof/[kind]/[id]', params: { kind: test.kind, id: test.id } } as const;
         return (
           <LinkCard key={test.id} href={href}>
             <Text as="strong">{testText(test, rig?.family ?? 'fourWheel')}</Text>
@@ -47,13 +46,9 @@ export function TestList({ tests, rigs, named = false }: TestListProps) {
 
 /** What was measured, in one line. */
 function figuresOf(test: ProofTestRow, rig: RigRow | undefined, units: Units): string {
-  if (test.kind === 'tape') {
-    return tapeResultOf(test)
-      .rows.map((row) => `${length(row.lengthMm, units)} at ${pressure(row.pressureKpa, units)}`)
-      .join(', ');
-  }
   const { levels, tryKpa, move } = judgementOf(test, rig?.family ?? 'fourWheel');
-  const inMm = routineOf(test.kind).score?.unit === 'mm' || test.kind === 'print' || test.kind === 'standingHeight';
+  const { score, levelUnit } = routineOf(test.kind);
+  const inMm = (levelUnit ?? score?.unit) === 'mm';
   const told = levels
     .slice(0, 4)
     .map(({ pressureKpa, mean }) =>

@@ -1,4 +1,11 @@
-import { RESOURCES, type BodyOf, type Problem, type ResourceName, type RowOf } from '@dunlinmoss/contract';
+import {
+  FROM_VERSION_2,
+  RESOURCES,
+  type BodyOf,
+  type Problem,
+  type ResourceName,
+  type RowOf,
+} from '@dunlinmoss/contract';
 
 import { Away, Refused, request } from './client';
 import { shaped } from '../settings/storage';
@@ -23,6 +30,16 @@ const RETRY_MS = 4_000;
 
 /** What has not arrived yet, by row, in the order of saving. Survives a reload. */
 export const outboxStore = createStore<Readonly<Record<string, Pending>>>({}, shaped('outbox'));
+
+// What an earlier version of the application left unsent goes out in the shape of today.
+outboxStore.set(
+  Object.fromEntries(
+    Object.entries(outboxStore.get()).map(([key, pending]) => [
+      key,
+      { ...pending, body: (FROM_VERSION_2[pending.name]?.(pending.body) ?? pending.body) as Pending['body'] },
+    ]),
+  ),
+);
 
 type Arrived = (name: ResourceName, row: RowOf<ResourceName>) => void;
 let onArrived: Arrived = () => undefined;

@@ -1,11 +1,11 @@
 /**
- * The shape of the rows and forms that are kept. Goes up when they change: what an earlier version of the application
- * kept is then left alone, where reading it wrongly would stop every screen.
+ * The shapes of the rows and forms that are kept. One goes up when its own changes: what an earlier version of the
+ * application kept is then left alone, where reading it wrongly would stop every screen.
  */
-const SHAPE = 5;
+const SHAPES = { cache: 6, draft: 5, outbox: 5 } as const;
 
 /** The key of something that has rows or forms of this shape in it. */
-export const shaped = (key: string): string => `${key}:${SHAPE}`;
+export const shaped = (key: keyof typeof SHAPES): string => `${key}:${SHAPES[key]}`;
 
 /** Small text kept on this device. A browser that refuses to keep anything costs a person their drafts, not the app. */
 export function readStored<T>(key: string): T | undefined {

@@ -18,6 +18,12 @@ export const wheelName = ({ position, wheel }: WheelPlace): string =>
     ? `${AXLE_WORDS[position]}${isTrailer(position) ? ' wheel' : ''}`
     : `${AXLE_WORDS[position]} ${PART_WORDS[wheel].toLowerCase()}`;
 
+/** The same of a wheel that is told as one word, as `wheelKey` writes it. */
+export function wheelKeyName(key: string): string {
+  const [position, wheel] = key.split(' ') as [WheelPlace['position'], WheelPlace['wheel']];
+  return wheelName({ position, wheel });
+}
+
 /** A time to wait, as one would say it: `48 s`, `3 min 20 s`, `1 h 5 min`. */
 export function duration(seconds: number): string {
   if (!Number.isFinite(seconds)) return 'never';

@@ -42,7 +42,7 @@ import { fieldText } from './problems';
 import { questionText } from './questions';
 import { isAlarming, printNote, remarkText } from './remarks';
 import { SCHOOL_WORDS } from './schools';
-import { contactText } from './tape';
+import { contactText } from './proof/tape';
 import { TOOL_WORDS } from './tools';
 import { stepWords } from './working';
 
@@ -417,7 +417,8 @@ describe('how sure it is', () => {
 describe('contactText', () => {
   it('never claims to be surer than a tape is', () => {
     expect(contactText({ contactConstant: 0.64, standardError: 0.0001 })).toBe('0.64 ± 0.01 of the chord');
-    expect(contactText({ contactConstant: 0.64, standardError: null })).toContain('a third reading');
+    expect(contactText({ contactConstant: 0.64 })).toContain('a third reading');
+    expect(contactText({})).toBeUndefined();
   });
 });
 

@@ -4,6 +4,7 @@ import { id, pressureKpa, tempC, timestamp } from '../quantities';
 import { logTime } from '../log';
 import { RESOURCE_NAMES, RESOURCES, type ResourceName } from '../resources/registry';
 import { wheelPlace } from '../resources/wheelPlace';
+import { FROM_VERSION_2 } from './version2';
 
 /*
  * Everything that is kept, in one ZIP file: `dunlinmoss.json` says what it is, `<kind>.jsonl` holds the rows of a kind, one
@@ -13,16 +14,20 @@ import { wheelPlace } from '../resources/wheelPlace';
 
 export const ARCHIVE_PATH = 'archive';
 export const ARCHIVE_TYPE = 'application/zip';
-export const ARCHIVE_VERSION = 1;
+export const ARCHIVE_VERSION = 2;
 
 export const archiveHead = z.strictObject({
   format: z.literal('dunlinmoss-archive'),
-  version: z.literal(ARCHIVE_VERSION),
+  version: z.literal([1, ARCHIVE_VERSION]),
 });
+export type ArchiveVersion = z.infer<typeof archiveHead>['version'];
 
-/** A line of `<kind>.jsonl`. */
-export const archivedRow = (kind: ResourceName) =>
-  z.strictObject({ deletedAt: timestamp.nullable(), row: RESOURCES[kind].row as z.ZodType });
+/** A line of `<kind>.jsonl`. Archives of the first version hold rows as files of the second do. */
+export function archivedRow(kind: ResourceName, version: ArchiveVersion = ARCHIVE_VERSION) {
+  const upgrade = version === 1 ? FROM_VERSION_2[kind] : undefined;
+  const row = RESOURCES[kind].row as z.ZodType;
+  return z.strictObject({ deletedAt: timestamp.nullable(), row: upgrade ? z.preprocess(upgrade, row) : row });
+}
 
 /** A line of `log.jsonl`. */
 export const archivedReading = z.strictObject({

@@ -2,8 +2,9 @@ import { z } from 'zod';
 
 import { RESOURCE_NAMES, RESOURCES, type ResourceName } from '../resources/registry';
 import { fromVersion1, version1 } from './version1';
+import { fromVersion2, version2 } from './version2';
 
-export const EXCHANGE_VERSION = 2;
+export const EXCHANGE_VERSION = 3;
 
 /**
  * The file that carries everything a person keeps, or one rig, from one place to another. Rows keep their ids, so that
@@ -42,9 +43,20 @@ export const importOutcome = z.strictObject({
 export type ExchangeFile = z.infer<typeof exchangeFile>;
 export type ImportOutcome = z.infer<typeof importOutcome>;
 
-const hasVersion1 = (json: unknown): boolean =>
-  typeof json === 'object' && json !== null && 'version' in json && json.version === 1;
+const versionOf = (json: unknown): unknown =>
+  typeof json === 'object' && json !== null && 'version' in json ? json.version : undefined;
+
+/** One version up; a file of the present one, and what is no such file, as it is. */
+function upgraded(json: unknown): unknown {
+  switch (versionOf(json)) {
+    case 1:
+      return upgraded(fromVersion1(version1.parse(json)));
+    case 2:
+      return upgraded(fromVersion2(version2.parse(json)));
+    default:
+      return json;
+  }
+}
 
 /** Reads such a file of any version there has been. Throws the ZodError of what it refuses. */
-export const readExchange = (json: unknown): ExchangeFile =>
-  hasVersion1(json) ? exchangeFile.parse(fromVersion1(version1.parse(json))) : exchangeFile.parse(json);
+export const readExchange = (json: unknown): ExchangeFile => exchangeFile.parse(upgraded(json));

@@ -11,37 +11,9 @@ import {
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
-import {
-  contactLengthMm,
-  id,
-  offsetKpa,
-  pressureKpa,
-  revision,
-  someLoadKg,
-  timestamp,
-  wheelLoadKg,
-  widthMm,
-} from '../quantities';
+import { id, offsetKpa, revision, someLoadKg, timestamp, widthMm } from '../quantities';
 import { stamps } from './row';
 import { wheelKey } from './wheelPlace';
-
-export const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
-
-/** The tape test's own part. Tire and load are kept as they were on the day, so that a changed rig rewrites no history. */
-export const tapeDetails = z.strictObject({
-  wheel: z.enum(WHEELS),
-  tireMarking,
-  loadRange: z.enum(LOAD_RANGE_CODES),
-  wheelLoadKg,
-  surface: z.enum(['firm', 'soft']),
-  method: z.enum(['poles', 'marks']),
-  /** The gauge of the readings, which are kept as it showed them; null for one that was taken as true. */
-  gauge: z.strictObject({ gaugeId: id, offsetKpa }).nullable(),
-  readings: z
-    .array(z.strictObject({ pressureKpa, lengthMm: contactLengthMm }))
-    .min(1)
-    .max(40),
-});
 
 /** What every test has, of whatever kind. */
 const common = {
@@ -53,8 +25,6 @@ const common = {
   /** False for one that was set archived: it is kept and shown, and nothing is learned from it. */
   counts: z.boolean().default(true),
 };
-
-const tapeTest = z.strictObject({ ...common, kind: z.literal('tape'), details: tapeDetails });
 
 /** The schema of one field of a routine, from what the core says of it. */
 function fieldSchema(field: Field): z.ZodType<RoutineValue> {
@@ -115,28 +85,24 @@ const DETAILS = Object.fromEntries(ROUTINE_CODES.map((code) => [code, detailsSch
   ReturnType<typeof detailsSchema>
 >;
 
-/** The part of its own of a test that is no tape. Tire and load are kept as they were on the day. */
+/** The part of its own of a test. Tire and load are kept as they were on the day. */
 export const routineDetails = (code: RoutineCode) => DETAILS[code];
 
 const routineTest = (code: RoutineCode) =>
   z.strictObject({ ...common, kind: z.literal(code), details: routineDetails(code) });
 
-/** A test as a person saves it: the tape's, or any of the registry's. */
-export const proofTest = z.discriminatedUnion('kind', [tapeTest, ...ROUTINE_CODES.map(routineTest)]);
-export const proofTestRow = z.discriminatedUnion('kind', [
-  tapeTest.extend(stamps),
-  ...ROUTINE_CODES.map((code) => routineTest(code).extend(stamps)),
-]);
+const everyTest = ROUTINE_CODES.map(routineTest);
+const [firstTest, ...otherTests] = everyTest;
+
+/** A test as a person saves it: any of the registry's. */
+export const proofTest = z.discriminatedUnion('kind', [firstTest!, ...otherTests]);
+const [firstRow, ...otherRows] = everyTest.map((test) => test.extend(stamps));
+export const proofTestRow = z.discriminatedUnion('kind', [firstRow!, ...otherRows]);
 
 /** Guards a test's own part by its kind. */
 export const detailsOf = (kind: ProofTest['kind'], details: unknown): ProofTest['details'] =>
-  kind === 'tape' ? tapeDetails.parse(details) : routineDetails(kind).parse(details);
+  routineDetails(kind).parse(details);
 
 export type ProofTest = z.infer<typeof proofTest>;
 export type ProofTestRow = z.infer<typeof proofTestRow>;
-export type TapeTestRow = Extract<ProofTestRow, { kind: 'tape' }>;
-export type RoutineTestRow = Exclude<ProofTestRow, { kind: 'tape' }>;
-export type RoutineTestBody = Exclude<ProofTest, { kind: 'tape' }>;
-export type RoutineDetails = RoutineTestBody['details'];
-export type TapeDetails = z.infer<typeof tapeDetails>;
-export type Wheel = (typeof WHEELS)[number];
+export type RoutineDetails = ProofTest['details'];

@@ -26,6 +26,8 @@ export const climb = defineRoutine({
     unit: 'm',
     of: ({ pressureKpa, distanceM }) => (distanceM === null ? null : { kpa: pressureKpa, value: distanceM }),
   },
+  // How many went up, 0 to 1.
+  levelUnit: 'times',
   judge: (runs, _, { family }) => {
     const went = levelsOf(
       runs.map(({ pressureKpa, result }) => ({ kpa: pressureKpa, value: result === 'reached' ? 1 : 0 })),

@@ -63,6 +63,7 @@ export const print = defineRoutine({
     outline: { type: 'outline', optional: true },
     photoId: { type: 'id', optional: true },
   },
+  levelUnit: 'mm',
   judge: (runs, _, on) => {
     const levels = levelsOf(runs.map(({ pressureKpa, lengthMm }) => ({ kpa: pressureKpa, value: lengthMm })));
     if (levels.length === 0) return judgement({ verdict: 'noRuns', move: 'again' });

@@ -14,11 +14,13 @@ import { rut } from './rut';
 import { shake } from './shake';
 import { split } from './split';
 import { standingHeight } from './standingHeight';
+import { tape } from './tape';
 import { familyLimits, heldInLimits } from './testLimits';
 import { turnAndHit } from './turnAndHit';
 
-/** Every test but the tape, in the order in which they are offered. */
+/** Every test, in the order in which they are offered. */
 export const ROUTINES = [
+  tape,
   print,
   chalk,
   standingHeight,

@@ -121,6 +121,8 @@ export interface Routine<Setup extends Fields = Fields, Run extends Fields = Fie
     readonly unit: FieldUnit;
     readonly of: (run: ValuesOf<Run>, setup: ValuesOf<Setup>) => { kpa: number; value: number } | null;
   };
+  /** What its levels count, where it has no score to say so. */
+  readonly levelUnit?: FieldUnit;
   readonly judge: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => Judgement;
   /** What it tells of the tire's own constants. */
   readonly evidence?: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => readonly Evidence[];

@@ -14,6 +14,7 @@ export const standingHeight = defineRoutine({
   oneWheel: true,
   setup: { hangingMm: { type: 'number', unit: 'mm', min: 10, max: 1000 } },
   run: { pressureKpa: GAUGE, loadedMm: { type: 'number', unit: 'mm', min: 5, max: 1000 } },
+  levelUnit: 'mm',
   judge: (runs, { hangingMm }, { build, wheelLoadKg }) => {
     const words = runs.map(({ loadedMm }) => (loadedMm < hangingMm ? 'settled' : 'higher'));
     const settled = runs.filter(({ loadedMm }) => loadedMm < hangingMm);

@@ -3,6 +3,9 @@ import fc from 'fast-check';
 import { contactPatch } from '../contact/contactPatch';
 import { REFERENCE_RIG } from '../reference/referenceRig';
 import { psi } from '../units/units';
+import { familyOf } from '../families/registry';
+import { judgeRoutine, routineEvidence, routinesFor } from './registry';
+import type { RoutineValues } from './routine';
 import { judgeTape, tapeEvidence, tapeLengthMm, type TapeTest } from './tape';
 
 const { build } = REFERENCE_RIG;
@@ -105,5 +108,39 @@ describe('tapeEvidence', () => {
   it('tells nothing where load or gauge have to be looked at first, or where too little was read', () => {
     expect(tapeEvidence(test({ readings: readings(1.3, 0, 36, 26, 16) }))).toEqual([]);
     expect(tapeEvidence(test({ readings: readings(0.68, 0, 36) }))).toEqual([]);
+  });
+});
+
+describe('tape', () => {
+  const on = (wheelLoadKg: number | null) => ({ family: familyOf('fourWheel'), build, wheelLoadKg });
+  const judge = (runs: readonly RoutineValues[], wheelLoadKg: number | null = 600) =>
+    judgeRoutine({ code: 'tape', setup: { method: 'marks', surface: 'firm' }, runs, on: on(wheelLoadKg) });
+
+  it.each([
+    ['one reading', readings(0.68, 0, 30), 'tooFewReadings', 'again'],
+    ['as predicted', readings(0.68, 0, 36, 15), 'grewAsExpected', 'keep'],
+    ['a stiff carcass', readings(0.2, 0, 36, 15), 'hardlyGrew', 'keep'],
+    ['far too much', readings(1.2, 0, 36, 15), 'moreThanExpected', 'look'],
+  ] as const)('%s', (_, runs, verdict, move) => expect(judge(runs)).toMatchObject({ verdict, move }));
+
+  it('says what it measured at each pressure, repeats put together, and the constant with its error', () => {
+    const { levels, figures } = judge([...readings(0.6, 0, 36, 24, 15), ...readings(0.6, 0, 24)]);
+    expect(levels.map(({ values }) => values.length)).toEqual([1, 2, 1]);
+    expect(figures.contactConstant).toBeCloseTo(0.6, 9);
+    expect(figures.standardError).toBeCloseTo(0, 9);
+    expect(judge(readings(1.2, 0, 36, 15)).figures).not.toHaveProperty('contactConstant');
+  });
+
+  it('keeps the lengths of a wheel whose load nobody knows, and learns nothing from them', () => {
+    const runs = readings(0.68, 0, 36, 15);
+    expect(judge(runs, null)).toMatchObject({ verdict: 'loadMissing', levels: { length: 2 } });
+    const unknown = { code: 'tape', setup: { method: 'marks', surface: 'firm' }, runs, on: on(null) } as const;
+    expect(routineEvidence(unknown)).toEqual([]);
+    expect(routineEvidence({ ...unknown, on: on(600) })).toHaveLength(2);
+  });
+
+  it('is no bicycle’s', () => {
+    expect(routinesFor('bicycle')).not.toContain('tape');
+    expect(routinesFor('farm')).toContain('tape');
   });
 });

@@ -2,6 +2,8 @@ import { fitLine } from '../numerics/fitLine';
 import type { Evidence } from '../calibrate/observation';
 import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
 import type { TireBuild } from '../contact/stiffness';
+import { levelsOf } from './levels';
+import { defineRoutine, GAUGE, judgement, type Move } from './routine';
 
 /**
  * How the ends of the contact were found. `poles`: straight poles stood against the tread front and rear; they touch
@@ -156,3 +158,44 @@ export function tapeEvidence(test: TapeTest): Evidence[] {
     run,
   }));
 }
+
+const MOVES = {
+  tooFewReadings: 'again',
+  grewAsExpected: 'keep',
+  hardlyGrew: 'keep',
+  moreThanExpected: 'look',
+} as const satisfies Record<TapeVerdict, Move>;
+
+/**
+ * Contact length of one wheel between poles or marks, at two or more pressures. No bicycles: they stand on a print too short
+ * for poles and a tape.
+ */
+export const tape = defineRoutine({
+  code: 'tape',
+  kinds: ['car', 'quad', 'motorcycle', 'farm'],
+  minutes: 5,
+  oneWheel: true,
+  setup: {
+    method: { type: 'choice', options: ['poles', 'marks'] },
+    surface: { type: 'choice', options: ['firm', 'soft'] },
+  },
+  run: { pressureKpa: GAUGE, lengthMm: { type: 'number', unit: 'mm', min: 20, max: 1500 } },
+  levelUnit: 'mm',
+  judge: (readings, setup, { build, wheelLoadKg }) => {
+    const levels = levelsOf(readings.map(({ pressureKpa, lengthMm }) => ({ kpa: pressureKpa, value: lengthMm })));
+    if (wheelLoadKg === null) return judgement({ verdict: 'loadMissing', move: 'again', levels });
+    const { verdict, growth, contact } = judgeTape({ build, wheelLoadKg, ...setup, readings });
+    return judgement({
+      verdict,
+      move: MOVES[verdict],
+      levels,
+      figures: {
+        ...growth,
+        ...(contact && { contactConstant: contact.contactConstant }),
+        ...(contact && contact.standardError !== null && { standardError: contact.standardError }),
+      },
+    });
+  },
+  evidence: (readings, setup, { build, wheelLoadKg }) =>
+    wheelLoadKg === null ? [] : tapeEvidence({ build, wheelLoadKg, ...setup, readings }),
+});

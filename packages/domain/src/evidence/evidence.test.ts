@@ -1,12 +1,12 @@
-import type { ProofTestRow, RigAxle, RoutineTestRow, TapeTestRow } from '@dunlinmoss/contract';
+import type { ProofTestRow, RigAxle } from '@dunlinmoss/contract';
 import { contactPatch, deflectionMm, psi, REFERENCE_RIG } from '@dunlinmoss/core';
 
 import { sampleAxle } from '../testing/sampleRig';
-import { isOfTire, judgementOf, ownTireOf, routineTestOf, tapeOf } from './evidence';
+import { isOfTire, judgementOf, ownTireOf, routineTestOf } from './evidence';
 
 const at = '2026-05-02T08:00:00.000Z';
 const tire = { tireMarking: '265/65R17 112T', loadRange: 'standard', wheelLoadKg: 600 } as const;
-const tape = (gauge: TapeTestRow['details']['gauge'], change: object = {}) =>
+const tape = (gauge: ProofTestRow['details']['gauge'], change: object = {}) =>
   ({
     id: 't',
     kind: 'tape',
@@ -14,18 +14,19 @@ const tape = (gauge: TapeTestRow['details']['gauge'], change: object = {}) =>
     performedAt: at,
     details: {
       ...tire,
-      wheel: 'frontLeft',
-      surface: 'firm',
-      method: 'marks',
+      wheel: 'front left',
+      widthMm: null,
       gauge,
-      readings: [36, 15].map((each) => ({
+      note: '',
+      setup: { surface: 'firm', method: 'marks' },
+      runs: [36, 15].map((each) => ({
         pressureKpa: psi(each),
         lengthMm: (0.62 / 0.68) * contactPatch(REFERENCE_RIG.build, 600, psi(each))!.lengthMm,
       })),
     },
     ...change,
-  }) as unknown as TapeTestRow;
-const height = (change: object = {}): RoutineTestRow =>
+  }) as unknown as ProofTestRow;
+const height = (change: object = {}): ProofTestRow =>
   ({
     id: 'h',
     kind: 'standingHeight',
@@ -41,13 +42,15 @@ const height = (change: object = {}): RoutineTestRow =>
       runs: [{ pressureKpa: psi(38), loadedMm: 300 - 0.8 * deflectionMm(REFERENCE_RIG.build, 600, psi(36)) }],
     },
     ...change,
-  }) as unknown as RoutineTestRow;
+  }) as unknown as ProofTestRow;
 const axle = (change: Partial<RigAxle> = {}) =>
   ({ ...sampleAxle('front'), ...tire, measuredWidthMm: null, fittedAt: null, ...change }) as RigAxle;
 
-describe('tapeOf and routineTestOf', () => {
+describe('routineTestOf', () => {
   it('take off what the gauge reads too much, wherever it was read', () => {
-    expect(tapeOf(tape({ gaugeId: 'g', offsetKpa: psi(1) })).readings[0]!.pressureKpa).toBeCloseTo(psi(35), 9);
+    expect(
+      routineTestOf('tape', tape({ gaugeId: 'g', offsetKpa: psi(1) }).details, 'fourWheel').runs[0]!.pressureKpa,
+    ).toBeCloseTo(psi(35), 9);
     expect(routineTestOf('standingHeight', height().details, 'fourWheel').runs[0]!.pressureKpa).toBeCloseTo(psi(36), 9);
     // A height was not read off a gauge.
     expect(routineTestOf('standingHeight', height().details, 'fourWheel').setup.hangingMm).toBe(300);

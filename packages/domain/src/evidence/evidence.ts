@@ -1,14 +1,12 @@
-import { buildOf, type ProofTestRow, type RigAxle, type RoutineTestRow, type TapeTestRow } from '@dunlinmoss/contract';
+import { buildOf, type ProofTestRow, type RigAxle } from '@dunlinmoss/contract';
 import {
   correctedKpa,
   familyOf,
   judgeRoutine,
-  judgeTape,
   ownTire,
   routineEvidence,
   routineOf,
   sameSize,
-  tapeEvidence,
   type FamilyCode,
   type Judgement,
   type Observation,
@@ -17,21 +15,7 @@ import {
   type RoutineTest,
   type RoutineValues,
   type TestLimits,
-  type TapeResult,
-  type TapeTest,
 } from '@dunlinmoss/core';
-
-/** A saved tape test as the core judges it: readings corrected for their gauge. */
-export const tapeOf = ({ details }: Pick<TapeTestRow, 'details'>): TapeTest => ({
-  build: buildOf(details),
-  wheelLoadKg: details.wheelLoadKg,
-  method: details.method,
-  surface: details.surface,
-  readings: details.readings.map(({ pressureKpa, lengthMm }) => ({
-    pressureKpa: correctedKpa(pressureKpa, details.gauge?.offsetKpa ?? 0),
-    lengthMm,
-  })),
-});
 
 /** What was written down with pressures as they truly were: a gauge's offset is taken off wherever it was read. */
 function corrected(
@@ -51,7 +35,7 @@ function corrected(
 
 /** What is judged of a routine: as saved, or as it is being typed. */
 export type WrittenDown = Pick<
-  RoutineTestRow['details'],
+  ProofTestRow['details'],
   'setup' | 'runs' | 'tireMarking' | 'loadRange' | 'wheelLoadKg' | 'widthMm' | 'gauge'
 >;
 
@@ -77,15 +61,12 @@ export function routineTestOf(
   };
 }
 
-export const judgementOf = (row: RoutineTestRow, family: FamilyCode): Judgement =>
+export const judgementOf = (row: ProofTestRow, family: FamilyCode): Judgement =>
   judgeRoutine(routineTestOf(row.kind, row.details, family));
-
-export const tapeResultOf = (row: TapeTestRow): TapeResult => judgeTape(tapeOf(row));
 
 /** Everything that one test tells of the constants of its tire. */
 function observationsOf(test: ProofTestRow, family: FamilyCode): Observation[] {
-  const evidence =
-    test.kind === 'tape' ? tapeEvidence(tapeOf(test)) : routineEvidence(routineTestOf(test.kind, test.details, family));
+  const evidence = routineEvidence(routineTestOf(test.kind, test.details, family));
   // What reads long reads long by the same within one test alone.
   return evidence.map((each) => ({ ...each, test: test.id, offset: each.offset && `${test.id} ${each.offset}` }));
 }

@@ -193,7 +193,7 @@ async function readParts(
   };
   for (const kind of RESOURCE_NAMES) {
     const repository = repositories[kind] as unknown as Repository<never, unknown>;
-    const schema = archivedRow(kind) as z.ZodType<KeptRow<unknown>>;
+    const schema = archivedRow(kind, head.data.version) as z.ZodType<KeptRow<unknown>>;
     for await (const rows of linesOf(zip, entryOf(`${kind}.jsonl`), kind, schema, ROWS_AT_ONCE)) {
       count(kind, await repository.writeKept(connection, ownerId, rows), rows.length);
     }

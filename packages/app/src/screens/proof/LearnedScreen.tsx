@@ -20,7 +20,8 @@ import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { day, dayAndTime, length, pressure, pressureFine } from '../../words/format';
 import { learnedLines } from '../../words/learned';
-import { testName, testText } from '../../words/proof/tests';
+import { ROUTINE_WORDS } from '../../words/proof/registry';
+import { testText } from '../../words/proof/tests';
 
 /** What all tests of a rig add up to: assumed and found, what contradicts what, and which tests count. */
 export function LearnedScreen() {
@@ -129,7 +130,7 @@ function Learned({ rig, tests }: { readonly rig: RigRow; readonly tests: readonl
               <Toggle
                 label={testText(test, rig.family)}
                 note={`${dayAndTime(test.performedAt)}${test.counts ? '' : ' · set aside'}${older ? ` · of other tires: ${test.details.tireMarking}` : ''}`}
-                spokenLabel={`${testName(test.kind)}, ${dayAndTime(test.performedAt)}, counts`}
+                spokenLabel={`${ROUTINE_WORDS[test.kind].name}, ${dayAndTime(test.performedAt)}, counts`}
                 value={test.counts}
                 onChange={(counts) => void setCounts(test, counts)}
               />
@@ -148,7 +149,7 @@ function readingText(
   units: Units,
 ): string {
   const of = tests.find(({ id }) => id === test);
-  return `${length(valueMm, units)} at ${pressure(pressureKpa, units)}${of ? ` (${testName(of.kind)}, ${day(of.performedAt)})` : ''}`;
+  return `${length(valueMm, units)} at ${pressure(pressureKpa, units)}${of ? ` (${ROUTINE_WORDS[of.kind].name}, ${day(of.performedAt)})` : ''}`;
 }
 
 const styles = StyleSheet.create({

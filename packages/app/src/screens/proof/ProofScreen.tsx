@@ -1,5 +1,5 @@
 import { familyOf, routineOf, routinesFor } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter, type Href } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 
 import { useOpenOuting } from '../../data/outings';
 import { useRows } from '../../data/rows';
@@ -13,13 +13,6 @@ import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { TestList } from '../../components/TestList';
-
-const TAPE = {
-  kind: 'tape',
-  name: 'Tape',
-  tells: 'How long one wheel stands on the ground, at two or more pressures.',
-  minutes: 5,
-} as const;
 
 /** The tests that suit a rig, each with what it tells and costs, and what was tested already. */
 export function ProofScreen() {
@@ -51,16 +44,6 @@ export function ProofScreen() {
     );
   }
   const { kind } = familyOf(rig.family);
-  const tests = [
-    // A bicycle stands on a print too short for poles and a tape.
-    ...(kind === 'bicycle' ? [] : [TAPE]),
-    ...routinesFor(kind).map((code) => ({
-      kind: code,
-      name: ROUTINE_WORDS[code].name,
-      tells: ROUTINE_WORDS[code].tells,
-      minutes: routineOf(code).minutes,
-    })),
-  ];
   const onOuting = outing?.rigId === rig.id;
 
   return (
@@ -105,14 +88,14 @@ export function ProofScreen() {
       </Unfold>
       {onOuting && <Text tone="muted">What you test now is kept with the outing under way.</Text>}
       <CardList>
-        {tests.map(({ kind: code, name, tells, minutes }) => (
+        {routinesFor(kind).map((code) => (
           <LinkCard
             key={code}
-            href={{ pathname: `/proof/${code}/[id]`, params: { id: 'new', rig: rig.id } } as unknown as Href}
+            href={{ pathname: '/proof/[kind]/[id]', params: { kind: code, id: 'new', rig: rig.id } }}
           >
-            <Text as="strong">{name}</Text>
-            <Text as="small">{tells}</Text>
-            <Text as="small" tone="muted">{`about ${minutes} min`}</Text>
+            <Text as="strong">{ROUTINE_WORDS[code].name}</Text>
+            <Text as="small">{ROUTINE_WORDS[code].tells}</Text>
+            <Text as="small" tone="muted">{`about ${routineOf(code).minutes} min`}</Text>
           </LinkCard>
         ))}
       </CardList>

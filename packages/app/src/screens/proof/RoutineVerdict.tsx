@@ -1,38 +1,31 @@
-import { routineOf, type Judgement, type RoutineTest } from '@dunlinmoss/core';
+import { routineOf } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { unitsStore } from '../../settings/preferences';
 import { usePalette } from '../../theme/useLight';
 import { isCeiling, LIMIT_WORDS } from '../../words/limits';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { onScreen } from './routines/registry';
 import { RunStrip } from './RunStrip';
-
-interface RoutineVerdictProps {
-  /** Undefined until there is enough to judge. */
-  readonly test: RoutineTest | undefined;
-  readonly judgement: Judgement | undefined;
-  /** Names of the rig's wheels by key. */
-  readonly wheels: Readonly<Record<string, string>>;
-}
+import type { OpenRoutine } from './openRoutine';
 
 const TONE = { keep: 'moss', softer: 'ink', firmer: 'ink', again: 'ink', look: 'rust' } as const;
 
 /** What a test says so far, in words and in its own picture. */
-export function RoutineVerdict({ test, judgement, wheels }: RoutineVerdictProps) {
+export function RoutineVerdict({ open }: { readonly open: OpenRoutine }) {
   const palette = usePalette();
-  const units = unitsStore.use();
-  if (!test || !judgement || test.runs.length === 0) {
+  const { code, test, judgement, names, units } = open;
+  const { Picture = RunStrip, saysRuns, strip, withheld } = onScreen(code);
+  const why = withheld?.(open) ?? null;
+  if (why !== null || !test || !judgement) {
     return (
       <Panel title="Result">
-        <Text tone="muted">What it says stands here as soon as something is written down.</Text>
+        <Text tone="muted">{why ?? 'What it says stands here as soon as something is written down.'}</Text>
       </Panel>
     );
   }
-  const words = ROUTINE_WORDS[test.code];
-  const { Picture = RunStrip, saysRuns, strip } = onScreen(test.code);
+  const words = ROUTINE_WORDS[code];
   const { verdict, move, contradictions, heldAt } = judgement;
   const hurts = move === 'look' || contradictions.length > 0;
   return (
@@ -57,7 +50,7 @@ export function RoutineVerdict({ test, judgement, wheels }: RoutineVerdictProps)
           </Text>
         )}
       </View>
-      <Picture test={test} judgement={judgement} units={units} wheels={wheels} {...(strip && { strip })} />
+      <Picture test={test} judgement={judgement} units={units} wheels={names} {...(strip && { strip })} />
       {words.runs && judgement.runs.length > 0 && !saysRuns && (
         <Text as="small" tone="muted">
           {judgement.runs
@@ -74,7 +67,7 @@ export function RoutineVerdict({ test, judgement, wheels }: RoutineVerdictProps)
             .join(', ')}. Both are kept; nothing is averaged.`}
         </Text>
       )}
-      {routineOf(test.code).evidence && (
+      {routineOf(code).evidence && (
         <Text as="small" tone="muted">
           What it tells of the tire itself goes into the plan when it is saved.
         </Text>

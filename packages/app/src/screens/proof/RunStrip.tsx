@@ -14,7 +14,8 @@ interface RunStripProps extends PictureProps {
 /** The runs of a test over their pressures, with the one to try next, and how sure that is. */
 export function RunStrip({ test: { code }, judgement, units, strip = {} }: RunStripProps) {
   const palette = usePalette();
-  const unit = strip.unit ?? routineOf(code).score?.unit;
+  const { score, levelUnit } = routineOf(code);
+  const unit = levelUnit ?? score?.unit;
   const inMm = unit === 'mm';
   const counted = [
     ROUTINE_WORDS[code].counted ?? '',

@@ -1,4 +1,5 @@
 import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import type { RoutineCode } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 
@@ -6,23 +7,23 @@ import { useOpenOuting } from '../../data/outings';
 import { useRow, useRows } from '../../data/rows';
 import { Page } from '../../components/Page';
 import { Empty, Loading } from '../../components/States';
+import { ROUTINE_WORDS } from '../../words/proof/registry';
 
 /** What a test is opened with: the saved one, or a new one on the outing given, under way, or none. */
-export interface OpenedTest<Row extends ProofTestRow> {
-  readonly row: Row | undefined;
+export interface OpenedTest {
+  readonly row: ProofTestRow | undefined;
   readonly rig: RigRow;
   readonly outing: OutingRow | undefined;
 }
 
-interface TestPageProps<Row extends ProofTestRow> {
-  readonly title: string;
-  /** Whether a saved test is of the kind that this screen is for. */
-  readonly isOwn: (row: ProofTestRow) => row is Row;
-  readonly children: (opened: OpenedTest<Row>) => ReactNode;
+interface TestPageProps {
+  readonly code: RoutineCode;
+  readonly children: (opened: OpenedTest) => ReactNode;
 }
 
 /** Opens the test of the address: `new` begins one. What is missing is said, with a way on. */
-export function TestPage<Row extends ProofTestRow>({ title, isOwn, children }: TestPageProps<Row>) {
+export function TestPage({ code, children }: TestPageProps) {
+  const { name: title } = ROUTINE_WORDS[code];
   const { id, outing: outingId, rig: rigId } = useLocalSearchParams<{ id: string; outing?: string; rig?: string }>();
   const router = useRouter();
   const isNew = id === 'new';
@@ -34,7 +35,7 @@ export function TestPage<Row extends ProofTestRow>({ title, isOwn, children }: T
   const outing = linked.row ?? underWay;
   const wanted = test.row?.rigId ?? outing?.rigId ?? rigId ?? rigs.rows[0]?.id;
   const rig = useRow('rigs', wanted);
-  const row = test.row && isOwn(test.row) ? test.row : undefined;
+  const row = test.row?.kind === code ? test.row : undefined;
 
   if (test.missing || rig.missing || (test.row && !row)) {
     return (

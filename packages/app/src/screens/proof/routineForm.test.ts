@@ -1,10 +1,10 @@
-import { bodyOf, routineDetails, type RoutineTestRow } from '@dunlinmoss/contract';
+import { bodyOf, routineDetails, type ProofTestRow } from '@dunlinmoss/contract';
 import { arbitraryOf } from '@dunlinmoss/contract/testing';
 import { psi, ROUTINE_CODES, routineOf } from '@dunlinmoss/core';
 import fc from 'fast-check';
 
 import type { Units } from '../../settings/preferences';
-import { readCone } from './coneTable';
+import { readCone } from './routines/coneTable';
 import {
   anotherRun,
   isPendingRun,
@@ -16,11 +16,11 @@ import {
   writtenDown,
   type RoutineFormValues,
 } from './routineForm';
-import { slopeOf } from './SlopeFromTilt';
+import { slopeOf } from './routines/SlopeFromTilt';
 
 const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
 const tire = { tireMarking: '265/65R17 112T', loadRange: 'standard', wheelLoadKg: 600, widthMm: null } as const;
-const tireOfTest = ({ tireMarking, loadRange, wheelLoadKg, widthMm }: RoutineTestRow['details']) => ({
+const tireOfTest = ({ tireMarking, loadRange, wheelLoadKg, widthMm }: ProofTestRow['details']) => ({
   tireMarking,
   loadRange,
   wheelLoadKg,
@@ -132,7 +132,7 @@ describe('a saved test', () => {
     fc.assert(
       fc.property(arbitraryOf(routineDetails(code)), (made) => {
         const details = routineDetails(code).parse(made);
-        const row = { ...identity, ...stamps, revision: 3, kind: code, details } as RoutineTestRow;
+        const row = { ...identity, ...stamps, revision: 3, kind: code, details } as ProofTestRow;
         const saved = toRoutineTest(
           code,
           routineValues(row, units),

@@ -1,4 +1,4 @@
-import { fieldProblems, proofTest, type FieldProblem, type ProofTest, type RoutineTestRow } from '@dunlinmoss/contract';
+import { fieldProblems, proofTest, type FieldProblem, type ProofTest, type ProofTestRow } from '@dunlinmoss/contract';
 import {
   routineOf,
   type Field,
@@ -141,7 +141,7 @@ export const newRoutine = (
   };
 };
 
-export const routineValues = ({ kind, details, revision }: RoutineTestRow, units: Units): RoutineFormValues => ({
+export const routineValues = ({ kind, details, revision }: ProofTestRow, units: Units): RoutineFormValues => ({
   ...newRoutine(
     kind,
     { wheel: details.wheel, gaugeId: details.gauge?.gaugeId ?? '', setup: details.setup, runs: details.runs },

@@ -1,65 +1,67 @@
-import type { OutingRow, RigRow, RoutineTestRow } from '@dunlinmoss/contract';
-import { judgeRoutine, routineOf, type Judgement, type RoutineCode, type RoutineTest } from '@dunlinmoss/core';
-import { heaviest, limitsOfTest, routineTestOf, type TestedWheel, testedWheels } from '@dunlinmoss/domain';
+import { judgeRoutine, routineOf } from '@dunlinmoss/core';
+import { heaviest, limitsOfTest, routineTestOf, testedWheels, type TestedWheel } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { useForm, useWatch, type Path, type UseFormReturn } from 'react-hook-form';
+import { useFieldArray, useForm, useWatch, type Path } from 'react-hook-form';
 
 import { useTestsOf } from '../../data/tests';
 import { dropDraft, readDraft, useDraft } from '../../data/drafts';
 import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
-import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
+import { unitsFor, unitsStore } from '../../settings/preferences';
 import { notify } from '../../components/Notice';
 import { archiveAndSay } from '../../components/archiveAndSay';
+import { wheelName } from '../../words/air';
+import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { savedText } from '../../words/saved';
 import {
+  isPendingRun,
   newRoutine,
   routineValues,
   toRoutineTest,
   writtenDown,
-  type NewRoutine,
   type RoutineFormValues,
 } from './routineForm';
-
-export interface RoutineInput {
-  readonly code: RoutineCode;
-  readonly row: RoutineTestRow | undefined;
-  readonly rig: RigRow;
-  readonly outing: OutingRow | undefined;
-  /** What a new test begins with. */
-  readonly begin: (wheel: TestedWheel, units: Units) => Omit<NewRoutine, 'wheel'>;
-}
-
-export interface OpenRoutine {
-  readonly form: UseFormReturn<RoutineFormValues>;
-  readonly values: RoutineFormValues;
-  readonly units: Units;
-  readonly wheels: readonly TestedWheel[];
-  readonly wheel: TestedWheel;
-  readonly offsetKpa: number;
-  /** What can be judged already, and what it says. */
-  readonly test: RoutineTest | undefined;
-  readonly judgement: Judgement | undefined;
-  readonly submit: () => Promise<void>;
-  readonly archiveRow: (() => void) | undefined;
-}
+import type { OpenRoutine, RoutineInput } from './openRoutine';
+import { oneRun } from './routines/onScreen';
+import { onScreen } from './routines/registry';
 
 /** A test that is being walked through: what is typed, what it says so far, and how it is kept. */
-export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): OpenRoutine {
+export function useRoutine(input: RoutineInput): OpenRoutine {
+  const { code, row, rig, outing } = input;
   const router = useRouter();
   const units = unitsFor(unitsStore.use(), rig.family);
   const [fresh] = useState(() => ({ id: newId(), performedAt: new Date().toISOString() }));
   const draft = `routine:${code}:${row?.id ?? `new:${rig.id}:${outing?.id ?? ''}`}`;
   const wheels = testedWheels(rig, outing?.loadCaseId);
   const first = heaviest(wheels);
+  const tests = useTestsOf(rig.id);
+  const begun = (wheel: TestedWheel): RoutineFormValues => {
+    const setKpa = outing?.pressures.find(({ position }) => position === wheel.position)?.pressureKpa;
+    const at = { rig, outing, tests, wheels, wheel, setKpa: setKpa ?? wheel.roadKpa, units };
+    return newRoutine(code, { wheel: wheel.key, ...(onScreen(code).begin ?? oneRun)(at) }, units);
+  };
   const form = useForm<RoutineFormValues>({
-    defaultValues:
-      readDraft<RoutineFormValues>(draft) ??
-      (row ? routineValues(row, units) : newRoutine(code, { wheel: first.key, ...begin(first, units) }, units)),
+    defaultValues: readDraft<RoutineFormValues>(draft) ?? (row ? routineValues(row, units) : begun(first)),
   });
   useDraft(draft, form);
+  const { fields, append, remove, insert } = useFieldArray({ control: form.control, name: 'runs' });
+  const chooseWheel = (key: string): void => {
+    form.setValue('wheel', key, { shouldDirty: true });
+    const wheel = wheels.find((each) => each.key === key);
+    // What was filled in for the wheel before is no reading of this one.
+    if (wheel && form.getValues('runs').every((run) => isPendingRun(routineOf(code).run, run))) {
+      form.setValue('runs', begun(wheel).runs);
+    }
+  };
+  const drop = (index: number): void => {
+    const run = form.getValues(`runs.${index}`);
+    remove(index);
+    if (!isPendingRun(routineOf(code).run, run)) {
+      notify(`${ROUTINE_WORDS[code].run ?? 'Run'} removed.`, () => insert(index, run));
+    }
+  };
   const values = useWatch({ control: form.control }) as RoutineFormValues;
   const gauges = useGauges();
   const kept = row?.details.gauge;
@@ -69,10 +71,9 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
   const found = wheels.find(({ key }) => key === values.wheel) ?? first;
   const wheel = row && row.details.wheel === values.wheel ? { ...found, ...tireOf(row.details) } : found;
   const written = writtenDown(code, values, tireOf(wheel), gauge);
-  const tests = useTestsOf(rig.id);
   const limits = limitsOfTest(rig, tests, outing, routineOf(code).oneWheel ? found.position : null);
   const test = written && routineTestOf(code, written.details, rig.family, limits);
-  const judged = test && (test.runs.length > 0 || code === 'bracket') ? judgeRoutine(test) : undefined;
+  const judged = test && test.runs.length > 0 ? judgeRoutine(test) : undefined;
 
   const submit = async (): Promise<void> => {
     form.clearErrors();
@@ -104,10 +105,14 @@ export function useRoutine({ code, row, rig, outing, begin }: RoutineInput): Ope
         })
     : undefined;
   return {
+    ...input,
     form,
     values,
+    runs: { fields, append, drop },
+    chooseWheel,
     units,
     wheels,
+    names: Object.fromEntries(wheels.map((each) => [each.key, wheelName(each)])),
     wheel,
     offsetKpa,
     test,

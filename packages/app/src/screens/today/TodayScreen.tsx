@@ -111,7 +111,8 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
   };
   const go = {
     setPressures: () => router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: outing.groundCode } }),
-    test: () => router.navigate({ pathname: '/proof/tape/[id]', params: { id: 'new', outing: outing.id } }),
+    test: () =>
+      router.navigate({ pathname: '/proof/[kind]/[id]', params: { kind: 'tape', id: 'new', outing: outing.id } }),
     decide: () => router.navigate({ pathname: '/book/[id]', params: { id: outing.id } }),
     airUp: () => (onBicycle ? void airIsBack() : byWheel('in')),
     backUp: () => void backUp(),

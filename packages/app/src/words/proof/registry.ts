@@ -15,9 +15,11 @@ import { rutWords } from './rut';
 import { shakeWords } from './shake';
 import { splitWords } from './split';
 import { standingHeightWords } from './standingHeight';
+import { tapeWords } from './tape';
 import { turnAndHitWords } from './turnAndHit';
 
 export const ROUTINE_WORDS: Record<RoutineCode, RoutineWords> = {
+  tape: tapeWords,
   print: printWords,
   chalk: chalkWords,
   standingHeight: standingHeightWords,

@@ -6,10 +6,10 @@ import { pressure } from '../../../words/format';
 import { predictionText } from '../../../words/proof/climb';
 import { ROUTINE_WORDS } from '../../../words/proof/registry';
 import { RunStrip } from '../RunStrip';
-import { SlopeFromTilt } from '../SlopeFromTilt';
+import { SlopeFromTilt } from './SlopeFromTilt';
 import type { InputProps, PictureProps, RoutineOnScreen, StripSettings } from './onScreen';
 
-const STRIP: StripSettings = { range: [0, 1], unit: 'none', note: '1 yes 0 no' };
+const STRIP: StripSettings = { range: [0, 1], note: '1 yes 0 no' };
 
 /** The strip of the runs, and what formulas say of such a slope where the soil was told. */
 function Picture(props: PictureProps) {

@@ -3,7 +3,7 @@ import { fromCanonical, INCH_OF_WATER_ML } from '@dunlinmoss/core';
 import { TrackLines } from '../../../pictures/TrackLines';
 import { usePalette } from '../../../theme/useLight';
 import { ROUTINE_WORDS } from '../../../words/proof/registry';
-import type { PictureProps, RoutineOnScreen } from './onScreen';
+import { oneRun, type PictureProps, type RoutineOnScreen } from './onScreen';
 
 /** The water that is left in both rings against time. */
 function Picture({ test: { runs, setup }, units }: PictureProps) {
@@ -30,4 +30,7 @@ function Picture({ test: { runs, setup }, units }: PictureProps) {
 }
 
 // One inch of water in the field kit's ring.
-export const infiltrationOnScreen: RoutineOnScreen = { Picture, setup: { pouredMl: INCH_OF_WATER_ML } };
+export const infiltrationOnScreen: RoutineOnScreen = {
+  Picture,
+  begin: (at) => ({ ...oneRun(at), setup: { pouredMl: INCH_OF_WATER_ML } }),
+};

@@ -1,7 +1,11 @@
+import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import type { Judgement, RoutineTest, RoutineValues } from '@dunlinmoss/core';
+import type { TestedWheel } from '@dunlinmoss/domain';
 import type { ComponentType } from 'react';
 
 import type { Units } from '../../../settings/preferences';
+import type { NewRoutine } from '../routineForm';
+import type { OpenRoutine } from '../openRoutine';
 
 export interface PictureProps {
   readonly test: RoutineTest;
@@ -20,6 +24,20 @@ export interface InputProps {
   readonly addRuns: (runs: readonly RoutineValues[]) => void;
 }
 
+/** What a new test begins with. */
+export interface Beginning {
+  readonly rig: RigRow;
+  readonly outing: OutingRow | undefined;
+  /** Every test of the rig so far. */
+  readonly tests: readonly ProofTestRow[];
+  readonly wheels: readonly TestedWheel[];
+  /** The wheel it begins on. */
+  readonly wheel: TestedWheel;
+  /** What was set on the outing, or else the road pressure, kPa; null where neither is known. */
+  readonly setKpa: number | null;
+  readonly units: Units;
+}
+
 /** What a test has of its own on the screen; all else follows from its fields. */
 export interface RoutineOnScreen {
   /** Instead of the strip of its runs. */
@@ -27,8 +45,16 @@ export interface RoutineOnScreen {
   /** Ways to put something in without typing it: in the panel of the setup, or one of their own. */
   readonly SetupInput?: ComponentType<InputProps>;
   readonly RunsInput?: ComponentType<InputProps>;
-  /** What the setup of a new one begins with. */
-  readonly setup?: RoutineValues;
+  /** Instead of the panels of setup and runs. */
+  readonly Body?: ComponentType<{ readonly open: OpenRoutine }>;
+  /** Why the verdict is withheld for now; null where it is not. */
+  readonly withheld?: (open: OpenRoutine) => string | null;
+  /** Below the verdict. */
+  readonly Beside?: ComponentType<{ readonly open: OpenRoutine }>;
+  /** What a new one begins with; one run at the pressure that is set, unless told. */
+  readonly begin?: (at: Beginning) => Omit<NewRoutine, 'wheel'>;
+  /** The button that saves a new one; null where there is nothing to save yet. */
+  readonly saving?: (open: OpenRoutine) => { readonly label: string; readonly main: boolean } | null;
   /** The picture says what came of each run, so that no line has to. */
   readonly saysRuns?: true;
   /** How its strip is drawn, where its fields alone do not say. */
@@ -38,9 +64,12 @@ export interface RoutineOnScreen {
 export interface StripSettings {
   /** Both ends of the score, where they are known. */
   readonly range?: readonly [number, number];
-  /** What the score is counted in. */
-  readonly unit?: 'mm' | 'none';
   readonly note?: string;
   /** How sure it is is said elsewhere on its screen. */
   readonly sureElsewhere?: true;
 }
+
+/** One run at what is set. Wheels are gone round in walking order; the soil is read untouched first. */
+export const oneRun: NonNullable<RoutineOnScreen['begin']> = ({ setKpa, wheels, wheel }) => ({
+  runs: [{ pressureKpa: setKpa, wheel: wheels[0]?.key ?? wheel.key, track: 'untouched' }],
+});

@@ -3,7 +3,7 @@ import { fromCanonical, ROOT_LIMIT_KPA } from '@dunlinmoss/core';
 import { TrackLines } from '../../../pictures/TrackLines';
 import { usePalette } from '../../../theme/useLight';
 import { ROUTINE_WORDS } from '../../../words/proof/registry';
-import { ConeReadings } from '../ConeReadings';
+import { ConeReadings } from './ConeReadings';
 import type { InputProps, PictureProps, RoutineOnScreen } from './onScreen';
 
 /** The cone's reading by depth in both tracks and beside them, with the line where roots stop. */

@@ -6,6 +6,7 @@ import { usePalette } from '../../../theme/useLight';
 import { area } from '../../../words/area';
 import { percent, pressure } from '../../../words/format';
 import type { PictureProps, RoutineOnScreen } from './onScreen';
+import { PrintsInput } from './PrintsInput';
 
 /** The prints inside one another, with area, void and pressure of each. */
 function Picture({ test: { runs, on }, units }: PictureProps) {
@@ -45,4 +46,9 @@ function Picture({ test: { runs, on }, units }: PictureProps) {
   );
 }
 
-export const printOnScreen: RoutineOnScreen = { Picture };
+export const printOnScreen: RoutineOnScreen = {
+  Picture,
+  Body: PrintsInput,
+  begin: () => ({ runs: [] }),
+  saving: ({ values }) => (values.runs.length === 0 ? null : { label: 'Save this test', main: true }),
+};

@@ -7,7 +7,7 @@ import { infiltrationOnScreen } from './infiltration';
 import type { RoutineOnScreen } from './onScreen';
 import { penetrometerOnScreen } from './penetrometer';
 import { printOnScreen } from './print';
-import { standingHeightOnScreen } from './standingHeight';
+import { tapeOnScreen } from './tape';
 
 /** Tests that have something of their own on the screen; the others are drawn from their fields alone. */
 const OWN: Partial<Record<RoutineCode, RoutineOnScreen>> = {
@@ -17,7 +17,7 @@ const OWN: Partial<Record<RoutineCode, RoutineOnScreen>> = {
   infiltration: infiltrationOnScreen,
   penetrometer: penetrometerOnScreen,
   print: printOnScreen,
-  standingHeight: standingHeightOnScreen,
+  tape: tapeOnScreen,
 };
 
 export const onScreen = (code: RoutineCode): RoutineOnScreen => OWN[code] ?? {};

@@ -11,22 +11,22 @@ import {
 } from '@dunlinmoss/core';
 import { useEffect, useRef, useState } from 'react';
 
-import { keepPhoto } from '../../data/photos';
-import { newId } from '../../data/newId';
-import type { Units } from '../../settings/preferences';
-import { Action } from '../../components/Action';
-import { Choice } from '../../components/Choice';
-import { FilePicker } from '../../components/FilePicker';
-import { Panel } from '../../components/Panel';
-import { Progress } from '../../components/Progress';
-import { QuantityField } from '../../components/QuantityField';
-import { canonicalOf, quantityText, type QuantityText } from '../../components/quantityText';
-import { Text } from '../../components/Text';
-import { Toggle } from '../../components/Toggle';
-import { area } from '../../words/area';
-import { length, percent } from '../../words/format';
-import { photoProblemText, STAGE_WORDS, STAGES } from '../../words/photo';
-import { openPhoto, type PhotoBench } from '../../workers/printWork';
+import { keepPhoto } from '../../../data/photos';
+import { newId } from '../../../data/newId';
+import type { Units } from '../../../settings/preferences';
+import { Action } from '../../../components/Action';
+import { Choice } from '../../../components/Choice';
+import { FilePicker } from '../../../components/FilePicker';
+import { Panel } from '../../../components/Panel';
+import { Progress } from '../../../components/Progress';
+import { QuantityField } from '../../../components/QuantityField';
+import { canonicalOf, quantityText, type QuantityText } from '../../../components/quantityText';
+import { Text } from '../../../components/Text';
+import { Toggle } from '../../../components/Toggle';
+import { area } from '../../../words/area';
+import { length, percent } from '../../../words/format';
+import { photoProblemText, STAGE_WORDS, STAGES } from '../../../words/photo';
+import { openPhoto, type PhotoBench } from '../../../workers/printWork';
 import { PhotoMarks } from './PhotoMarks';
 
 /** What a photo gave, as a run of the print test takes it. */

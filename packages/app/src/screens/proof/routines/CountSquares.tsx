@@ -1,15 +1,15 @@
 import type { RoutineValues } from '@dunlinmoss/core';
 import { useState } from 'react';
 
-import type { Units } from '../../settings/preferences';
-import { Action } from '../../components/Action';
-import { NumberField } from '../../components/NumberField';
-import { notify } from '../../components/Notice';
-import { Panel } from '../../components/Panel';
-import { QuantityField } from '../../components/QuantityField';
-import { canonicalOf, quantityText } from '../../components/quantityText';
-import { Text } from '../../components/Text';
-import { parseNumber } from '../../settings/typedNumber';
+import type { Units } from '../../../settings/preferences';
+import { Action } from '../../../components/Action';
+import { NumberField } from '../../../components/NumberField';
+import { notify } from '../../../components/Notice';
+import { Panel } from '../../../components/Panel';
+import { QuantityField } from '../../../components/QuantityField';
+import { canonicalOf, quantityText } from '../../../components/quantityText';
+import { Text } from '../../../components/Text';
+import { parseNumber } from '../../../settings/typedNumber';
 
 /** Areas by counting squares of a sheet: whole ones, and those that the line cuts, which count half. */
 export function CountSquares({

@@ -1,62 +1,49 @@
-import { buildOf, type TapeDetails } from '@dunlinmoss/contract';
-import { tapeLengthMm, type TapeResult } from '@dunlinmoss/core';
+import { judgeTape, tapeLengthMm, type TapeMethod, type TapeReading, type TapeSurface } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
-import { unitsStore } from '../../settings/preferences';
-import { Panel } from '../../components/Panel';
-import { Text } from '../../components/Text';
-import { Strip, type StripPoint } from '../../pictures/Strip';
-import { usePalette } from '../../theme/useLight';
-import { length, percent, pressure } from '../../words/format';
-import { contactText, VERDICT_WORDS, verdictAdvice } from '../../words/tape';
-
-interface TapeVerdictProps {
-  readonly result: TapeResult;
-  readonly wheel: Pick<TapeDetails, 'tireMarking' | 'loadRange' | 'wheelLoadKg'>;
-}
+import { Text } from '../../../components/Text';
+import { Strip, type StripPoint } from '../../../pictures/Strip';
+import { usePalette } from '../../../theme/useLight';
+import { length, percent, pressure } from '../../../words/format';
+import { contactText } from '../../../words/proof/tape';
+import type { PictureProps, RoutineOnScreen } from './onScreen';
+import { TapesBeside } from './TapesBeside';
 
 const CURVE_POINTS = 24;
 
-/** Measured against predicted, what that means, and the constant it gives. Follows every keystroke. */
-export function TapeVerdict({ result, wheel }: TapeVerdictProps) {
-  const units = unitsStore.use();
+/** Measured against predicted, and the constant that gives. Follows every keystroke. */
+function Picture({ test: { setup, runs, on }, judgement, units }: PictureProps) {
   const palette = usePalette();
-  const { verdict, rows, growth, contact, offsetMm } = result;
-  const trouble = verdict === 'moreThanExpected';
+  if (on.wheelLoadKg === null) return null;
+  const { build, wheelLoadKg } = on;
+  const { rows, growth, contact, offsetMm } = judgeTape({
+    build,
+    wheelLoadKg,
+    method: setup.method as TapeMethod,
+    surface: setup.surface as TapeSurface,
+    readings: runs as unknown as readonly TapeReading[],
+  });
+  const own = contactText(judgement.figures);
   const firmest = rows[0];
   const softest = rows.at(-1);
 
   const curve = (constant: number | undefined, offset: number): StripPoint[] => {
     if (!firmest || !softest) return [];
     const span = firmest.pressureKpa - softest.pressureKpa;
-    const tire = { build: buildOf(wheel), wheelLoadKg: wheel.wheelLoadKg };
     return Array.from(
       { length: CURVE_POINTS + 1 },
       (_, index) => softest.pressureKpa + (span * index) / CURVE_POINTS,
     ).flatMap((pressureKpa) => {
-      const lengthMm = tapeLengthMm(tire, pressureKpa, constant, offset);
+      const lengthMm = tapeLengthMm({ build, wheelLoadKg }, pressureKpa, constant, offset);
       return lengthMm === undefined ? [] : [{ pressureKpa, lengthMm }];
     });
   };
   // The standard prediction reads long by what lies between it and the firmest row.
-  const plain = firmest && tapeLengthMm({ build: buildOf(wheel), wheelLoadKg: wheel.wheelLoadKg }, firmest.pressureKpa);
+  const plain = firmest && tapeLengthMm({ build, wheelLoadKg }, firmest.pressureKpa);
   const anchorMm = firmest?.predictedMm && plain ? firmest.predictedMm - plain : 0;
 
   return (
-    <Panel title="What it says">
-      <View
-        role="status"
-        style={[
-          styles.verdict,
-          {
-            borderColor: trouble ? palette.rust : palette.moss,
-            backgroundColor: trouble ? palette.rustWash : palette.mossWash,
-          },
-        ]}
-      >
-        <Text as="heading">{VERDICT_WORDS[verdict]}</Text>
-        <Text>{verdictAdvice(result)}</Text>
-      </View>
+    <>
       {growth && (
         <Text>
           {`Grew ${length(growth.measuredMm, units)}; predicted ${length(growth.predictedMm, units)}: ${percent(growth.ratio)} of it.`}
@@ -91,13 +78,13 @@ export function TapeVerdict({ result, wheel }: TapeVerdictProps) {
           </Text>
         </>
       )}
-      {contact && <Text tone="moss">{`Your contact constant: ${contactText(contact)}.`}</Text>}
+      {own !== undefined && <Text tone="moss">{`Your contact constant: ${own}.`}</Text>}
       {growth && offsetMm > 5 && (
         <Text as="small" tone="muted">
           {`Between poles, and on soft ground, a tape reads longer than the print: here by about ${length(offsetMm, units)}. So growth is compared, not length.`}
         </Text>
       )}
-    </Panel>
+    </>
   );
 }
 
@@ -114,8 +101,17 @@ function Row({ cells, head = false }: { readonly cells: readonly string[]; reado
   );
 }
 
+export const tapeOnScreen: RoutineOnScreen = {
+  Picture,
+  Beside: TapesBeside,
+  // Two readings to fill in: at road pressure, and at what is set.
+  begin: ({ wheel: { roadKpa }, setKpa }) => ({
+    setup: { method: 'poles', surface: 'firm' },
+    runs: [{ pressureKpa: roadKpa }, { pressureKpa: setKpa === roadKpa ? null : setKpa }],
+  }),
+};
+
 const styles = StyleSheet.create({
-  verdict: { borderLeftWidth: 6, padding: 12, gap: 4 },
   row: { flexDirection: 'row', borderBottomWidth: 1, paddingVertical: 4 },
   cell: { flex: 1, textAlign: 'right' },
 });

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
-import { Action } from '../../components/Action';
-import { notify } from '../../components/Notice';
+import { Action } from '../../../components/Action';
+import { notify } from '../../../components/Notice';
 
 /** Longer than a phone takes to tell how it lies, ms. */
 const PATIENCE_MS = 2_000;

@@ -1,7 +1,7 @@
 import type { PointPx } from '@dunlinmoss/core';
 import { createElement, useRef, useState, type CSSProperties, type KeyboardEvent, type PointerEvent } from 'react';
 
-import { usePalette } from '../../theme/useLight';
+import { usePalette } from '../../../theme/useLight';
 
 interface PhotoMarksProps {
   readonly src: string;

@@ -1,13 +1,13 @@
 import { probeProfile } from '@dunlinmoss/contract';
 import { toCanonical, type RoutineValues } from '@dunlinmoss/core';
 
-import { request } from '../../data/client';
-import type { Units } from '../../settings/preferences';
-import { Action } from '../../components/Action';
-import { FilePicker } from '../../components/FilePicker';
-import { notify } from '../../components/Notice';
-import { Panel } from '../../components/Panel';
-import { Text } from '../../components/Text';
+import { request } from '../../../data/client';
+import type { Units } from '../../../settings/preferences';
+import { Action } from '../../../components/Action';
+import { FilePicker } from '../../../components/FilePicker';
+import { notify } from '../../../components/Notice';
+import { Panel } from '../../../components/Panel';
+import { Text } from '../../../components/Text';
 import { readCone } from './coneTable';
 
 interface ConeReadingsProps {

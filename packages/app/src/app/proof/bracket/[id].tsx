@@ -1,1 +1,0 @@
-export { BracketScreen as default } from '../../../screens/proof/BracketScreen';

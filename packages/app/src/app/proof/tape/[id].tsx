@@ -1,1 +1,0 @@
-export { TapeScreen as default } from '../../../screens/proof/TapeScreen';

@@ -1,0 +1,92 @@
+import { routineOf } from '@dunlinmoss/core';
+import { Controller, type Path } from 'react-hook-form';
+
+import { Choice } from '../../components/Choice';
+import { Press } from '../../components/Press';
+import { Text } from '../../components/Text';
+import { Trash } from '../../theme/icons';
+import { usePalette } from '../../theme/useLight';
+import { wheelName } from '../../words/air';
+import { ROUTINE_WORDS } from '../../words/proof/registry';
+import { GaugeOfTest } from './GaugeOfTest';
+import { type FieldText, type RoutineFormValues } from './routineForm';
+import { RoutineField } from './RoutineField';
+import type { OpenRoutine } from './openRoutine';
+
+interface FieldOfRoutineProps {
+  readonly open: OpenRoutine;
+  readonly name: string;
+  /** The run it is of; of the setup without one. */
+  readonly run?: number;
+}
+
+/** One field of the setup or of a run, by what the test says of it. */
+export function FieldOfRoutine({ open: { code, form, names }, name, run }: FieldOfRoutineProps) {
+  const routine = routineOf(code);
+  const words = ROUTINE_WORDS[code];
+  const label = words.fields[name] ?? name;
+  return (
+    <Controller
+      control={form.control}
+      name={(run === undefined ? `setup.${name}` : `runs.${run}.${name}`) as Path<RoutineFormValues>}
+      render={({ field: { value, onChange }, fieldState }) => (
+        <RoutineField
+          field={(run === undefined ? routine.setup : routine.run)[name]!}
+          label={label}
+          spoken={run === undefined ? label : `${words.run ?? 'Run'} ${run + 1}: ${label.toLowerCase()}`}
+          value={value as FieldText}
+          onChange={onChange}
+          options={words.options?.[name]}
+          wheels={names}
+          problem={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+/** Which wheel the test is made on, where there are several. */
+export function WheelOfTest({ open, label }: { readonly open: OpenRoutine; readonly label: string }) {
+  const { wheels, values, chooseWheel } = open;
+  if (wheels.length < 2) return null;
+  return (
+    <Choice
+      label={label}
+      value={values.wheel}
+      options={wheels.map((each) => ({ code: each.key, name: wheelName(each) }))}
+      onChange={chooseWheel}
+    />
+  );
+}
+
+/** The gauge of a test's readings. */
+export const GaugeOfRoutine = ({ open: { form, values, offsetKpa, units } }: { readonly open: OpenRoutine }) => (
+  <GaugeOfTest
+    gaugeId={values.gaugeId}
+    onChange={(gaugeId) => form.setValue('gaugeId', gaugeId, { shouldDirty: true })}
+    offsetKpa={offsetKpa}
+    units={units}
+  />
+);
+
+interface RemoveRunProps {
+  /** `run 2`. */
+  readonly of: string;
+  readonly onPress: () => void;
+}
+
+export function RemoveRun({ of, onPress }: RemoveRunProps) {
+  const palette = usePalette();
+  return (
+    <Press
+      aria-label={`Remove ${of}`}
+      onPress={onPress}
+      style={{ flexDirection: 'row', gap: 4, alignItems: 'center', paddingHorizontal: 8 }}
+    >
+      <Trash size={18} color={palette.muted} />
+      <Text as="small" tone="muted">
+        Remove
+      </Text>
+    </Press>
+  );
+}

@@ -1,0 +1,35 @@
+import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import type { Judgement, RoutineCode, RoutineTest } from '@dunlinmoss/core';
+import type { TestedWheel } from '@dunlinmoss/domain';
+import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
+
+import type { Units } from '../../settings/preferences';
+import type { RoutineFormValues } from './routineForm';
+
+export interface RoutineInput {
+  readonly code: RoutineCode;
+  readonly row: ProofTestRow | undefined;
+  readonly rig: RigRow;
+  readonly outing: OutingRow | undefined;
+}
+
+export interface OpenRoutine extends RoutineInput {
+  readonly form: UseFormReturn<RoutineFormValues>;
+  readonly values: RoutineFormValues;
+  /** The list of runs; one that is dropped is given back on request. */
+  readonly runs: Pick<UseFieldArrayReturn<RoutineFormValues, 'runs'>, 'fields' | 'append'> & {
+    readonly drop: (index: number) => void;
+  };
+  readonly chooseWheel: (key: string) => void;
+  readonly units: Units;
+  readonly wheels: readonly TestedWheel[];
+  /** Their names by key. */
+  readonly names: Readonly<Record<string, string>>;
+  readonly wheel: TestedWheel;
+  readonly offsetKpa: number;
+  /** What can be judged already, and what it says. */
+  readonly test: RoutineTest | undefined;
+  readonly judgement: Judgement | undefined;
+  readonly submit: () => Promise<void>;
+  readonly archiveRow: (() => void) | undefined;
+}

@@ -1,3 +1,0 @@
-import type { RoutineOnScreen } from './onScreen';
-
-export const standingHeightOnScreen: RoutineOnScreen = { strip: { unit: 'mm' } };
