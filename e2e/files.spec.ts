@@ -10,7 +10,7 @@ test('one rig goes out as a file and comes back in, shown row by row first', asy
   const [download] = await Promise.all([page.waitForEvent('download'), action(page, 'Save it as a file').click()]);
   expect(download.suggestedFilename()).toBe('Curlew-loaded-wagon.json');
   const saved = JSON.parse(readFileSync(await download.path(), 'utf8'));
-  expect(saved).toMatchObject({ format: 'dunlinmoss', version: 2, rigs: [{ name: 'Curlew, loaded wagon' }] });
+  expect(saved).toMatchObject({ format: 'dunlinmoss', version: 3, rigs: [{ name: 'Curlew, loaded wagon' }] });
 
   await page.goto('/rigs/files');
   const input = page.locator('input[type=file]');

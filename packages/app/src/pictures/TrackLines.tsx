@@ -25,8 +25,10 @@ interface TrackLinesProps {
 }
 
 const WIDTH = 340;
-const HEIGHT = 240;
+const HEIGHT = 262;
 const PLOT = { left: 46, right: 326, top: 30, bottom: 190 };
+/** Names stand below, where lines that end together can't lay them on one another. */
+const KEY = { left: 8, apart: 114, line: 20, at: HEIGHT - 12 };
 const DASHES = ['', '7 4', '2 4'];
 
 /** A few tracks side by side: cone against depth, or water against time; told apart by line, mark and word. */
@@ -75,7 +77,6 @@ export function TrackLines({ lines, along, up, down = false, limit, label, palet
       )}
       {lines.map(({ name, points }, index) => {
         const ink = [palette.ink, palette.moss, palette.waterDeep][index % 3]!;
-        const last = points.at(-1);
         return (
           <G key={name}>
             <Path
@@ -88,24 +89,30 @@ export function TrackLines({ lines, along, up, down = false, limit, label, palet
             {points.map(([px, py], at) => (
               <Circle key={at} cx={x(px)} cy={y(py)} r={3.5} fill={palette.card} stroke={ink} strokeWidth={2} />
             ))}
-            {last && (
-              <SvgText
-                x={Math.min(x(last[0]) + 6, PLOT.right - 4)}
-                y={y(last[1]) + (down ? 15 : -6)}
-                textAnchor={x(last[0]) > (PLOT.left + PLOT.right) / 2 ? 'end' : 'start'}
-                fontFamily={FACES.strong}
-                fontSize={13}
-                fill={ink}
-              >
-                {name}
-              </SvgText>
-            )}
+            <Line
+              x1={KEY.left + index * KEY.apart}
+              x2={KEY.left + index * KEY.apart + KEY.line}
+              y1={KEY.at}
+              y2={KEY.at}
+              stroke={ink}
+              strokeWidth={2.5}
+              strokeDasharray={DASHES[index % 3]!}
+            />
+            <SvgText
+              x={KEY.left + index * KEY.apart + KEY.line + 5}
+              y={KEY.at + 4}
+              fontFamily={FACES.strong}
+              fontSize={13}
+              fill={ink}
+            >
+              {name}
+            </SvgText>
           </G>
         );
       })}
       <SvgText
         x={PLOT.right}
-        y={HEIGHT - 8}
+        y={HEIGHT - 30}
         textAnchor="end"
         fontFamily={FACES.text}
         fontSize={13}
