@@ -83,7 +83,7 @@ for (const [place, paths] of Object.entries(PAGES)) {
     {
       tag: '@wide',
     },
-    async ({ page }) => {
+    async ({ page }, { project }) => {
       // Every page one after the other.
       test.setTimeout(240_000);
       for (const path of paths.filter((each) => project.name === 'phone' || WIDE.has(each))) {

@@ -1,3 +1,4 @@
+export { airingAfter, pressuresAfter, toReadWith, type AiringStep } from './air/airingSteps';
 export {
   coreRun,
   coreRuns,

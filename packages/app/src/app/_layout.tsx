@@ -9,7 +9,6 @@ import { SWRConfig } from 'swr';
 
 import { keptCache } from '../data/cache';
 import { startOutbox } from '../data/outbox';
-import { sendPhotos } from '../data/photos';
 import { arrived, swrSettings } from '../data/rows';
 import { Shell } from '../components/Shell';
 import { paperTheme } from '../theme/theme';
@@ -22,7 +21,6 @@ export default function Layout() {
   const [fontsReady] = useFonts({ SourceSans3_400Regular, SourceSans3_600SemiBold, ArchivoNarrow_600SemiBold });
   const light = useLight();
   useEffect(() => startOutbox(arrived), []);
-  useEffect(() => void sendPhotos(), []);
   if (!fontsReady) return null;
   return (
     <SWRConfig value={{ ...swrSettings, provider: keptCache }}>

@@ -1,10 +1,9 @@
 import type { RigRow } from '@dunlinmoss/contract';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 
-import { useRow } from '../data/rows';
 import { Page } from './Page';
-import { Empty, Loading } from './States';
+import { RowFrame } from './RowFrame';
 
 interface RigOfAddressProps {
   readonly title: string;
@@ -13,20 +12,10 @@ interface RigOfAddressProps {
 
 /** The rig that the address names, once it is here; or that it is not. */
 export function RigOfAddress({ title, children }: RigOfAddressProps) {
-  const router = useRouter();
   const { id } = useLocalSearchParams<{ id: string }>();
-  const { row, missing } = useRow('rigs', id);
-  if (row) return children(row);
   return (
-    <Page title={title}>
-      {missing ? (
-        <Empty
-          text="This rig is not here, or was archived."
-          action={{ label: 'All rigs', onPress: () => router.replace('/rigs') }}
-        />
-      ) : (
-        <Loading />
-      )}
-    </Page>
+    <RowFrame name="rigs" id={id} around={(body, rig) => (rig ? body : <Page title={title}>{body}</Page>)}>
+      {(rig) => children(rig!)}
+    </RowFrame>
   );
 }

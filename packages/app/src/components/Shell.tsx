@@ -6,6 +6,7 @@ import { Dialog, Portal } from 'react-native-paper';
 
 import { reachStore } from '../data/client';
 import { outboxStore, settle } from '../data/outbox';
+import { waitingPhotosStore } from '../data/photos';
 import { lightStore, nextPressureUnit, PRESSURE_UNITS, unitsStore } from '../settings/preferences';
 import { BookOpen, CloudOff, Moon, Ruler, Sun, Sunrise, Truck, Waves, Wind } from '../theme/icons';
 import { useLight, usePalette } from '../theme/useLight';
@@ -174,6 +175,7 @@ function SaveState() {
   const palette = usePalette();
   const reached = reachStore.use();
   const pending = Object.entries(outboxStore.use());
+  const photos = waitingPhotosStore.use();
   const clashes = pending.filter(([, { present }]) => present !== undefined);
   if (clashes.length > 0) {
     const [key] = clashes[0]!;
@@ -190,11 +192,12 @@ function SaveState() {
       </View>
     );
   }
-  if (reached && pending.length === 0) return null;
+  const count = pending.length + photos;
+  if (reached && count === 0) return null;
   const waiting =
-    pending.length === 0
+    count === 0
       ? ''
-      : ` ${pending.length === 1 ? 'One entry is' : `${pending.length} entries are`} kept on this device and saved when it is back.`;
+      : ` ${count === 1 ? 'One entry is' : `${count} entries are`} kept on this device and saved when it is back.`;
   return (
     <View role="status" style={[styles.state, { backgroundColor: palette.mossWash, borderColor: palette.line }]}>
       <CloudOff size={18} color={palette.ink} />

@@ -18,14 +18,31 @@ export class Refused extends Error {
   }
 }
 
+interface RequestOptions {
+  /** What the body is; JSON unless told. */
+  readonly type?: string;
+  readonly timeoutMs?: number;
+}
+
+/** Too slow, or too many at once: it may be well in a moment. */
+const TRY_AGAIN: ReadonlySet<number> = new Set([408, 429]);
+
 /** One request. Throws `Away` or `Refused`; gives undefined for an answer without a body. */
-export async function request(method: string, path: string, body?: unknown): Promise<unknown> {
+export async function request(
+  method: string,
+  path: string,
+  body?: unknown,
+  { type = 'application/json', timeoutMs = TIMEOUT_MS }: RequestOptions = {},
+): Promise<unknown> {
   let response: Response;
   try {
     response = await fetch(API + path, {
       method,
-      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-      signal: AbortSignal.timeout(TIMEOUT_MS),
+      ...(body !== undefined && {
+        body: body instanceof Blob ? body : JSON.stringify(body),
+        headers: { 'content-type': type },
+      }),
+      signal: AbortSignal.timeout(timeoutMs),
     });
   } catch {
     reachStore.set(false);
@@ -36,7 +53,7 @@ export async function request(method: string, path: string, body?: unknown): Pro
     return response.status === 204 ? undefined : response.json();
   }
   const told = problem.safeParse(await response.json().catch(() => undefined));
-  if (!told.success || told.data.status >= 500) {
+  if (!told.success || told.data.status >= 500 || TRY_AGAIN.has(response.status)) {
     reachStore.set(false);
     throw new Away(told.success ? told.data.title : `Status ${response.status}`);
   }

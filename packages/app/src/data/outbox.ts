@@ -8,6 +8,7 @@ import {
 } from '@dunlinmoss/contract';
 
 import { Away, Refused, request } from './client';
+import { keepWaiting, sendWaitingPhotos } from './photos';
 import { shaped } from '../settings/storage';
 import { createStore } from '../settings/store';
 
@@ -124,7 +125,18 @@ async function sendAll(before: string | undefined): Promise<boolean> {
     if (key === before) break;
     if (present === undefined && (await send(key)).kind === 'waiting' && outboxStore.get()[key]) return false;
   }
+  // A row that is saved now does not wait for photos; they have their turn behind all rows.
+  if (before === undefined && !(await sendWaitingPhotos())) {
+    retryLater();
+    return false;
+  }
   return true;
+}
+
+/** Keeps a photo here at once, and at the server as soon as that can be reached. */
+export async function savePhoto(id: string, photo: Blob): Promise<void> {
+  await keepWaiting(id, photo);
+  void flush();
 }
 
 function retryLater(): void {

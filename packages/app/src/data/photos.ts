@@ -1,43 +1,44 @@
 import { PHOTO_PATH, PHOTO_TYPE } from '@dunlinmoss/contract';
 import { createStore as createKept, del, entries, get, set } from 'idb-keyval';
 
-/** Photos that have not arrived at the server yet, by id. Survives a reload. */
+import { createStore } from '../settings/store';
+import { Away, Refused, request } from './client';
+
+/** Photos that have not arrived at the server yet, by id. Survives a reload. The outbox sends them, behind the rows. */
 const waiting = createKept('dunlinmoss-photos', 'waiting');
-const RETRY_MS = 30_000;
-let timer: ReturnType<typeof setTimeout> | undefined;
 
-const addressOf = (id: string): string => `/api/v1/${PHOTO_PATH}/${id}`;
+/** How many photos wait on this device. */
+export const waitingPhotosStore = createStore(0);
 
-/** Sends one; true once it is there, or can never be. */
-async function send(id: string, photo: Blob): Promise<boolean> {
-  try {
-    const answer = await fetch(addressOf(id), { method: 'PUT', headers: { 'content-type': PHOTO_TYPE }, body: photo });
-    return answer.ok || (answer.status >= 400 && answer.status < 500);
-  } catch {
-    return false;
-  }
-}
+/** Longer than a row takes: a photo over a poor line. */
+const TIMEOUT_MS = 60_000;
 
-/** Sends what waits; tries again later while the server is away. */
-export async function sendPhotos(): Promise<void> {
-  clearTimeout(timer);
-  for (const [id, photo] of await entries<string, Blob>(waiting)) {
-    if (!(await send(id, photo))) {
-      timer = setTimeout(() => void sendPhotos(), RETRY_MS);
-      return;
-    }
-    await del(id, waiting);
-  }
-}
-
-/** Keeps a photo here at once, and at the server as soon as that can be reached. */
-export async function keepPhoto(id: string, photo: Blob): Promise<void> {
+/** Keeps a photo on this device until it is sent. */
+export async function keepWaiting(id: string, photo: Blob): Promise<void> {
   await set(id, photo, waiting);
-  void sendPhotos();
+  waitingPhotosStore.set(waitingPhotosStore.get() + 1);
+}
+
+/** Sends the photos that wait. False where the server is away, so that some still do; a photo that is refused stays here. */
+export async function sendWaitingPhotos(): Promise<boolean> {
+  // A browser that keeps nothing has none.
+  const kept = await entries<string, Blob>(waiting).catch(() => []);
+  waitingPhotosStore.set(kept.length);
+  for (const [index, [id, photo]] of kept.entries()) {
+    try {
+      await request('PUT', `/${PHOTO_PATH}/${id}`, photo, { type: PHOTO_TYPE, timeoutMs: TIMEOUT_MS });
+      await del(id, waiting);
+      waitingPhotosStore.set(kept.length - index - 1);
+    } catch (error) {
+      if (error instanceof Away) return false;
+      if (!(error instanceof Refused)) throw error;
+    }
+  }
+  return true;
 }
 
 /** Where a kept photo can be shown from: here while it waits, else the server. */
 export async function photoAddress(id: string): Promise<string> {
   const photo = await get<Blob>(id, waiting).catch(() => undefined);
-  return photo ? URL.createObjectURL(photo) : addressOf(id);
+  return photo ? URL.createObjectURL(photo) : `/api/v1/${PHOTO_PATH}/${id}`;
 }

@@ -1,9 +1,7 @@
-import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 
 import { Choice } from '../../components/Choice';
-import { Page } from '../../components/Page';
-import { Empty, Loading } from '../../components/States';
+import { NeedsRig } from '../../components/NeedsRig';
 import { Unfold } from '../../components/Unfold';
 import { useAirJob, type AirJob } from '../../hooks/useAirJob';
 
@@ -14,22 +12,8 @@ interface AirQuestionProps {
 
 /** A screen of this place, once its rig is here; with the way to choose another. */
 export function AirQuestion({ title, children }: AirQuestionProps) {
-  const router = useRouter();
   const { job, rigs, loading } = useAirJob();
-  if (!job) {
-    return (
-      <Page title={title}>
-        {loading ? (
-          <Loading />
-        ) : (
-          <Empty
-            text="Air needs a rig: which wheels, which tires."
-            action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
-          />
-        )}
-      </Page>
-    );
-  }
+  if (!job) return <NeedsRig title={title} loading={loading} why="Air needs a rig: which wheels, which tires." />;
   const choice =
     rigs.length > 1 ? (
       <Unfold label="Rig" value={job.rig.name}>

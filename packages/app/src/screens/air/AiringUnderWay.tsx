@@ -1,14 +1,16 @@
 import { bodyOf, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from '@dunlinmoss/contract';
-import { creepsBackKpa, outToolOf, READ_AGAIN_S, sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
+import { outToolOf, sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
 import {
+  airingAfter,
   allSettled,
   gaugeStepKpa,
   nextWheel,
   onGauge,
   predictionOf,
+  pressuresAfter,
   progressOf,
-  runProblems,
-  type WheelProgress,
+  toReadWith,
+  type AiringStep,
 } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -20,13 +22,11 @@ import { useWakeLock } from '../../data/wakeLock';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
-import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { duration, MIND_IN, runProblemText, wheelName } from '../../words/air';
-import { pressure, pressureFine } from '../../words/format';
-import { TOOL_WORDS } from '../../words/tools';
+import { MIND_IN } from '../../words/air';
 import type { AirJob } from '../../hooks/useAirJob';
 import { useSimulatedGauge } from './useSimulatedGauge';
+import { AiringNotes, AllDone } from './AiringNotes';
 import { WheelList } from './WheelList';
 import { WheelNow } from './WheelNow';
 
@@ -39,6 +39,8 @@ interface AiringUnderWayProps {
 const runKey = (airing: Airing, run: Pick<AiringRunBody, 'position' | 'wheel' | 'startedAt'>): string =>
   `${airing.id} ${wheelKey(run)} ${run.startedAt}`;
 
+const now = (): string => new Date().toISOString();
+
 /** Air going out or in, wheel by wheel: start, stop, read; everything by the clock, everything kept as it is tapped. */
 export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps) {
   const router = useRouter();
@@ -49,7 +51,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   const used = { kind: airing.toolKind, tool: job.tools.find(({ id }) => id === airing.toolId) };
   const prediction = predictionOf(airing, used, [airing, ...job.airings.filter(({ id }) => id !== airing.id)]);
   const running = progress.some((each) => each.running);
-  const now = useNow(running);
+  const nowMs = useNow(running);
   useWakeLock(true);
   const [picked, setPicked] = useState<WheelPlace>();
   const shows = useSimulatedGauge(rig.id);
@@ -61,110 +63,44 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   const walksOn = tool?.stopsItself === true && (used.tool?.wheelsAtOnce ?? tool.wheelsAtOnce) > 1;
   const finished = allSettled(progress);
 
-  const keep = async (change: Partial<Airing>): Promise<void> => {
-    const saved = await saveAiring({ ...airing, ...change });
+  const keep = async (next: Airing): Promise<void> => {
+    const saved = await saveAiring(next);
     if (saved.kind === 'refused') notify(saved.problem.title);
     else if (saved.merged) notify('Another phone is on this too: both are put together, nothing is lost.');
   };
+  /** One more step, kept as it is tapped; the wheel to stand at next, or the one that comes by itself. */
+  const go = (step: AiringStep, then?: WheelPlace): void => {
+    void keep(airingAfter(airing, step));
+    setPicked(then);
+  };
 
   /** Opens the wheels, each from what was read on it. */
-  const start = (starts: readonly { readonly wheel: AiringWheel; readonly beforeKpa: number }[]): void => {
-    const startedAt = new Date().toISOString();
-    const runs = starts.map(({ wheel: { position, wheel }, beforeKpa }): AiringRunBody => {
-      const run = { position, wheel, startedAt };
-      markRun(runKey(airing, run));
-      return { ...run, endedAt: null, beforeKpa, afterKpa: null, timed: true };
-    });
-    const opened = new Set(starts.map(({ wheel }) => wheelKey(wheel)));
-    void keep({
-      runs: [...airing.runs, ...runs],
-      wheels: airing.wheels.map((wheel) => (opened.has(wheelKey(wheel)) ? { ...wheel, settled: null } : wheel)),
-    });
-    void shows.flow(
-      starts.map(({ wheel }) => wheel),
-      airing.way,
-      used,
-    );
-    // A deflator that stops by itself is left on: on to the next wheel.
-    setPicked(walksOn ? undefined : starts[0]!.wheel);
-    if (walksOn) {
-      const next = progress.find(({ state, wheel }) => state === 'waiting' && !opened.has(wheelKey(wheel)));
-      setPicked(next?.wheel ?? starts[0]!.wheel);
-    }
-  };
-
-  const stop = (wheels: readonly WheelPlace[]): void => {
-    const endedAt = new Date().toISOString();
-    void keep({
-      runs: airing.runs.map((run) =>
-        run.endedAt === null && wheels.some((wheel) => sameWheel(wheel, run))
-          ? {
-              ...run,
-              endedAt: endedAt > run.startedAt ? endedAt : run.startedAt,
-              timed: run.timed && runIsTimed(runKey(airing, run), run.startedAt),
-            }
-          : run,
-      ),
-    });
-    void shows.flow(wheels, 'none', used);
-    setPicked(wheels[0]);
-  };
-
-  const read = (wheel: WheelPlace, afterKpa: number): void => {
-    // Hoses join the wheels they are on: one reading is that of all.
-    const joined = together ? progress.flatMap((each) => (each.state === 'toRead' ? [each.wheel] : [])) : [];
-    let runs = airing.runs;
-    for (const each of [wheel, ...joined]) {
-      const last = runs.findLastIndex((run) => sameWheel(run, each));
-      runs = runs.with(last, { ...runs[last]!, afterKpa });
-    }
-    const next = { ...airing, runs };
-    void keep({ runs });
-    const state = progressOf(next, stepKpa).find((each) => sameWheel(each.wheel, wheel))!.state;
-    setPicked(state === 'done' ? undefined : wheel);
-  };
-
-  /** A reading with nothing opened. */
-  const readingAlone = ({ position, wheel }: WheelPlace, afterKpa: number): AiringRunBody => {
+  const start = (wheels: readonly { readonly wheel: AiringWheel; readonly beforeKpa: number }[]): void => {
     const at = new Date().toISOString();
-    const last = airing.runs.findLast((run) => sameWheel(run, { position, wheel }));
-    const beforeKpa = last ? (last.afterKpa ?? last.beforeKpa) : afterKpa;
-    return { position, wheel, startedAt: at, endedAt: at, beforeKpa, afterKpa, timed: false };
+    for (const { wheel } of wheels) markRun(runKey(airing, { ...wheel, startedAt: at }));
+    const opened = wheels.map(({ wheel }) => wheel);
+    // A deflator that stops by itself is left on: on to the next wheel.
+    const next = progress.find(
+      ({ state, wheel }) => state === 'waiting' && !opened.some((each) => sameWheel(each, wheel)),
+    );
+    go({ step: 'open', at, wheels }, (walksOn ? next?.wheel : undefined) ?? opened[0]);
+    void shows.flow(opened, airing.way, used);
   };
-
-  const readAlone = (wheel: WheelPlace, afterKpa: number): void => {
-    void keep({ runs: [...airing.runs, readingAlone(wheel, afterKpa)] });
-    setPicked(undefined);
+  const stop = (wheels: readonly WheelPlace[]): void => {
+    const timed = (run: AiringRunBody): boolean => runIsTimed(runKey(airing, run), run.startedAt);
+    go({ step: 'close', at: now(), wheels, timed }, wheels[0]);
+    void shows.flow(wheels, 'none', used);
   };
-
-  /** It has its number, or is well as it is, with nothing to do: what it reads is kept. */
-  const accept = (wheel: WheelPlace, readsKpa: number): void => {
-    void keep({
-      runs: [...airing.runs, readingAlone(wheel, readsKpa)],
-      wheels: airing.wheels.map((each) => (sameWheel(each, wheel) ? { ...each, settled: 'accepted' } : each)),
-    });
-    setPicked(undefined);
-  };
-
-  const settle = (wheel: WheelPlace, settled: 'accepted' | 'skipped'): void => {
-    void keep({
-      wheels: airing.wheels.map((each) => (sameWheel(each, wheel) ? { ...each, settled } : each)),
-      // Left out while it runs: it is stopped as well.
-      ...(settled === 'skipped' && {
-        runs: airing.runs.map((run) =>
-          sameWheel(run, wheel) && run.endedAt === null
-            ? { ...run, endedAt: new Date().toISOString(), timed: false }
-            : run,
-        ),
-      }),
-    });
-    setPicked(undefined);
+  const read = (wheel: WheelPlace, afterKpa: number): void => {
+    const step = { step: 'read', wheels: toReadWith(airing, wheel, together, stepKpa), afterKpa } as const;
+    const after = progressOf(airingAfter(airing, step), stepKpa).find((each) => sameWheel(each.wheel, wheel))!;
+    go(step, after.state === 'done' ? undefined : wheel);
   };
 
   const finish = async (): Promise<void> => {
-    await keep({ endedAt: new Date().toISOString() });
+    await keep({ ...airing, endedAt: now() });
     if (outing) {
-      const pressures = pressuresOf(progress, outing.pressures, units);
+      const pressures = pressuresAfter(progress, outing.pressures, (kpa) => onGauge(kpa, units));
       const saved = await saveOuting(
         outing,
         airing.way === 'out'
@@ -183,28 +119,10 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   };
 
   const leave = (): void => {
-    void keep({
-      endedAt: new Date().toISOString(),
-      runs: airing.runs.map((run) =>
-        run.endedAt === null ? { ...run, endedAt: new Date().toISOString(), timed: false } : run,
-      ),
-    });
-    notify('Ended here. What was read is kept.', () => void keep({ endedAt: null, runs: airing.runs }));
+    void keep(airingAfter(airing, { step: 'end', at: now() }));
+    notify('Ended here. What was read is kept.', () => void keep(airing));
   };
 
-  const creepsKpa =
-    airing.way === 'in'
-      ? 0
-      : Math.max(
-          0,
-          ...progress.flatMap(({ wheel, runs }) => {
-            const fromKpa = runs[0]?.beforeKpa;
-            if (fromKpa === undefined) return [];
-            const openS = prediction.seconds(wheel, fromKpa, wheel.targetKpa);
-            return [creepsBackKpa(fromKpa, wheel.targetKpa, openS, job.outsideKpaAbs)];
-          }),
-        );
-  const name = used.tool?.name ?? TOOL_WORDS[used.kind].name;
   const done = progress.filter(({ state }) => state === 'done' || state === 'skipped').length;
   return (
     <Page
@@ -224,29 +142,12 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
             airing={airing}
             progress={progress}
             prediction={prediction}
-            nowS={now / 1000}
+            nowS={nowMs / 1000}
             units={units}
             at={current?.wheel}
             onPick={setPicked}
           />
-          <Panel title={name}>
-            <Text as="small">
-              {prediction.timed > 0
-                ? `${prediction.timed === 1 ? 'One wheel' : `${prediction.timed} wheels`} timed: the others follow, give or take ${Math.max(1, Math.round(100 * prediction.relativeError))} %.`
-                : 'Not timed yet: stop and read one wheel, and every other gets its own time.'}
-            </Text>
-            {creepsKpa >= stepKpa / 2 && (
-              <Text as="small">
-                {`Letting out cools the air. Read again ${READ_AGAIN_S / 60} minutes after the last wheel: the gauge creeps up by about ${pressureFine(creepsKpa, units)}. Let that out as well.`}
-              </Text>
-            )}
-            {runProblems(airing).map(({ run, problem }) => (
-              <Text key={`${wheelKey(run)} ${run.startedS}`} as="small" tone="rust" role="alert">
-                {`${wheelName(run)}: ${runProblemText(problem, units)}`}
-              </Text>
-            ))}
-            <Action label="End here" onPress={leave} />
-          </Panel>
+          <AiringNotes job={job} airing={airing} used={used} prediction={prediction} onEnd={leave} />
         </>
       }
     >
@@ -263,7 +164,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
           progress={current}
           prediction={prediction}
           job={job}
-          now={now}
+          now={nowMs}
           shows={shows}
           group={
             together
@@ -279,44 +180,13 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
             stop(together ? progress.flatMap(({ running: run, wheel }) => (run ? [wheel] : [])) : [current.wheel])
           }
           onRead={(kpa) => read(current.wheel, kpa)}
-          onReadAlone={(kpa) => readAlone(current.wheel, kpa)}
-          onAccept={(kpa) => accept(current.wheel, kpa)}
-          onSettle={(settled) => settle(current.wheel, settled)}
+          onReadAlone={(shownKpa) => go({ step: 'readAlone', at: now(), wheel: current.wheel, shownKpa })}
+          onAccept={(shownKpa) => go({ step: 'readAlone', at: now(), wheel: current.wheel, shownKpa, accepted: true })}
+          onSettle={(settled) => go({ step: 'settle', at: now(), wheel: current.wheel, settled })}
         />
       ) : (
-        <Panel title={airing.way === 'out' ? 'All down' : 'All up'}>
-          {progress.map(({ wheel, state, readKpa }) => (
-            <Text key={wheelKey(wheel)}>
-              {`${wheelName(wheel)}: ${state === 'skipped' ? 'left out' : pressure(readKpa ?? wheel.targetKpa, units)}`}
-            </Text>
-          ))}
-          <Text
-            as="small"
-            tone="muted"
-          >{`In ${duration((Math.max(...airing.runs.map((run) => Date.parse(run.endedAt ?? run.startedAt)), Date.parse(airing.startedAt)) - Date.parse(airing.startedAt)) / 1000)}.`}</Text>
-        </Panel>
+        <AllDone airing={airing} progress={progress} units={units} />
       )}
     </Page>
   );
-}
-
-/** What each axle has now, cold: the wheels' targets where they were met, what was read where they were not. */
-function pressuresOf(
-  progress: readonly WheelProgress[],
-  before: readonly { readonly position: AiringWheel['position']; readonly pressureKpa: number }[],
-  units: AirJob['units'],
-) {
-  const positions = [...new Set(progress.map(({ wheel }) => wheel.position))];
-  return positions.flatMap((position) => {
-    const done = progress.filter(({ wheel, state }) => wheel.position === position && state === 'done');
-    const old = before.find((each) => each.position === position);
-    if (done.length === 0) return old ? [old] : [];
-    // A reading off its warm target is as far off the cold one.
-    const mean =
-      done.reduce(
-        (sum, { wheel, readKpa }) => sum + wheel.coldKpa + ((readKpa ?? wheel.targetKpa) - wheel.targetKpa),
-        0,
-      ) / done.length;
-    return [{ position, pressureKpa: onGauge(mean, units) }];
-  });
 }

@@ -1,14 +1,9 @@
-import { centralState, type CentralState } from '@dunlinmoss/contract';
-import { centralCost, centralTimes, contactPatch, type AxlePosition } from '@dunlinmoss/core';
+import { centralCost, centralTimes, contactPatch } from '@dunlinmoss/core';
 import { planAxles } from '@dunlinmoss/domain';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { request } from '../../data/client';
 import { readDraft, writeDraft } from '../../data/drafts';
-import { useDevices } from '../../data/monitors';
-import { Action } from '../../components/Action';
-import { notify } from '../../components/Notice';
 import { NumberField } from '../../components/NumberField';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
@@ -20,8 +15,9 @@ import { parseNumber } from '../../settings/typedNumber';
 import { pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { AirQuestion } from './AirQuestion';
-import { setupOf } from './setup';
 import type { AirJob } from '../../hooks/useAirJob';
+import { Controller } from './CentralController';
+import { type Typed, USUAL, FIELDS, SUPPLY, TANK_KPA } from './centralFields';
 
 /** Central inflation: road to field and back, whether it is done before the gate, what it costs and what it saves. */
 export const CentralScreen = () => (
@@ -29,33 +25,6 @@ export const CentralScreen = () => (
     {(job, choice) => <Central key={job.rig.id} job={job} choice={choice} />}
   </AirQuestion>
 );
-
-interface Typed {
-  readonly supply: string;
-  readonly tank: string;
-  readonly out: string;
-  readonly line: string;
-  readonly distance: string;
-  readonly speed: string;
-  readonly cycles: string;
-}
-
-/** A tractor's own compressor and lines, where nobody said otherwise. Assumptions. */
-const USUAL: Typed = { supply: '900', tank: '40', out: '6', line: '4', distance: '400', speed: '20', cycles: '6' };
-/** The pressure that a tank is held at, kPa. Assumption. */
-const TANK_KPA = 800;
-
-const FIELDS: readonly (readonly [keyof Typed, string, string, number, number])[] = [
-  ['distance', 'From where it may begin to the gate', 'm', 0, 100_000],
-  ['speed', 'Speed there', 'km/h', 1, 80],
-  ['cycles', 'Road to field and back, a day', 'times', 0, 200],
-];
-const SUPPLY: readonly (readonly [keyof Typed, string, string, number, number])[] = [
-  ['supply', 'Compressor delivers', 'L/min', 1, 100_000],
-  ['tank', 'Tank', 'L', 1, 10_000],
-  ['out', 'Each wheel lets out, at most', 'L/s', 0.1, 100],
-  ['line', 'Each line lets in, at most', 'L/s', 0.1, 100],
-];
 
 function Central({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
   const { rig, units, plan, wheels, question, outing, outsideKpaAbs } = job;
@@ -218,72 +187,6 @@ function Central({ job, choice }: { readonly job: AirJob; readonly choice: React
         </Text>
       </Unfold>
     </Page>
-  );
-}
-
-interface ControllerProps {
-  readonly job: AirJob;
-  readonly axles: readonly { readonly position: AxlePosition; readonly roadKpa: number; readonly fieldKpa: number }[];
-  readonly out: number;
-  readonly supply: number;
-}
-
-const DOING = { holding: 'holds', lettingOut: 'lets out', puttingIn: 'puts in' } as const;
-const ASK_MS = 1_000;
-
-/** The simulated controller: told where to go, and followed. */
-function Controller({ job, axles, out, supply }: ControllerProps) {
-  const { rig, units } = job;
-  const { state, switchOn } = useDevices(rig.id);
-  const [told, setTold] = useState<CentralState>();
-  const on = state !== undefined;
-  useEffect(() => {
-    if (!on) return;
-    const ask = (): void => {
-      request('GET', `/devices/rigs/${rig.id}/central`).then(
-        (answer) => setTold(centralState.parse(answer)),
-        () => setTold(undefined),
-      );
-    };
-    ask();
-    const timer = setInterval(ask, ASK_MS);
-    return () => clearInterval(timer);
-  }, [on, rig.id]);
-  const go = async (to: 'roadKpa' | 'fieldKpa'): Promise<void> => {
-    try {
-      const answer = await request('PUT', `/devices/rigs/${rig.id}/central`, {
-        axles: axles.map((axle) => ({ position: axle.position, coldKpa: axle[to] })),
-        outLPerS: out,
-        supplyLPerMin: supply,
-      });
-      setTold(centralState.parse(answer));
-    } catch {
-      notify('The controller does not answer: change by hand, and read every wheel.');
-    }
-  };
-  if (axles.length === 0) return null;
-  return (
-    <Panel title="Controller (simulated)">
-      {!on ? (
-        <>
-          <Text as="small">A stand-in for a real controller, to see how it goes.</Text>
-          <Action label="Switch it on" onPress={() => void switchOn(setupOf(job, false))} />
-        </>
-      ) : (
-        <>
-          {(told?.axles ?? []).map(({ position, coldKpa, targetKpa, doing }) => (
-            <View key={position} style={styles.row}>
-              <Text style={styles.name}>{`${AXLE_WORDS[position]} ${DOING[doing]}`}</Text>
-              <Text as="figure">
-                {`${pressure(coldKpa, units)}${targetKpa !== null && doing !== 'holding' ? ` → ${pressure(targetKpa, units)}` : ''}`}
-              </Text>
-            </View>
-          ))}
-          <Action label="To field pressure" onPress={() => void go('fieldKpa')} />
-          <Action label="To road pressure" onPress={() => void go('roadKpa')} />
-        </>
-      )}
-    </Panel>
   );
 }
 

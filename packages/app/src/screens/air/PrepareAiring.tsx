@@ -9,7 +9,7 @@ import {
   type DrainPlan,
   type FillPlan,
 } from '@dunlinmoss/core';
-import { inOrder, onGauge, outRate, pumpOf, pumpRate, type RigWheel, walksOf } from '@dunlinmoss/domain';
+import { inOrder, onGauge, outRate, pumpOf, pumpRate, walksOf } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -21,11 +21,8 @@ import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
-import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
-import { ChevronDown, ChevronUp } from '../../theme/icons';
-import { usePalette } from '../../theme/useLight';
 import { duration, MIND_IN, MIND_OUT, wheelName } from '../../words/air';
 import { percent, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
@@ -36,6 +33,7 @@ import { EnoughAir } from './EnoughAir';
 import { lastTool, rememberTool, toolsFor } from './toolChoice';
 import type { AirJob } from '../../hooks/useAirJob';
 import { WarmTires } from './WarmTires';
+import { OrderRow } from './OrderRow';
 
 interface PrepareAiringProps {
   readonly job: AirJob;
@@ -226,36 +224,6 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
   );
 }
 
-interface OrderRowProps {
-  readonly wheel: RigWheel;
-  readonly text: string;
-  readonly onUp: (() => void) | undefined;
-  readonly onDown: (() => void) | undefined;
-}
-
-function OrderRow({ wheel, text, onUp, onDown }: OrderRowProps) {
-  const palette = usePalette();
-  const name = wheelName(wheel);
-  const arrow = (label: string, onPress: (() => void) | undefined, Icon: typeof ChevronUp): ReactNode => (
-    <Press aria-label={label} disabled={!onPress} onPress={onPress} style={styles.arrow}>
-      <Icon size={22} color={onPress ? palette.moss : palette.line} />
-    </Press>
-  );
-  return (
-    <View style={styles.order}>
-      <View style={styles.words}>
-        <Text as="strong">{name}</Text>
-        <Text as="figure">{text}</Text>
-      </View>
-      {arrow(`${name} earlier`, onUp, ChevronUp)}
-      {arrow(`${name} later`, onDown, ChevronDown)}
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   total: { flexDirection: 'row', alignItems: 'baseline' },
-  order: { flexDirection: 'row', alignItems: 'center', gap: 2 },
-  words: { flex: 1 },
-  arrow: { alignItems: 'center' },
 });

@@ -1,13 +1,11 @@
 import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
 import type { FamilyCode } from '@dunlinmoss/core';
-import { useRouter } from 'expo-router';
 
 import { unitsFor, unitsStore } from '../../settings/preferences';
 import { useRows } from '../../data/rows';
-import { Action } from '../../components/Action';
 import { CardList, LinkCard } from '../../components/LinkCard';
+import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { useWide } from '../../theme/useWide';
 import { day } from '../../words/format';
@@ -30,8 +28,8 @@ export function BookScreen() {
 
 /** The outings, newest first, each with its rig, ground, pressures, tests and decision. */
 export function OutingList({ chosen }: { readonly chosen?: string | undefined }) {
-  const router = useRouter();
-  const { rows, loading, hasMore, more } = useRows('outings');
+  const list = useRows('outings');
+  const { rows } = list;
   const { rows: rigs } = useRows('rigs');
   const ids = rows.slice(0, 50).map(({ id }) => id);
   const { rows: tests } = useRows(
@@ -39,30 +37,26 @@ export function OutingList({ chosen }: { readonly chosen?: string | undefined })
     { limit: '100', ...(ids.length > 0 && { outingIds: ids.join(',') }) },
     ({ outingId }) => outingId !== null && ids.includes(outingId),
   );
-  if (loading) return <Loading />;
-  if (rows.length === 0) {
-    return (
-      <Empty
-        text="Nothing written yet. An outing begins on Today, and everything done on it ends up here."
-        action={{ label: 'Go to Today', onPress: () => router.navigate('/') }}
-      />
-    );
-  }
   return (
-    <>
-      <CardList>
-        {rows.map((outing) => (
-          <OutingLine
-            key={outing.id}
-            outing={outing}
-            tests={tests.filter(({ outingId }) => outingId === outing.id)}
-            chosen={outing.id === chosen}
-            family={rigs.find(({ id }) => id === outing.rigId)?.family}
-          />
-        ))}
-      </CardList>
-      {hasMore && <Action label="Earlier outings" onPress={more} />}
-    </>
+    <ListFrame
+      list={list}
+      empty="Nothing written yet. An outing begins on Today, and everything done on it ends up here."
+      more="Earlier outings"
+    >
+      {(shown) => (
+        <CardList>
+          {shown.map((outing) => (
+            <OutingLine
+              key={outing.id}
+              outing={outing}
+              tests={tests.filter(({ outingId }) => outingId === outing.id)}
+              chosen={outing.id === chosen}
+              family={rigs.find(({ id }) => id === outing.rigId)?.family}
+            />
+          ))}
+        </CardList>
+      )}
+    </ListFrame>
   );
 }
 

@@ -1,9 +1,7 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 
-import { useRow } from '../../data/rows';
-import { Page } from '../../components/Page';
-import { Empty, Loading } from '../../components/States';
-import { useWide } from '../../theme/useWide';
+import { ListAndDetail } from '../../components/ListAndDetail';
+import { RowFrame } from '../../components/RowFrame';
 import { day } from '../../words/format';
 import { OutingList } from './BookScreen';
 import { OutingDetail } from './OutingDetail';
@@ -11,23 +9,17 @@ import { OutingDetail } from './OutingDetail';
 /** One outing of the Book. */
 export function OutingScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  const router = useRouter();
-  const wide = useWide();
-  const { row, missing } = useRow('outings', id);
-  const detail = missing ? (
-    <Empty
-      text="This outing is not here, or was archived."
-      action={{ label: 'The Book', onPress: () => router.replace('/book') }}
-    />
-  ) : row ? (
-    <OutingDetail key={row.id} outing={row} />
-  ) : (
-    <Loading />
-  );
-  if (!wide) return <Page title={row ? day(row.startedAt) : 'Outing'}>{detail}</Page>;
   return (
-    <Page title="Book" result={detail}>
-      <OutingList chosen={id} />
-    </Page>
+    <RowFrame
+      name="outings"
+      id={id}
+      around={(body, row) => (
+        <ListAndDetail listTitle="Book" list={<OutingList chosen={id} />} title={row ? day(row.startedAt) : 'Outing'}>
+          {body}
+        </ListAndDetail>
+      )}
+    >
+      {(row) => <OutingDetail key={id} outing={row!} />}
+    </RowFrame>
   );
 }

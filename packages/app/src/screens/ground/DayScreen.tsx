@@ -1,49 +1,31 @@
-import { familyOf, groundsFor, type Compromise, type GroundCode, type OnePressure, STUCK } from '@dunlinmoss/core';
-import { axleOnGauge, type DayLeg, MINUTES_A_STOP, onGauge, USUAL_DAY, workOutDay } from '@dunlinmoss/domain';
+import { familyOf, groundsFor } from '@dunlinmoss/core';
+import { type DayLeg, MINUTES_A_STOP, USUAL_DAY, workOutDay } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
 
 import { readDraft, writeDraft } from '../../data/drafts';
-import type { Units } from '../../settings/preferences';
 import { Action } from '../../components/Action';
-import { Choice } from '../../components/Choice';
 import { NumberField } from '../../components/NumberField';
-import { Numerals } from '../../components/Numerals';
+import { NeedsRig } from '../../components/NeedsRig';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
-import { Press } from '../../components/Press';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
-import { Unfold } from '../../components/Unfold';
-import { Minus, Plus } from '../../theme/icons';
-import { usePalette } from '../../theme/useLight';
-import { AXLE_WORDS } from '../../words/axles';
+import { Plus } from '../../theme/icons';
 import { parseNumber } from '../../settings/typedNumber';
-import { GROUND_WORDS, groundName } from '../../words/grounds';
+import { groundName } from '../../words/grounds';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
-import { heldAtText, legText, stopsText } from '../../words/oneDay';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
+import { DayResult } from './DayResult';
+import { LegFields } from './LegFields';
 
 /** One pressure or two: a day of several grounds, the best single compromise against stopping to change. */
 export function DayScreen() {
-  const router = useRouter();
   const { question, loading } = usePlanQuery();
-  if (!question) {
+  if (!question)
     return (
-      <Page title="One pressure or two?">
-        {loading ? (
-          <Loading />
-        ) : (
-          <Empty
-            text="A pressure needs a rig: load, tires and placard."
-            action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
-          />
-        )}
-      </Page>
+      <NeedsRig title="One pressure or two?" loading={loading} why="A pressure needs a rig: load, tires and placard." />
     );
-  }
   return <OneDay key={question.rig.id} question={question} />;
 }
 
@@ -129,164 +111,3 @@ function OneDay({ question }: { readonly question: PlanQuery }) {
     </Page>
   );
 }
-
-interface LegFieldsProps {
-  readonly index: number;
-  readonly leg: DayLeg;
-  readonly question: PlanQuery;
-  readonly onChange: (part: Partial<DayLeg>) => void;
-  readonly onRemove: (() => void) | undefined;
-}
-
-function LegFields({ index, leg, question, onChange, onRemove }: LegFieldsProps) {
-  const { rig, family, loadCase } = question;
-  const own = rig.loadCases.find(({ id }) => id === leg.loadCaseId) ?? loadCase;
-  const several = rig.loadCases.length > 1;
-  return (
-    <Unfold
-      label={`${index + 1}. ${leg.parts === 1 ? 'One part' : `${leg.parts} parts`}${several && own ? `, ${own.name}` : ''}`}
-      value={groundName(leg.ground)}
-    >
-      {(close) => (
-        <>
-          <Parts index={index} parts={leg.parts} onChange={(parts) => onChange({ parts })} />
-          {several && (
-            <Choice
-              label="How it is loaded there"
-              layout="list"
-              value={own?.id}
-              options={rig.loadCases.map(({ id, name }) => ({ code: id, name }))}
-              onChange={(loadCaseId) => onChange({ loadCaseId })}
-            />
-          )}
-          <Choice
-            label={`Ground of part ${index + 1}`}
-            layout="list"
-            value={leg.ground}
-            options={groundsFor(family.kind)
-              .filter((code) => code !== STUCK)
-              .map((code: GroundCode) => ({ code, name: GROUND_WORDS[code].name }))}
-            onChange={(ground) => {
-              onChange({ ground });
-              close();
-            }}
-          />
-          {onRemove && <Action label="Leave this part out" onPress={onRemove} />}
-        </>
-      )}
-    </Unfold>
-  );
-}
-
-const MOST_PARTS = 20;
-
-function Parts({
-  index,
-  parts,
-  onChange,
-}: {
-  readonly index: number;
-  readonly parts: number;
-  readonly onChange: (parts: number) => void;
-}) {
-  const palette = usePalette();
-  return (
-    <View style={styles.parts}>
-      <Text style={styles.name}>How much of the day</Text>
-      <Press
-        aria-label={`Part ${index + 1}, less`}
-        disabled={parts <= 1}
-        onPress={() => onChange(parts - 1)}
-        style={[styles.step, { borderColor: palette.moss }]}
-      >
-        <Minus size={22} color={palette.moss} />
-      </Press>
-      <Text as="figure">{parts}</Text>
-      <Press
-        aria-label={`Part ${index + 1}, more`}
-        disabled={parts >= MOST_PARTS}
-        onPress={() => onChange(parts + 1)}
-        style={[styles.step, { borderColor: palette.moss }]}
-      >
-        <Plus size={22} color={palette.moss} />
-      </Press>
-    </View>
-  );
-}
-
-interface DayResultProps {
-  readonly day: Compromise;
-  readonly legs: readonly DayLeg[];
-  readonly minutes: number | undefined;
-  readonly question: PlanQuery;
-}
-
-function DayResult({ day, legs, minutes, question }: DayResultProps) {
-  const { units, family } = question;
-  const possible = day.axles.every(({ pressureKpa }) => pressureKpa !== null);
-  return (
-    <>
-      <Panel title="One pressure all day">
-        {possible ? (
-          <Numerals
-            units={units}
-            axles={day.axles.map(({ position, pressureKpa, lowest }) => ({
-              position,
-              // Never rounded below the floor that holds it.
-              pressureKpa: Math.max(onGauge(pressureKpa!, units), onGauge(lowest.pressureKpa, units, 'up')),
-            }))}
-          />
-        ) : (
-          <Text role="alert" tone="rust">
-            There is none: what one part must not go below is more than another may have. Stop to change.
-          </Text>
-        )}
-        {reasons(day.axles, legs, units).map((reason) => (
-          <Text key={reason} as="small" tone="muted">
-            {reason}
-          </Text>
-        ))}
-      </Panel>
-      <Panel title={possible ? 'What it costs on each' : 'What each asks for'}>
-        {day.legs.map((leg, index) => (
-          <View key={index} style={styles.leg}>
-            <Text as="strong">{`${index + 1}. ${groundName(legs[index]!.ground)}`}</Text>
-            {leg.axles.map((axle, at) => (
-              <Text key={axle.position} as="small">
-                {`${AXLE_WORDS[axle.position]}: ${legText(axle, axleOnGauge(leg.plan.axles[at]!, units).startKpa, units)}`}
-              </Text>
-            ))}
-          </View>
-        ))}
-      </Panel>
-      <Panel title="Or two, and stop to change">
-        <Text>{stopsText(day.changes, minutes, family.kind)}</Text>
-      </Panel>
-    </>
-  );
-}
-
-/** What holds the one pressure up, said once where all axles are held by the same. */
-function reasons(axles: readonly OnePressure[], legs: readonly DayLeg[], units: Units): string[] {
-  return [
-    ...new Set(
-      axles
-        .filter(({ held }) => held)
-        .map(({ position, lowest, highest, pressureKpa }) =>
-          heldAtText(
-            AXLE_WORDS[position],
-            { ...lowest, ground: legs[lowest.leg]!.ground },
-            pressureKpa === null && highest ? { ...highest, ground: legs[highest.leg]!.ground } : null,
-            units,
-          ),
-        ),
-    ),
-  ];
-}
-
-const styles = StyleSheet.create({
-  parts: { flexDirection: 'row', alignItems: 'center', gap: 10 },
-  name: { flex: 1 },
-  step: { borderWidth: 1.5, borderRadius: 3, alignItems: 'center', width: 48 },
-  leg: { gap: 1 },
-});

@@ -1,18 +1,20 @@
 import { bodyOf, buildOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, type Observation } from '@dunlinmoss/core';
 import { isOfTire, ownTireOf } from '@dunlinmoss/domain';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { save } from '../../data/outbox';
 import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
 
-import { useRow, useRows } from '../../data/rows';
+import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
+import { NeedsRig } from '../../components/NeedsRig';
 import { Page } from '../../components/Page';
+import { RowFrame } from '../../components/RowFrame';
+import { useTestsOf } from '../../data/tests';
 import { Panel } from '../../components/Panel';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { Toggle } from '../../components/Toggle';
 import { Intervals } from '../../pictures/Intervals';
@@ -23,35 +25,25 @@ import { learnedLines } from '../../words/learned';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { testText } from '../../words/proof/tests';
 
+const TITLE = 'What they add up to';
+
 /** What all tests of a rig add up to: assumed and found, what contradicts what, and which tests count. */
 export function LearnedScreen() {
   const { rig: rigId } = useLocalSearchParams<{ rig?: string }>();
-  const router = useRouter();
   const { rows: rigs, loading } = useRows('rigs');
-  const { row: rig } = useRow('rigs', rigId ?? rigs[0]?.id);
-  const { rows: tests } = useRows(
-    'tests',
-    rig ? { rigId: rig.id, limit: '100' } : null,
-    (body) => body.rigId === rig?.id,
-  );
-  if (!rig) {
-    return (
-      <Page title="What they add up to">
-        {loading ? (
-          <Loading />
-        ) : (
-          <Empty
-            text="This rig is not here or was archived."
-            action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
-          />
-        )}
-      </Page>
-    );
+  const id = rigId ?? rigs[0]?.id;
+  if (id === undefined) {
+    return <NeedsRig title={TITLE} loading={loading} why="Tests are of a rig: load, tires and placard." />;
   }
-  return <Learned rig={rig} tests={tests} />;
+  return (
+    <RowFrame name="rigs" id={id} around={(body, rig) => (rig ? body : <Page title={TITLE}>{body}</Page>)}>
+      {(rig) => <Learned rig={rig!} />}
+    </RowFrame>
+  );
 }
 
-function Learned({ rig, tests }: { readonly rig: RigRow; readonly tests: readonly ProofTestRow[] }) {
+function Learned({ rig }: { readonly rig: RigRow }) {
+  const tests = useTestsOf(rig.id);
   const palette = usePalette();
   const units = unitsFor(unitsStore.use(), rig.family);
   const bicycle = familyOf(rig.family).kind === 'bicycle';
@@ -75,7 +67,7 @@ function Learned({ rig, tests }: { readonly rig: RigRow; readonly tests: readonl
   };
   return (
     <Page
-      title="What they add up to"
+      title={TITLE}
       result={rig.axles.map((axle, index) => {
         const own = ownTireOf(axle, tests, rig.family);
         const lines = own ? learnedLines(own.estimate.tire, buildOf(axle).carcass, bicycle) : [];

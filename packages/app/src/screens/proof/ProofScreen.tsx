@@ -6,9 +6,10 @@ import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { CardList, LinkCard } from '../../components/LinkCard';
+import { NeedsRig } from '../../components/NeedsRig';
+import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
@@ -21,27 +22,9 @@ export function ProofScreen() {
   const { rows: rigs, loading: loadingRigs } = useRows('rigs');
   const { outing } = useOpenOuting();
   const rig = rigs.find(({ id }) => id === (params.rig ?? outing?.rigId)) ?? rigs[0];
-  const { rows, loading, hasMore, more } = useRows(
-    'tests',
-    rig ? { rigId: rig.id } : null,
-    ({ rigId }) => rigId === rig?.id,
-  );
-  if (loadingRigs) {
-    return (
-      <Page title="Proof">
-        <Loading />
-      </Page>
-    );
-  }
+  const list = useRows('tests', rig ? { rigId: rig.id } : null, ({ rigId }) => rigId === rig?.id);
   if (!rig) {
-    return (
-      <Page title="Proof">
-        <Empty
-          text="A test needs a rig: load, tires and placard."
-          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
-        />
-      </Page>
-    );
+    return <NeedsRig title="Proof" loading={loadingRigs} why="A test needs a rig: load, tires and placard." />;
   }
   const { kind } = familyOf(rig.family);
   const onOuting = outing?.rigId === rig.id;
@@ -52,22 +35,21 @@ export function ProofScreen() {
       result={
         <>
           <Panel title={`${rig.name}: done`}>
-            {loading ? (
-              <Loading />
-            ) : rows.length === 0 ? (
-              <Text tone="muted">
-                No test yet. Begin with a print or a tape: they show whether the tire does what the numbers say.
-              </Text>
-            ) : (
-              <>
-                <Action
-                  label="What they add up to"
-                  onPress={() => router.navigate({ pathname: '/proof/learned', params: { rig: rig.id } })}
-                />
-                <TestList tests={rows} rigs={rigs} />
-              </>
-            )}
-            {hasMore && <Action label="Earlier tests" onPress={more} />}
+            <ListFrame
+              list={list}
+              empty="No test yet. Begin with a print or a tape: they show whether the tire does what the numbers say."
+              more="Earlier tests"
+            >
+              {(rows) => (
+                <>
+                  <Action
+                    label="What they add up to"
+                    onPress={() => router.navigate({ pathname: '/proof/learned', params: { rig: rig.id } })}
+                  />
+                  <TestList tests={rows} rigs={rigs} />
+                </>
+              )}
+            </ListFrame>
           </Panel>
         </>
       }

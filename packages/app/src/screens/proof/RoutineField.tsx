@@ -6,7 +6,7 @@ import { NumberField } from '../../components/NumberField';
 import { QuantityField } from '../../components/QuantityField';
 import type { QuantityText } from '../../components/quantityText';
 import { FieldNote } from '../../components/FieldNote';
-import { followingUnit, quantityOf, type FieldText } from './routineForm';
+import { followingUnit, quantityOf, type FieldText } from './fieldText';
 
 interface RoutineFieldProps {
   readonly field: Field;

@@ -9,7 +9,8 @@ import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { GaugeOfTest } from './GaugeOfTest';
-import { type FieldText, type RoutineFormValues } from './routineForm';
+import type { FieldText } from './fieldText';
+import type { RoutineFormValues } from './routineForm';
 import { RoutineField } from './RoutineField';
 import type { OpenRoutine } from './openRoutine';
 

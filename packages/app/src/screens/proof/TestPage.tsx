@@ -1,12 +1,13 @@
 import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import type { RoutineCode } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 
 import { useOpenOuting } from '../../data/outings';
 import { useRow, useRows } from '../../data/rows';
+import { NeedsRig } from '../../components/NeedsRig';
 import { Page } from '../../components/Page';
-import { Empty, Loading } from '../../components/States';
+import { RowMissing } from '../../components/RowFrame';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 
 /** What a test is opened with: the saved one, or a new one on the outing given, under way, or none. */
@@ -25,7 +26,6 @@ interface TestPageProps {
 export function TestPage({ code, children }: TestPageProps) {
   const { name: title } = ROUTINE_WORDS[code];
   const { id, outing: outingId, rig: rigId } = useLocalSearchParams<{ id: string; outing?: string; rig?: string }>();
-  const router = useRouter();
   const isNew = id === 'new';
   const test = useRow('tests', isNew ? undefined : id);
   const open = useOpenOuting();
@@ -40,29 +40,14 @@ export function TestPage({ code, children }: TestPageProps) {
   if (test.missing || rig.missing || (test.row && !row)) {
     return (
       <Page title={title}>
-        <Empty
-          text="This test, or its rig, is not here or was archived."
-          action={{ label: 'All tests', onPress: () => router.replace('/proof') }}
-        />
+        <RowMissing name="tests" />
       </Page>
     );
   }
-  if (isNew && !rigs.loading && rigs.rows.length === 0) {
-    return (
-      <Page title={title}>
-        <Empty
-          text="A test needs a rig: load, tires and placard."
-          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
-        />
-      </Page>
-    );
-  }
-  if (!rig.row || (!isNew && !row) || (isNew && (open.loading || linked.loading))) {
-    return (
-      <Page title={title}>
-        <Loading />
-      </Page>
-    );
+  const waits = !rig.row || (!isNew && !row) || (isNew && (open.loading || linked.loading));
+  if (waits || !rig.row) {
+    const none = isNew && !rigs.loading && rigs.rows.length === 0;
+    return <NeedsRig title={title} loading={!none} why="A test needs a rig: load, tires and placard." />;
   }
   return children({ row, rig: rig.row, outing });
 }

@@ -5,14 +5,13 @@ import fc from 'fast-check';
 
 import type { Units } from '../../settings/preferences';
 import { readCone } from './routines/coneTable';
+import { textOf, valueOf } from './fieldText';
 import {
   anotherRun,
   isPendingRun,
   newRoutine,
   routineValues,
-  textOf,
   toRoutineTest,
-  valueOf,
   writtenDown,
   type RoutineFormValues,
 } from './routineForm';

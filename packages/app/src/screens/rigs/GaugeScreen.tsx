@@ -4,7 +4,6 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../../settings/preferences';
-import { useRow } from '../../data/rows';
 import { RowNumber, RowQuantity, RowText } from '../../forms/fields';
 import { appended, removed } from '../../forms/rowForm';
 import { useFormRow, useRowForm } from '../../forms/useRowForm';
@@ -13,32 +12,22 @@ import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Press } from '../../components/Press';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { offsetText } from '../../words/gauges';
 import { savedText } from '../../words/saved';
+import { RowFrame } from '../../components/RowFrame';
 import { BesideList } from './RigScreen';
 
 /** One gauge; `new` begins another. */
 export function GaugeScreen() {
-  const router = useRouter();
   const { id } = useLocalSearchParams<{ id: string }>();
-  const { row, missing } = useRow('gauges', id === 'new' ? undefined : id);
+  const fresh = id === 'new' ? 'New gauge' : 'Gauge';
   return (
-    <BesideList title={row?.name ?? (id === 'new' ? 'New gauge' : 'Gauge')}>
-      {missing ? (
-        <Empty
-          text="This gauge is not here, or was archived."
-          action={{ label: 'All gauges', onPress: () => router.replace('/rigs/tools') }}
-        />
-      ) : id === 'new' || row ? (
-        <GaugeForm key={`${id} ${row?.revision ?? 0}`} row={row} />
-      ) : (
-        <Loading />
-      )}
-    </BesideList>
+    <RowFrame name="gauges" id={id} around={(body, row) => <BesideList title={row?.name ?? fresh}>{body}</BesideList>}>
+      {(row) => <GaugeForm key={`${id} ${row?.revision ?? 0}`} row={row} />}
+    </RowFrame>
   );
 }
 

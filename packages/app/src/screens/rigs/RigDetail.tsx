@@ -1,26 +1,11 @@
+import { bodyOf, factsOf, loadCaseOf, questionsOf, rigLoads, type RigRow } from '@dunlinmoss/contract';
 import {
-  bodyOf,
-  curveOf,
-  factsOf,
-  loadCaseOf,
-  questionsOf,
-  readKpa,
-  rigLoads,
-  tireOf,
-  type GaugeRow,
-  type RigAxle,
-  type RigRow,
-} from '@dunlinmoss/contract';
-import {
-  capacity,
   familyOf,
   findingSeverity,
   findingsOf,
-  gaugeFitness,
   type AxleLoad,
   type AxlePosition,
   type Finding,
-  type GaugeFitness,
 } from '@dunlinmoss/core';
 import { gaugeStepKpa } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
@@ -40,18 +25,14 @@ import { archiveAndSay } from '../../components/archiveAndSay';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { Archive, Copy, Download, FileText, Pencil, Plus } from '../../theme/icons';
-import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
-import { axleName } from '../../words/axles';
-import { FAMILY_WORDS, ROAD_WORDS } from '../../words/families';
-import { capacityText } from '../../words/capacity';
-import { mass, percent, pressure } from '../../words/format';
-import { FITNESS_WORDS, flawText } from '../../words/gauges';
+import { FAMILY_WORDS } from '../../words/families';
+import { mass } from '../../words/format';
 import { loadProblemText, METHOD_WORDS, STANDING_WORDS } from '../../words/loads';
-import { tireInWords } from '../../words/marking';
 import { rigQuestionText } from '../../words/questions';
 import { LoadPicture } from './LoadPicture';
 import { LoadWorking } from './LoadWorking';
+import { AxleFacts } from './AxleFacts';
 
 /** A rig as it stands today: what is on each wheel, what its tires carry, what is wrong, and what next. */
 export function RigDetail({ rig }: { readonly rig: RigRow }) {
@@ -200,97 +181,8 @@ function standingText(axles: readonly AxleLoad[]): string {
   return kinds.length === 1 ? STANDING_WORDS[kinds[0]!] : 'some weighed wheel by wheel, some shared alike';
 }
 
-interface AxleFactsProps {
-  readonly axle: RigAxle;
-  readonly rig: RigRow;
-  readonly load: AxleLoad | undefined;
-  readonly gauges: readonly GaugeRow[];
-}
-
-/** One axle: its tire read back, its pressures, what the tire carries and how much of that is used. */
-function AxleFacts({ axle, rig, load, gauges }: AxleFactsProps) {
-  const palette = usePalette();
-  const units = unitsStore.use();
-  const family = familyOf(rig.family);
-  const curve = curveOf(axle);
-  const speedKmh = rig.topSpeedKmh ?? family.roadSpeedKmh;
-  const carries =
-    curve.ok && axle.roadKpa !== null
-      ? capacity(curve.value, { pressureKpa: axle.roadKpa, speedKmh, dual: axle.wheels === 4 })
-      : undefined;
-  const heaviest = load && Math.max(...load.wheels.map(({ loadKg }) => loadKg));
-  const used = carries?.ok && heaviest !== undefined ? heaviest / carries.loadKg : undefined;
-  const road = axle.roadKpa;
-  const fit =
-    road === null ? [] : gauges.map((gauge) => ({ gauge, ...gaugeFitness(gauge, road, gaugeStepKpa(units)) }));
-  return (
-    <View style={[styles.axle, { borderColor: palette.line }]}>
-      <Text as="strong">{`${axleName(axle.position, family.kind)}: ${axle.tireMarking}`}</Text>
-      <Text as="small" tone="muted">{`${tireInWords(tireOf(axle.tireMarking), units)}${extras(axle)}.`}</Text>
-      {road !== null && (
-        <Text>
-          {`${ROAD_WORDS[family.kind].label}: ${pressure(road, units)}`}
-          {axle.present && `. In it now: ${pressure(readKpa(axle.present), units)}`}
-          {axle.present &&
-            axle.present.offsetKpa !== 0 &&
-            ` (the gauge showed ${pressure(axle.present.rawKpa, units)})`}
-        </Text>
-      )}
-      <Text>{capacityText(curve, carries, speedKmh, units)}</Text>
-      {used !== undefined && (
-        <View role="img" aria-label={`${percent(used)} of what it carries`} style={styles.used}>
-          <View style={[styles.bar, { borderColor: palette.ink }]}>
-            <View
-              style={[
-                styles.filled,
-                {
-                  width: `${Math.min(100, used * 100)}%`,
-                  backgroundColor: used > 1 ? palette.rust : palette.waterDeep,
-                },
-              ]}
-            />
-          </View>
-          <Text as="label" tone={used > 1 ? 'rust' : 'ink'}>
-            {used > 1 ? `${percent(used)}: too much` : `${percent(used)} used`}
-          </Text>
-        </View>
-      )}
-      {fit.length > 0 && (
-        <Unfold label="Gauges for it" value={bestGauge(fit)}>
-          {fit.map(({ gauge, fitness, flaws }) => (
-            <Text key={gauge.id} as="small">
-              {`${gauge.name}: ${FITNESS_WORDS[fitness]}${flaws.length > 0 ? `: ${flaws.map((flaw) => flawText(flaw, units)).join('; ')}` : ''}.`}
-            </Text>
-          ))}
-        </Unfold>
-      )}
-    </View>
-  );
-}
-
-/** The gauge that suits best, or that none does. */
-function bestGauge(fit: readonly { gauge: GaugeRow; fitness: GaugeFitness['fitness'] }[]): string {
-  const best = (['good', 'fair'] as const).map((want) => fit.find(({ fitness }) => fitness === want)).find(Boolean);
-  return best ? `${best.gauge.name}: ${FITNESS_WORDS[best.fitness]}` : 'None of yours';
-}
-
-function extras(axle: RigAxle): string {
-  const parts = [
-    axle.tube ? 'tube' : '',
-    axle.beadHold === 'beadLock' ? 'bead locks' : axle.beadHold === 'rimLock' ? 'rim lock' : '',
-    axle.insert ? 'insert' : '',
-    axle.measuredWidthMm === null ? '' : `measures ${axle.measuredWidthMm.toFixed(0)}\u00a0mm on its rim`,
-    axle.wheels === 4 ? 'in pairs' : '',
-  ].filter((part) => part !== '');
-  return parts.length === 0 ? '' : `; ${parts.join(', ')}`;
-}
-
 const styles = StyleSheet.create({
   detail: { gap: 12 },
   columns: { flexDirection: 'row', alignItems: 'flex-start', gap: 14 },
   column: { flex: 1, minWidth: 0, gap: 12 },
-  axle: { gap: 4, borderBottomWidth: 1, paddingBottom: 12 },
-  used: { flexDirection: 'row', alignItems: 'center', gap: 10 },
-  bar: { flex: 1, height: 12, borderWidth: 1.5, borderRadius: 2 },
-  filled: { height: '100%' },
 });

@@ -1,34 +1,24 @@
 import { bodyOf, type Rig, type RigRow } from '@dunlinmoss/contract';
-import {
-  familyOf,
-  isTrailer,
-  type RigFormField,
-  type Family,
-  type FamilyCode,
-  type LikelyValues,
-} from '@dunlinmoss/core';
+import { familyOf, type RigFormField, type FamilyCode } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { unitsStore } from '../../settings/preferences';
-import { RowNumber, RowQuantity, RowText, usePicked, type NumberPlace } from '../../forms/fields';
-import { appended, chosen, removed, withValue } from '../../forms/rowForm';
-import { useChanged, useFormRow, useRowForm, useValue, type OpenForm } from '../../forms/useRowForm';
+import { RowNumber, RowQuantity, RowText } from '../../forms/fields';
+import { appended, chosen, removed } from '../../forms/rowForm';
+import { useChanged, useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
-import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Toggle } from '../../components/Toggle';
-import { Unfold } from '../../components/Unfold';
 import { UnitChoice } from '../../components/UnitChoice';
 import { Plus, Trash } from '../../theme/icons';
 import { axleName } from '../../words/axles';
-import { ROAD_WORDS } from '../../words/families';
 import { savedText } from '../../words/saved';
 import { addedAxle, axlesOf, emptyRig, groupOf, wearsAlike, withSameTires, type TireGroup } from './rigForm';
 import { TireFields } from './TireFields';
+import { AxleFields } from './AxleFields';
 
 interface RigFormProps {
   readonly family: FamilyCode;
@@ -128,127 +118,6 @@ export function RigForm({ family: code, row }: RigFormProps) {
 
 function DropChanges({ form, row }: { readonly form: OpenForm<Rig>; readonly row: RigRow }) {
   return useChanged(form, bodyOf('rigs', row)) ? <Action label="Drop what I changed" onPress={form.drop} /> : null;
-}
-
-interface AxleFieldsProps {
-  readonly form: OpenForm<Rig>;
-  readonly index: number;
-  readonly family: Family;
-  readonly name: string;
-}
-
-/** What belongs to an axle and not to its tires: pressures, place, rating. */
-function AxleFields({ form, index, family, name }: AxleFieldsProps) {
-  const position = useValue<Rig, Rig['axles'][number]['position']>(form, `/axles/${index}/position`);
-  const [wheels, pickWheels] = usePicked<Rig, number>(form, `/axles/${index}/wheels`);
-  const [driven, pickDriven] = usePicked<Rig, boolean>(form, `/axles/${index}/driven`);
-  const towed = isTrailer(position);
-  const asks = (what: RigFormField): boolean => family.asks.includes(what);
-  const likely = (key: keyof LikelyValues) => (towed && family.code !== 'farmTrailer' ? null : family.likely[key]);
-  const origin = index === 0 && !towed;
-  const road = ROAD_WORDS[family.kind];
-  return (
-    <>
-      <RowQuantity
-        form={form}
-        at={`/axles/${index}/roadKpa`}
-        label={road.label}
-        spoken={`${name}: ${road.label.toLowerCase()}`}
-        quantity="pressure"
-        likely={likely('roadKpa')}
-        hint={road.hint}
-      />
-      <Unfold label={`In it now, where it stands${asks('axleRating') ? ', its rating' : ''}`}>
-        <PresentFields form={form} index={index} name={name} />
-        {!origin && (
-          <RowQuantity
-            form={form}
-            at={`/axles/${index}/behindMm`}
-            label={towed ? 'Behind the coupling' : 'Behind the front axle'}
-            spoken={`${name}: ${towed ? 'behind the coupling' : 'behind the front axle'}`}
-            quantity="length"
-            likely={likely('wheelbaseMm')}
-            hint="From hub to hub. A common one until you measure it."
-          />
-        )}
-        {wheels > 1 && (
-          <RowQuantity
-            form={form}
-            at={`/axles/${index}/trackMm`}
-            label="Track"
-            spoken={`${name}: track`}
-            quantity="length"
-            likely={likely('trackMm')}
-            hint={
-              wheels === 4
-                ? 'From the middle of the left pair to that of the right.'
-                : 'From the middle of the left wheel to that of the right.'
-            }
-          />
-        )}
-        {asks('pairs') && position !== 'front' && !towed && (
-          <Toggle
-            label="Pairs of wheels"
-            note="Two tires on each side"
-            value={wheels === 4}
-            onChange={(on) => pickWheels(on ? 4 : 2)}
-          />
-        )}
-        {asks('driven') && !towed && <Toggle label="Driven" value={driven} onChange={pickDriven} />}
-        {asks('axleRating') && (
-          <RowQuantity
-            form={form}
-            at={`/axles/${index}/ratingKg`}
-            label="Axle rating"
-            spoken={`${name}: axle rating`}
-            quantity="mass"
-            hint="From the maker's plate, if you like."
-          />
-        )}
-      </Unfold>
-    </>
-  );
-}
-
-/** What was read in an axle's tires: with its gauge, or not at all. */
-const presentPlace = (index: number): NumberPlace<Rig> => ({
-  key: `/axles/${index}/present/rawKpa`,
-  read: ({ axles }) => axles[index]!.present?.rawKpa ?? null,
-  write: (row, rawKpa) => {
-    const { gaugeId = null, offsetKpa = 0 } = row.axles[index]!.present ?? {};
-    return withValue(row, `/axles/${index}/present`, rawKpa === null ? null : { rawKpa, gaugeId, offsetKpa });
-  },
-});
-
-/** What is in an axle's tires now, and with which gauge it was read. */
-function PresentFields({ form, index, name }: Pick<AxleFieldsProps, 'form' | 'index' | 'name'>) {
-  const gauges = useGauges();
-  const [present, pickPresent] = usePicked<Rig, Rig['axles'][number]['present']>(form, `/axles/${index}/present`);
-  return (
-    <>
-      <RowQuantity
-        form={form}
-        at={presentPlace(index)}
-        label="Read on the gauge now"
-        spoken={`${name}: read on the gauge now`}
-        quantity="pressure"
-        hint="Kept as read; the gauge's own offset is taken off."
-      />
-      {gauges.length > 0 && present && (
-        <Choice
-          label="Which gauge"
-          value={present.gaugeId ?? ''}
-          options={[
-            { code: '', name: 'Taken as true' },
-            ...gauges.map((gauge) => ({ code: gauge.id, name: gauge.name })),
-          ]}
-          onChange={(id) =>
-            pickPresent({ ...present, gaugeId: id || null, offsetKpa: gaugeOffsets(gauges).get(id) ?? 0 })
-          }
-        />
-      )}
-    </>
-  );
 }
 
 const styles = StyleSheet.create({

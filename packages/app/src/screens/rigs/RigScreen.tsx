@@ -3,12 +3,10 @@ import type { FamilyCode } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 
-import { useRow } from '../../data/rows';
 import { Action } from '../../components/Action';
+import { ListAndDetail } from '../../components/ListAndDetail';
 import { Page } from '../../components/Page';
-import { Empty, Loading } from '../../components/States';
-import { Text } from '../../components/Text';
-import { useWide } from '../../theme/useWide';
+import { RowFrame, RowMissing } from '../../components/RowFrame';
 import { FAMILY_WORDS } from '../../words/families';
 import { FamilyPicker, isFamily } from './FamilyPicker';
 import { LoadForm } from './LoadForm';
@@ -73,28 +71,17 @@ export function NewRigScreen() {
 
 /** One way a rig is loaded; `new` begins another. */
 export function LoadScreen() {
-  const router = useRouter();
   const { id, case: caseId } = useLocalSearchParams<{ id: string; case: string }>();
-  const { row, missing } = useRow('rigs', id);
-  const loadCase = row?.loadCases.find((each) => each.id === caseId);
-  if (missing || (row && caseId !== 'new' && !loadCase)) {
-    return (
-      <Page title="Load">
-        <Empty
-          text="This load case, or its rig, is not here."
-          action={{ label: 'All rigs', onPress: () => router.replace('/rigs') }}
-        />
-      </Page>
-    );
-  }
-  if (!row) {
-    return (
-      <Page title="Load">
-        <Loading />
-      </Page>
-    );
-  }
-  return <LoadForm key={`${row.id} ${caseId} ${row.revision}`} rig={row} loadCase={loadCase} />;
+  const around = (body: ReactNode): ReactNode => <Page title="Load">{body}</Page>;
+  return (
+    <RowFrame name="rigs" id={id} around={(body, rig) => (rig ? body : around(body))}>
+      {(rig) => {
+        const loadCase = rig!.loadCases.find((each) => each.id === caseId);
+        if (caseId !== 'new' && !loadCase) return around(<RowMissing name="rigs" />);
+        return <LoadForm key={`${id} ${caseId} ${rig!.revision}`} rig={rig!} loadCase={loadCase} />;
+      }}
+    </RowFrame>
+  );
 }
 
 interface OneRigProps {
@@ -103,26 +90,20 @@ interface OneRigProps {
   readonly children: (rig: RigRow) => ReactNode;
 }
 
-/** A rig by its id, with what to say while it is fetched and where it is not. */
-function OneRig({ id, action, children }: OneRigProps) {
-  const router = useRouter();
-  const { row, missing } = useRow('rigs', id);
-  const body = missing ? (
-    <Empty
-      text="This rig is not here, or was archived."
-      action={{ label: 'All rigs', onPress: () => router.replace('/rigs') }}
-    />
-  ) : row ? (
-    children(row)
-  ) : (
-    <Loading />
-  );
-  return (
-    <BesideList title={row?.name ?? 'Rig'} chosen={id} action={row && action?.(row)}>
-      {body}
-    </BesideList>
-  );
-}
+/** A rig by its id, beside the list of all. */
+const OneRig = ({ id, action, children }: OneRigProps) => (
+  <RowFrame
+    name="rigs"
+    id={id}
+    around={(body, rig) => (
+      <BesideList title={rig?.name ?? 'Rig'} chosen={id} action={rig && action?.(rig)}>
+        {body}
+      </BesideList>
+    )}
+  >
+    {(rig) => children(rig!)}
+  </RowFrame>
+);
 
 interface BesideListProps {
   readonly title: string;
@@ -134,28 +115,15 @@ interface BesideListProps {
 /** On a wide screen the list of rigs stays in view on the left. */
 export function BesideList({ title, chosen, action, children }: BesideListProps) {
   const router = useRouter();
-  const wide = useWide();
-  if (!wide) {
-    return (
-      <Page title={title} action={action}>
-        {children}
-      </Page>
-    );
-  }
   return (
-    <Page
-      title="Rigs"
-      action={<Action kind="main" label="Describe another rig" onPress={() => router.navigate('/rigs/new')} />}
-      result={
-        <>
-          <Text as="heading" level={2}>
-            {title}
-          </Text>
-          {children}
-        </>
-      }
+    <ListAndDetail
+      listTitle="Rigs"
+      listAction={<Action kind="main" label="Describe another rig" onPress={() => router.navigate('/rigs/new')} />}
+      list={<RigsPane chosen={chosen} />}
+      title={title}
+      action={action}
     >
-      <RigsPane chosen={chosen} />
-    </Page>
+      {children}
+    </ListAndDetail>
   );
 }

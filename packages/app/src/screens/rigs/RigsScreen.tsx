@@ -3,8 +3,8 @@ import { useState } from 'react';
 
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
+import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
 import { Unfold } from '../../components/Unfold';
@@ -56,7 +56,6 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
   const found = useRows('rigs', sought === '' ? {} : { search: sought }, ({ name }) =>
     name.toLowerCase().includes(sought.toLowerCase()),
   );
-  const { rows, loading, hasMore, more } = sought === '' ? all : found;
   return (
     <>
       <Unfold label="Gauges, sidewall reader, files, archived rigs">
@@ -67,20 +66,17 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
       {(all.rows.length > 8 || sought !== '') && (
         <TextField label="Find a rig by name" value={search} onChange={setSearch} />
       )}
-      {loading ? (
-        <Loading />
-      ) : rows.length === 0 ? (
-        <Empty
-          text={
-            sought === ''
-              ? 'No rig yet. It takes the load, the tire size and the road pressure, two minutes beside the vehicle.'
-              : `No rig with “${sought}” in its name.`
-          }
-        />
-      ) : (
-        <RigList rigs={rows} chosen={chosen} />
-      )}
-      {hasMore && <Action label="More rigs" onPress={more} />}
+      <ListFrame
+        list={sought === '' ? all : found}
+        empty={
+          sought === ''
+            ? 'No rig yet. It takes the load, the tire size and the road pressure, two minutes beside the vehicle.'
+            : `No rig with “${sought}” in its name.`
+        }
+        more="More rigs"
+      >
+        {(rows) => <RigList rigs={rows} chosen={chosen} />}
+      </ListFrame>
     </>
   );
 }

@@ -4,13 +4,11 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore, type Units } from '../../settings/preferences';
-import { useRow } from '../../data/rows';
 import { inList, inPair, RowNumber, RowText, usePicked, type NumberPlace } from '../../forms/fields';
 import { useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { Trash } from '../../theme/icons';
@@ -18,6 +16,7 @@ import { pressure } from '../../words/format';
 import { fieldText } from '../../words/problems';
 import { savedText } from '../../words/saved';
 import { TOOL_WORDS } from '../../words/tools';
+import { RowFrame } from '../../components/RowFrame';
 import { BesideList } from './RigScreen';
 
 /** The back pressures that labels speak of: none, 30, 50 and 80 psi. */
@@ -36,22 +35,12 @@ const blankTool = (): Omit<AirToolBody, 'id'> => ({
 
 /** One air tool; `new` begins another. */
 export function ToolScreen() {
-  const router = useRouter();
   const { id } = useLocalSearchParams<{ id: string }>();
-  const { row, missing } = useRow('tools', id === 'new' ? undefined : id);
+  const fresh = id === 'new' ? 'New air tool' : 'Air tool';
   return (
-    <BesideList title={row?.name ?? (id === 'new' ? 'New air tool' : 'Air tool')}>
-      {missing ? (
-        <Empty
-          text="This tool is not here, or was archived."
-          action={{ label: 'All tools', onPress: () => router.replace('/rigs/tools') }}
-        />
-      ) : id === 'new' || row ? (
-        <ToolForm key={`${id} ${row?.revision ?? 0}`} row={row} />
-      ) : (
-        <Loading />
-      )}
-    </BesideList>
+    <RowFrame name="tools" id={id} around={(body, row) => <BesideList title={row?.name ?? fresh}>{body}</BesideList>}>
+      {(row) => <ToolForm key={`${id} ${row?.revision ?? 0}`} row={row} />}
+    </RowFrame>
   );
 }
 

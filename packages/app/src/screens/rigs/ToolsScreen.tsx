@@ -4,8 +4,8 @@ import { useRouter } from 'expo-router';
 import { unitsStore } from '../../settings/preferences';
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
+import { ListFrame } from '../../components/ListFrame';
 import { CardList, LinkCard } from '../../components/LinkCard';
-import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { Plus } from '../../theme/icons';
 import { pressure } from '../../words/format';
@@ -24,25 +24,27 @@ export function ToolsScreen() {
       <Text as="heading" level={2}>
         Gauges
       </Text>
-      {gauges.loading ? (
-        <Loading />
-      ) : gauges.rows.length === 0 ? (
-        <Empty text="No gauge yet. With its range and class, each rig says which gauge can be trusted with it." />
-      ) : (
-        <CardList>
-          {gauges.rows.map((gauge) => (
-            <LinkCard key={gauge.id} href={{ pathname: '/rigs/gauge/[id]', params: { id: gauge.id } }}>
-              <Text as="strong">{gauge.name}</Text>
-              <Text as="small">
-                {`${pressure(gauge.fromKpa, units)} to ${pressure(gauge.fullScaleKpa, units)}, ${gauge.gradePercent === null ? 'class not known' : `class ${gauge.gradePercent}`}`}
-              </Text>
-              <Text as="small" tone="muted">
-                {offsetText(gaugeOffset(gauge.comparisons), units)}
-              </Text>
-            </LinkCard>
-          ))}
-        </CardList>
-      )}
+      <ListFrame
+        list={gauges}
+        empty="No gauge yet. With its range and class, each rig says which gauge can be trusted with it."
+        more="More gauges"
+      >
+        {(rows) => (
+          <CardList>
+            {rows.map((gauge) => (
+              <LinkCard key={gauge.id} href={{ pathname: '/rigs/gauge/[id]', params: { id: gauge.id } }}>
+                <Text as="strong">{gauge.name}</Text>
+                <Text as="small">
+                  {`${pressure(gauge.fromKpa, units)} to ${pressure(gauge.fullScaleKpa, units)}, ${gauge.gradePercent === null ? 'class not known' : `class ${gauge.gradePercent}`}`}
+                </Text>
+                <Text as="small" tone="muted">
+                  {offsetText(gaugeOffset(gauge.comparisons), units)}
+                </Text>
+              </LinkCard>
+            ))}
+          </CardList>
+        )}
+      </ListFrame>
       <Action
         icon={Plus}
         label="Another gauge"
@@ -51,27 +53,25 @@ export function ToolsScreen() {
       <Text as="heading" level={2}>
         Air tools
       </Text>
-      {tools.loading ? (
-        <Loading />
-      ) : tools.rows.length === 0 ? (
-        <Empty text="No tool yet: what lets air out, and what puts it back." />
-      ) : (
-        <CardList>
-          {tools.rows.map((tool) => (
-            <LinkCard key={tool.id} href={{ pathname: '/rigs/tool/[id]', params: { id: tool.id } }}>
-              <Text as="strong">{tool.name}</Text>
-              <Text as="small">
-                {`${TOOL_WORDS[tool.kind].name}, ${tool.wheelsAtOnce === 1 ? 'one wheel at a time' : `${tool.wheelsAtOnce} wheels at once`}`}
-              </Text>
-              {tool.note !== '' && (
-                <Text as="small" tone="muted">
-                  {tool.note}
+      <ListFrame list={tools} empty="No tool yet: what lets air out, and what puts it back." more="More tools">
+        {(rows) => (
+          <CardList>
+            {rows.map((tool) => (
+              <LinkCard key={tool.id} href={{ pathname: '/rigs/tool/[id]', params: { id: tool.id } }}>
+                <Text as="strong">{tool.name}</Text>
+                <Text as="small">
+                  {`${TOOL_WORDS[tool.kind].name}, ${tool.wheelsAtOnce === 1 ? 'one wheel at a time' : `${tool.wheelsAtOnce} wheels at once`}`}
                 </Text>
-              )}
-            </LinkCard>
-          ))}
-        </CardList>
-      )}
+                {tool.note !== '' && (
+                  <Text as="small" tone="muted">
+                    {tool.note}
+                  </Text>
+                )}
+              </LinkCard>
+            ))}
+          </CardList>
+        )}
+      </ListFrame>
       <Action
         icon={Plus}
         label="Another tool"

@@ -3,15 +3,13 @@ import {
   familyOf,
   planGround,
   type GroundPlan,
-  type Kind,
   type PlanProblem,
   type Result,
   STUCK,
   groundOf,
 } from '@dunlinmoss/core';
-import { askedOf, axleOnGauge, nextStep, type NoPlan, pathOf, planInput, roadGaps } from '@dunlinmoss/domain';
+import { askedOf, axleOnGauge, nextStep, type NoPlan, planInput, roadGaps } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
-import { StyleSheet, View } from 'react-native';
 
 import { useTestsOf } from '../../data/tests';
 import { saveOuting, useOpenOuting } from '../../data/outings';
@@ -27,15 +25,14 @@ import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { inPairs } from '../../pictures/inPairs';
 import { Staff } from '../../pictures/Staff';
-import { Check } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { groundName } from '../../words/grounds';
 import { waitingText } from '../../words/noPlan';
 import { pressuresText, stateText } from '../../words/outing';
-import { stepName } from '../../words/steps';
 import { useAirJob } from '../../hooks/useAirJob';
 import { StartOuting } from './StartOuting';
+import { Path } from './OutingPath';
 
 /** What is the next thing to do. */
 export function TodayScreen() {
@@ -261,33 +258,3 @@ function UnderWay({ outing }: { readonly outing: OutingRow }) {
     </Page>
   );
 }
-
-function Path({ step, kind }: { readonly step: NextStep; readonly kind: Kind }) {
-  const palette = usePalette();
-  return (
-    <View role="list" aria-label="This outing" style={styles.path}>
-      {pathOf(step, kind).map(({ step: each, state }, index) => (
-        <View key={each} role="listitem" style={styles.step}>
-          <View
-            style={[
-              styles.mark,
-              { borderColor: state === 'later' ? palette.line : palette.moss },
-              state === 'next' && { backgroundColor: palette.mossWash },
-            ]}
-          >
-            {state === 'done' ? <Check size={18} color={palette.moss} /> : <Text as="figure">{String(index + 1)}</Text>}
-          </View>
-          <Text as={state === 'next' ? 'strong' : 'body'} tone={state === 'later' ? 'muted' : 'ink'}>
-            {`${stepName(each, kind)}${state === 'done' ? ': done' : state === 'next' ? ': next' : ''}`}
-          </Text>
-        </View>
-      ))}
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  path: { gap: 8, paddingTop: 4 },
-  step: { flexDirection: 'row', alignItems: 'center', gap: 12 },
-  mark: { width: 34, height: 34, borderWidth: 2, borderRadius: 3, alignItems: 'center', justifyContent: 'center' },
-});

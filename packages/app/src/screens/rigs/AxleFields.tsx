@@ -1,0 +1,132 @@
+import type { Rig } from '@dunlinmoss/contract';
+import { isTrailer, type RigFormField, type Family, type LikelyValues } from '@dunlinmoss/core';
+
+import { gaugeOffsets, useGauges } from '../../data/gauges';
+import { RowQuantity, usePicked, type NumberPlace } from '../../forms/fields';
+import { withValue } from '../../forms/rowForm';
+import { useValue, type OpenForm } from '../../forms/useRowForm';
+import { Choice } from '../../components/Choice';
+import { Toggle } from '../../components/Toggle';
+import { Unfold } from '../../components/Unfold';
+import { ROAD_WORDS } from '../../words/families';
+
+interface AxleFieldsProps {
+  readonly form: OpenForm<Rig>;
+  readonly index: number;
+  readonly family: Family;
+  readonly name: string;
+}
+
+/** What belongs to an axle and not to its tires: pressures, place, rating. */
+export function AxleFields({ form, index, family, name }: AxleFieldsProps) {
+  const position = useValue<Rig, Rig['axles'][number]['position']>(form, `/axles/${index}/position`);
+  const [wheels, pickWheels] = usePicked<Rig, number>(form, `/axles/${index}/wheels`);
+  const [driven, pickDriven] = usePicked<Rig, boolean>(form, `/axles/${index}/driven`);
+  const towed = isTrailer(position);
+  const asks = (what: RigFormField): boolean => family.asks.includes(what);
+  const likely = (key: keyof LikelyValues) => (towed && family.code !== 'farmTrailer' ? null : family.likely[key]);
+  const origin = index === 0 && !towed;
+  const road = ROAD_WORDS[family.kind];
+  return (
+    <>
+      <RowQuantity
+        form={form}
+        at={`/axles/${index}/roadKpa`}
+        label={road.label}
+        spoken={`${name}: ${road.label.toLowerCase()}`}
+        quantity="pressure"
+        likely={likely('roadKpa')}
+        hint={road.hint}
+      />
+      <Unfold label={`In it now, where it stands${asks('axleRating') ? ', its rating' : ''}`}>
+        <PresentFields form={form} index={index} name={name} />
+        {!origin && (
+          <RowQuantity
+            form={form}
+            at={`/axles/${index}/behindMm`}
+            label={towed ? 'Behind the coupling' : 'Behind the front axle'}
+            spoken={`${name}: ${towed ? 'behind the coupling' : 'behind the front axle'}`}
+            quantity="length"
+            likely={likely('wheelbaseMm')}
+            hint="From hub to hub. A common one until you measure it."
+          />
+        )}
+        {wheels > 1 && (
+          <RowQuantity
+            form={form}
+            at={`/axles/${index}/trackMm`}
+            label="Track"
+            spoken={`${name}: track`}
+            quantity="length"
+            likely={likely('trackMm')}
+            hint={
+              wheels === 4
+                ? 'From the middle of the left pair to that of the right.'
+                : 'From the middle of the left wheel to that of the right.'
+            }
+          />
+        )}
+        {asks('pairs') && position !== 'front' && !towed && (
+          <Toggle
+            label="Pairs of wheels"
+            note="Two tires on each side"
+            value={wheels === 4}
+            onChange={(on) => pickWheels(on ? 4 : 2)}
+          />
+        )}
+        {asks('driven') && !towed && <Toggle label="Driven" value={driven} onChange={pickDriven} />}
+        {asks('axleRating') && (
+          <RowQuantity
+            form={form}
+            at={`/axles/${index}/ratingKg`}
+            label="Axle rating"
+            spoken={`${name}: axle rating`}
+            quantity="mass"
+            hint="From the maker's plate, if you like."
+          />
+        )}
+      </Unfold>
+    </>
+  );
+}
+
+/** What was read in an axle's tires: with its gauge, or not at all. */
+const presentPlace = (index: number): NumberPlace<Rig> => ({
+  key: `/axles/${index}/present/rawKpa`,
+  read: ({ axles }) => axles[index]!.present?.rawKpa ?? null,
+  write: (row, rawKpa) => {
+    const { gaugeId = null, offsetKpa = 0 } = row.axles[index]!.present ?? {};
+    return withValue(row, `/axles/${index}/present`, rawKpa === null ? null : { rawKpa, gaugeId, offsetKpa });
+  },
+});
+
+/** What is in an axle's tires now, and with which gauge it was read. */
+function PresentFields({ form, index, name }: Pick<AxleFieldsProps, 'form' | 'index' | 'name'>) {
+  const gauges = useGauges();
+  const [present, pickPresent] = usePicked<Rig, Rig['axles'][number]['present']>(form, `/axles/${index}/present`);
+  return (
+    <>
+      <RowQuantity
+        form={form}
+        at={presentPlace(index)}
+        label="Read on the gauge now"
+        spoken={`${name}: read on the gauge now`}
+        quantity="pressure"
+        hint="Kept as read; the gauge's own offset is taken off."
+      />
+      {gauges.length > 0 && present && (
+        <Choice
+          label="Which gauge"
+          value={present.gaugeId ?? ''}
+          options={[
+            { code: '', name: 'Taken as true' },
+            ...gauges.map((gauge) => ({ code: gauge.id, name: gauge.name })),
+          ]}
+          onChange={(id) =>
+            pickPresent({ ...present, gaugeId: id || null, offsetKpa: gaugeOffsets(gauges).get(id) ?? 0 })
+          }
+        />
+      )}
+    </>
+  );
+}
