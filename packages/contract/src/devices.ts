@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import { altitudeM, conductanceLPerS, pressureKpa, someLitersPerMin, tempC, timestamp, volumeL } from './quantities';
-import { wheelPlace } from './resources/wheelPlace';
+import { wheelRef } from './resources/wheelRef';
 
 /*
  * The simulated stand-ins: tire-pressure monitors, a gauge, a compressor and a central-inflation controller on one rig.
@@ -15,7 +15,7 @@ export const FAULT_KINDS = ['slowLeak', 'burst', 'silent', 'stuck', 'wrongClock'
 export const PACKET_S = 5;
 
 export const deviceFault = z.strictObject({
-  ...wheelPlace,
+  ...wheelRef,
   kind: z.enum(FAULT_KINDS),
   since: timestamp,
 });
@@ -24,7 +24,7 @@ export const deviceFaults = z.strictObject({ faults: z.array(deviceFault).max(60
 export const deviceDriving = z.strictObject({ driving: z.boolean() });
 
 const deviceWheel = z.strictObject({
-  ...wheelPlace,
+  ...wheelRef,
   volumeL,
   coldKpa: pressureKpa,
 });
@@ -45,7 +45,7 @@ export const deviceState = deviceSetup.extend({ faults: z.array(deviceFault) });
 
 /** One packet of one monitor, by the sensor's own clock. */
 export const monitorPacket = z.strictObject({
-  ...wheelPlace,
+  ...wheelRef,
   sequence: z.int(),
   sensedAt: timestamp,
   pressureKpa: z.number(),
@@ -69,7 +69,7 @@ export const deviceFlow = z.discriminatedUnion('flow', [
 
 export const centralTarget = z.strictObject({
   axles: z
-    .array(z.strictObject({ position: wheelPlace.position, coldKpa: pressureKpa }))
+    .array(z.strictObject({ position: wheelRef.position, coldKpa: pressureKpa }))
     .min(1)
     .max(6),
   outLPerS: conductanceLPerS,
@@ -79,7 +79,7 @@ export const centralTarget = z.strictObject({
 export const centralState = z.strictObject({
   axles: z.array(
     z.strictObject({
-      position: wheelPlace.position,
+      position: wheelRef.position,
       coldKpa: z.number(),
       targetKpa: z.number().nullable(),
       doing: z.enum(['holding', 'lettingOut', 'puttingIn']),

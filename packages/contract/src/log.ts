@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import { pressureKpa, tempC, timestamp } from './quantities';
-import { wheelPlace } from './resources/wheelPlace';
+import { wheelRef } from './resources/wheelRef';
 
 /*
  * The log of a rig: what monitors said, or what a file of theirs says. One reading of one wheel at one time is one row,
@@ -18,7 +18,7 @@ export const logTime = timestamp.refine((at) => at >= LOG_FROM && at <= LOG_TO, 
 });
 
 export const logRow = z.strictObject({
-  ...wheelPlace,
+  ...wheelRef,
   readAt: logTime,
   pressureKpa,
   tempC: tempC.nullable(),
@@ -46,7 +46,7 @@ export const downsampledLog = z.strictObject({
   readings: z.int(),
   wheels: z.array(
     z.strictObject({
-      ...wheelPlace,
+      ...wheelRef,
       stretches: z.array(
         z.strictObject({ at: timestamp, leastKpa: z.number(), mostKpa: z.number(), tempC: z.number().nullable() }),
       ),

@@ -64,7 +64,7 @@ describe('the default school', () => {
       expect(result.value.school).toBe('deflectionAndShare');
       for (const code of ['deflectionAndShare', 'equalDeflection', 'shareOfRoad', 'fixedTable']) {
         const school = result.value.axles[0]!.schools.find((each) => each.code === code)!;
-        expect(school.ok && school.wantedKpa / psi(start)).toBeCloseTo(1, 9);
+        expect(school.ok && school.targetKpa / psi(start)).toBeCloseTo(1, 9);
       }
     }
   });

@@ -52,7 +52,7 @@ export {
   type WatchReason,
 } from './air/watch';
 export { walkingOrder, walkSeconds } from './air/walk';
-export { sameWheel, wheelKey, type WheelPlace } from './air/wheel';
+export { sameWheel, wheelKey, type WheelRef } from './air/wheel';
 export { airPressureKpaAbs } from './atmosphere/airPressure';
 export { coldKpa, gaugeNowKpa, type TireConditions } from './atmosphere/gaugeNow';
 export {
@@ -105,7 +105,7 @@ export {
   type Kind,
   type LikelyValues,
 } from './families/family';
-export { placeOf, PLACES, type PlaceCode } from './families/places';
+export { loadPositionOf, LOAD_POSITIONS, type LoadPositionCode } from './families/loadPositions';
 export { questionOf, type Likely, type PlausibilityCheck, type Slip } from './families/question';
 export { FAMILIES, FAMILY_CODES, familyOf, type FamilyCode } from './families/registry';
 export { trailerAxle } from './families/shared';

@@ -26,8 +26,8 @@ const wagon = {
   axles: [{ position: 'front', ...tire, leftLoadKg: 500, rightLoadKg: 480, roadKpa: 240 }],
 };
 
-const wheelPlace = { position: 'front', wheel: 'left' };
-const wheel = { ...wheelPlace, volumeL: 60 };
+const wheelRef = { position: 'front', wheel: 'left' };
+const wheel = { ...wheelRef, volumeL: 60 };
 
 const height = { pressureKpa: 250, loadedMm: 282 };
 const zones = { outerLeft: 'still', left: 'still', middle: 'worn', right: 'still', outerRight: 'still' };
@@ -226,7 +226,7 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     },
     output: {
       ok: true,
-      shortAt: wheelPlace,
+      shortAt: wheelRef,
       wheels: [{ enough: false, leftLiters: expect.closeTo(0, 9), liters: expect.closeTo(40, 9) }],
     },
   },

@@ -1,7 +1,18 @@
 import { bodyOf, type Rig } from '@dunlinmoss/contract';
 
 import { sampleRig } from '@dunlinmoss/domain/testing';
-import { outboxStore, save, settle, startOutbox } from './outbox';
+import { outboxStore, save, savePhoto, settle, startOutbox } from './outbox';
+import { waitingPhotosStore } from './photos';
+
+// What a browser keeps of photos; the environment of these tests has no such store.
+const mockKept = new Map<string, unknown>();
+jest.mock('idb-keyval', () => ({
+  createStore: () => undefined,
+  set: async (id: string, photo: unknown) => void mockKept.set(id, photo),
+  get: async (id: string) => mockKept.get(id),
+  del: async (id: string) => void mockKept.delete(id),
+  entries: async () => [...mockKept],
+}));
 
 const rig = (change: Partial<Rig> = {}): Rig => ({ ...bodyOf('rigs', sampleRig()), revision: 0, ...change });
 const other = rig({ id: '0192f000-0000-7000-8000-000000000002', name: 'Ruff' });
@@ -26,7 +37,7 @@ beforeEach(() => {
   outboxStore.set({});
   answers = [];
   globalThis.fetch = (async (url: string, init: RequestInit) => {
-    const body = JSON.parse(String(init.body)) as Rig;
+    const body = (init.body instanceof Blob ? { name: 'photo', revision: '' } : JSON.parse(String(init.body))) as Rig;
     sent.push(`${init.method} ${body.name} ${body.revision}`);
     const answer = (answers.shift() ?? (() => kept))(init.method!, url, body);
     if (answer === 'away') throw new TypeError('Failed to fetch');
@@ -118,5 +129,42 @@ describe('settle', () => {
     expect(sent).toHaveLength(1);
     expect(arrived).toEqual([present]);
     expect(outboxStore.get()).toEqual({});
+  });
+});
+
+describe('savePhoto', () => {
+  const photo = new Blob(['jpeg']);
+  const settled = async (): Promise<void> => {
+    for (let turn = 0; turn < 20; turn += 1) await Promise.resolve();
+  };
+  // What began with the outbox itself has ended.
+  beforeEach(settled);
+  afterEach(() => mockKept.clear());
+
+  it('goes out behind the rows that wait, and stays while the server is away', async () => {
+    answers = [() => 'away'];
+    await save('rigs', rig());
+    answers = [() => 'away'];
+    await savePhoto('p', photo);
+    await settled();
+    // The row first: the photo was not tried while it waits.
+    expect(sent).toEqual(['PUT Knot 0', 'PUT Knot 0']);
+    expect(mockKept.size).toBe(1);
+    globalThis.dispatchEvent(new Event('online'));
+    await settled();
+    expect(sent.slice(2)).toEqual(['PUT Knot 0', 'PUT photo ']);
+    expect([mockKept.size, waitingPhotosStore.get()]).toEqual([0, 0]);
+  });
+
+  it.each([
+    ['too many at once', 429],
+    ['an error of its own', 500],
+    ['a refusal', 413],
+  ])('is kept here after %s', async (_, status) => {
+    answers = [() => problem('x', status)];
+    await savePhoto('p', photo);
+    await settled();
+    expect(sent).toEqual(['PUT photo ']);
+    expect(mockKept.size).toBe(1);
   });
 });

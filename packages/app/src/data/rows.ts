@@ -70,19 +70,19 @@ export async function restoreRow(name: ResourceName, id: string): Promise<void> 
 }
 
 /**
- * A row as this device knows it: what the server last told, what it answered to a save since, and over both what
+ * A row as this device knows it: the server's last answer to a read, what it answered to a save since, and over both what
  * was saved here and has not arrived yet. Undefined where there is none.
  */
 function latest<Name extends ResourceName>(
   name: Name,
   id: string,
-  told: RowOf<Name> | undefined,
+  serverRow: RowOf<Name> | undefined,
 ): RowOf<Name> | undefined {
   const key = keyOf(name, id);
   const answered = answeredStore.get()[key] as RowOf<Name> | null | undefined;
   const pending = outboxStore.get()[key];
   if (answered === null && !pending) return undefined;
-  const known = answered && answered.revision >= (told?.revision ?? 0) ? answered : told;
+  const known = answered && answered.revision >= (serverRow?.revision ?? 0) ? answered : serverRow;
   if (!pending) return known;
   const unanswered = serverOnlyFields(name, new Date().toISOString());
   return { ...unanswered, ...known, ...pending.body } as unknown as RowOf<Name>;
@@ -152,13 +152,13 @@ export function useRows<Name extends ResourceName>(
     if (changes > 0) void mutate();
   }, [changes, mutate]);
 
-  const told = new Map((data ?? []).flatMap(({ items }) => items.map((row) => [row.id, row] as const)));
+  const serverRows = new Map((data ?? []).flatMap(({ items }) => items.map((row) => [row.id, row] as const)));
   const here = [...Object.entries(answeredStore.get()), ...Object.keys(outboxStore.get()).map((key) => [key] as const)]
     .filter(([key]) => key.startsWith(`${name}/`))
     .map(([key]) => key.slice(name.length + 1));
-  const rows = [...new Set([...told.keys(), ...here])].flatMap((id) => {
-    const row = latest(name, id, told.get(id));
-    return row && (told.has(id) || belongs(row as BodyOf<Name>)) ? [row] : [];
+  const rows = [...new Set([...serverRows.keys(), ...here])].flatMap((id) => {
+    const row = latest(name, id, serverRows.get(id));
+    return row && (serverRows.has(id) || belongs(row as BodyOf<Name>)) ? [row] : [];
   });
   return {
     rows: inOrder(name, rows),

@@ -4,7 +4,7 @@ import {
   type AirToolCode,
   type RunProblem,
   type UpProblem,
-  type WheelPlace,
+  type WheelRef,
   type WheelState,
 } from '@dunlinmoss/core';
 
@@ -13,14 +13,14 @@ import { AXLE_WORDS, PART_WORDS } from './axles';
 import { pressure } from './format';
 
 /** `Front left`; `Front` where one wheel is the axle. */
-export const wheelName = ({ position, wheel }: WheelPlace): string =>
+export const wheelName = ({ position, wheel }: WheelRef): string =>
   wheel === 'single'
     ? `${AXLE_WORDS[position]}${isTrailer(position) ? ' wheel' : ''}`
     : `${AXLE_WORDS[position]} ${PART_WORDS[wheel].toLowerCase()}`;
 
 /** The same of a wheel that is told as one word, as `wheelKey` writes it. */
 export function wheelKeyName(key: string): string {
-  const [position, wheel] = key.split(' ') as [WheelPlace['position'], WheelPlace['wheel']];
+  const [position, wheel] = key.split(' ') as [WheelRef['position'], WheelRef['wheel']];
   return wheelName({ position, wheel });
 }
 

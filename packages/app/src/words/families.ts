@@ -1,4 +1,4 @@
-import type { Family, FamilyCode, PlaceCode, Posture, TireUse } from '@dunlinmoss/core';
+import type { Family, FamilyCode, LoadPositionCode, Posture, TireUse } from '@dunlinmoss/core';
 
 /** A family's name, and how to know that it is yours. */
 export const FAMILY_WORDS: Record<FamilyCode, { readonly name: string; readonly sign: string }> = {
@@ -39,7 +39,7 @@ export const TIRE_USE_WORDS: Record<TireUse, string> = {
   farm: 'farm',
 };
 
-export const PLACE_WORDS: Record<PlaceCode, string> = {
+export const LOAD_POSITION_WORDS: Record<LoadPositionCode, string> = {
   frontSeats: 'Front seats',
   rearSeats: 'Rear seats',
   roof: 'Roof',

@@ -112,19 +112,19 @@ const CEILINGS: ReadonlySet<NonNullable<ClampCode>> = new Set([
 export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode => CEILINGS.has(limit);
 
 /** What the school alone would have where a limit moved the start away from it; undefined where it is the start. */
-export function aloneText({ clampedBy, wantedKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
-  if (clampedBy === null || wantedKpa === null) return undefined;
-  const wanted = wantedKpa > 0 ? pressure(wantedKpa, units) : 'no air at all';
+export function aloneText({ clampedBy, targetKpa }: AxlePlan, school: SchoolCode, units: Units): string | undefined {
+  if (clampedBy === null || targetKpa === null) return undefined;
+  const wanted = targetKpa > 0 ? pressure(targetKpa, units) : 'no air at all';
   return `${SCHOOL_WORDS[school].name.toLowerCase()} alone: ${wanted}`;
 }
 
 /** What a school asked for where a limit cut it off. */
 export function cutText(
-  { wantedKpa, clampedBy }: { readonly wantedKpa: number; readonly clampedBy: ClampCode },
+  { targetKpa, clampedBy }: { readonly targetKpa: number; readonly clampedBy: ClampCode },
   units: Units,
 ): string | undefined {
   if (clampedBy === null) return undefined;
-  const asked = wantedKpa > 0 ? pressureNumber(wantedKpa, units) : 'no air';
+  const asked = targetKpa > 0 ? pressureNumber(targetKpa, units) : 'no air';
   return `asks ${asked}, cut off by ${heldWords(clampedBy).name}`;
 }
 

@@ -75,7 +75,7 @@ export function pressureCard(
 function cell(axle: GroundPlan['axles'][number], units: Units): string {
   const { startKpa, lowKpa, highKpa, floorKpa } = axleOnGauge(axle, units);
   const text = (kpa: number): string => pressureNumber(kpa, units);
-  if (axle.wantedKpa === null) return text(startKpa);
+  if (axle.targetKpa === null) return text(startKpa);
   const [low, high] = [text(lowKpa), text(highKpa)];
   const window = low === high ? '' : ` (${low}–${high})`;
   return `${text(startKpa)}${window} ≥\u00a0${text(floorKpa)}`;

@@ -10,7 +10,7 @@ import {
   groundsFor,
   MODIFIER_CODES,
   modifiersFor,
-  PLACES,
+  LOAD_POSITIONS,
   planGround,
   psi,
   questionOf,
@@ -20,7 +20,7 @@ import {
   type FindingCode,
   type GroundCode,
   type GroundPlan,
-  type PlaceCode,
+  type LoadPositionCode,
   type PlanInput,
   type PlanProblem,
   type Remark,
@@ -30,7 +30,7 @@ import { gaugeErrorKpa, marginInputs, planInput, USUAL_DAY, workOutDay } from '@
 import type { Units } from '../settings/preferences';
 import { SAMPLE_RIGS, sampleBicycle, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { cautionText, speedGuide } from './cautions';
-import { FAMILY_WORDS, PLACE_WORDS } from './families';
+import { FAMILY_WORDS, LOAD_POSITION_WORDS } from './families';
 import { findingWords } from './findings';
 import { GROUND_WORDS } from './grounds';
 import { aloneText, cutText, decidedBy, floorText, noPlanText, setPressureText } from './limits';
@@ -129,7 +129,7 @@ describe('the floor and what it holds', () => {
       /^by load, tire and road pressure alone: \d+ psi$/,
     );
     expect(
-      aloneText({ ...planOf('softSand').axles[0]!, clampedBy: 'bead', wantedKpa: -3 }, 'equalDeflection', units),
+      aloneText({ ...planOf('softSand').axles[0]!, clampedBy: 'bead', targetKpa: -3 }, 'equalDeflection', units),
     ).toBe('equal deflection alone: no air at all');
   });
 
@@ -304,7 +304,7 @@ describe('the schools in words', () => {
     if (!table.ok) throw new Error('silent');
     expect(cutText(table, units)).toBe('asks 12, cut off by load at speed');
     expect(cutText({ ...table, clampedBy: null }, units)).toBeUndefined();
-    expect(cutText({ ...table, wantedKpa: -3 }, units)).toContain('asks no air');
+    expect(cutText({ ...table, targetKpa: -3 }, units)).toContain('asks no air');
   });
 });
 
@@ -505,7 +505,7 @@ describe('waitingText', () => {
 describe('the words of every registry', () => {
   it.each([
     ['families', FAMILIES.map(({ code }) => FAMILY_WORDS[code].name)],
-    ['places', Object.keys(PLACES).map((code) => PLACE_WORDS[code as PlaceCode])],
+    ['places', Object.keys(LOAD_POSITIONS).map((code) => LOAD_POSITION_WORDS[code as LoadPositionCode])],
     ['tools', AIR_TOOLS.map(({ code }) => TOOL_WORDS[code].name)],
   ])('name each of the %s', (_, names) => {
     expect(names.every((name) => name.length > 2)).toBe(true);

@@ -86,7 +86,7 @@ const SYMBOLS: Record<ValueName, string> = {
   tireWidthMm: 'w',
   trailShare: 'how far to 40 mm',
   treadWidthMm: 'width',
-  wantedKpa: 'wanted',
+  targetKpa: 'wanted',
   wheelLoadKg: 'load',
   windowHighKpa: 'high end',
   widthShare: 'k',

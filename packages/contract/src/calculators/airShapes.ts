@@ -2,11 +2,11 @@ import { AIR_TOOL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { pressureKpa, volumeL } from '../quantities';
-import { wheelPlace } from '../resources/wheelPlace';
+import { wheelRef } from '../resources/wheelRef';
 
 /** A wheel that air goes out of or into. */
 export const airWheel = z.strictObject({
-  ...wheelPlace,
+  ...wheelRef,
   volumeL,
   fromKpa: pressureKpa,
   toKpa: pressureKpa,
@@ -16,4 +16,4 @@ export const airWheel = z.strictObject({
 
 export const outsideKpaAbs = z.number().min(30).max(110).default(101.325);
 export const airToolKind = z.enum(AIR_TOOL_CODES);
-export const place = z.strictObject(wheelPlace);
+export const place = z.strictObject(wheelRef);

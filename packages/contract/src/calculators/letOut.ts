@@ -2,7 +2,7 @@ import { creepsBackKpa, drainPlan, outToolOf, rateFrom } from '@dunlinmoss/core'
 import { z } from 'zod';
 
 import { gaugeStepKpa, pressureKpa, volumeL } from '../quantities';
-import { wheelPlace } from '../resources/wheelPlace';
+import { wheelRef } from '../resources/wheelRef';
 import { airToolKind, airWheel, outsideKpaAbs } from './airShapes';
 import { defineCalculator } from './calculator';
 import { problemShape } from './planShapes';
@@ -36,7 +36,7 @@ export const letOutCalculator = defineCalculator({
       totalS: z.number(),
       wheels: z.array(
         z.strictObject({
-          ...wheelPlace,
+          ...wheelRef,
           startS: z.number(),
           openS: z.number(),
           endS: z.number(),

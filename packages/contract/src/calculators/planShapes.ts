@@ -95,14 +95,14 @@ const axlePlanShape = z.strictObject({
   window: z.strictObject({ lowKpa: z.number(), highKpa: z.number() }),
   floor: bindingLimit,
   ceiling: bindingLimit.nullable(),
-  wantedKpa: z.number().nullable(),
+  targetKpa: z.number().nullable(),
   clampedBy,
   schools: z.array(
     z.discriminatedUnion('ok', [
       z.strictObject({
         code: school,
         ok: z.literal(true),
-        wantedKpa: z.number(),
+        targetKpa: z.number(),
         startKpa: z.number(),
         clampedBy,
       }),

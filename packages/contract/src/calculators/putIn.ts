@@ -2,7 +2,7 @@ import { fillPlan, inToolOf, type Pump } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { airTool } from '../resources/airTool';
-import { wheelPlace } from '../resources/wheelPlace';
+import { wheelRef } from '../resources/wheelRef';
 import { airToolKind, airWheel, outsideKpaAbs, place } from './airShapes';
 import { defineCalculator } from './calculator';
 import { problemShape } from './planShapes';
@@ -30,7 +30,7 @@ export const putInCalculator = defineCalculator({
       shortAt: place.nullable(),
       wheels: z.array(
         z.strictObject({
-          ...wheelPlace,
+          ...wheelRef,
           fromKpa: z.number(),
           toKpa: z.number(),
           reachedKpa: z.number(),

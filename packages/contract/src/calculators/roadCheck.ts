@@ -2,7 +2,7 @@ import { bestUse, FAMILY_CODES, innerVolumeL, limpSpeedKmh, onPavement, wheelsOf
 import { z } from 'zod';
 
 import { gaugeStepKpa, pressureKpa, speedKmh } from '../quantities';
-import { wheelPlace } from '../resources/wheelPlace';
+import { wheelRef } from '../resources/wheelRef';
 import { defineCalculator } from './calculator';
 import { planAxleInput, planAxleOf } from './planShapes';
 
@@ -26,7 +26,7 @@ export const roadCheckCalculator = defineCalculator({
     best: z.strictObject({
       speedKmh: z.number().nullable(),
       neededLiters: z.number(),
-      wheels: z.array(z.strictObject({ ...wheelPlace, fromKpa: z.number(), toKpa: z.number(), liters: z.number() })),
+      wheels: z.array(z.strictObject({ ...wheelRef, fromKpa: z.number(), toKpa: z.number(), liters: z.number() })),
     }),
   }),
   run: ({ family, roadSpeedKmh, axles, liters, stepKpa }) => {

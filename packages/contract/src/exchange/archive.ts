@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { id, pressureKpa, tempC, timestamp } from '../quantities';
 import { logTime } from '../log';
 import { RESOURCE_NAMES, RESOURCES, type ResourceName } from '../resources/registry';
-import { wheelPlace } from '../resources/wheelPlace';
+import { wheelRef } from '../resources/wheelRef';
 import { FROM_VERSION_2 } from './version2';
 
 /*
@@ -32,7 +32,7 @@ export function archivedRow(kind: ResourceName, version: ArchiveVersion = ARCHIV
 /** A line of `log.jsonl`. */
 export const archivedReading = z.strictObject({
   rigId: id,
-  ...wheelPlace,
+  ...wheelRef,
   readAt: logTime,
   pressureKpa,
   tempC: tempC.nullable(),

@@ -3,13 +3,13 @@ import { z } from 'zod';
 
 import { altitudeM, id, offsetKpa, pressureKpa, revision, tempC, timestamp, volumeL } from '../quantities';
 import { stamps } from './row';
-import { wheelPlace } from './wheelPlace';
+import { wheelRef } from './wheelRef';
 
 /** The gauge of readings that are kept as it showed them; null for one that was taken as true. */
 export const gaugeUsed = z.strictObject({ gaugeId: id, offsetKpa }).nullable();
 
 const wheel = z.strictObject({
-  ...wheelPlace,
+  ...wheelRef,
   volumeL,
   /** What it is to have, cold, and what the gauge should show for that as warm as the tires were. */
   coldKpa: pressureKpa,
@@ -19,7 +19,7 @@ const wheel = z.strictObject({
 });
 
 const run = z.strictObject({
-  ...wheelPlace,
+  ...wheelRef,
   startedAt: timestamp,
   /** Null while it goes on. */
   endedAt: timestamp.nullable(),

@@ -13,7 +13,7 @@ import { z } from 'zod';
 import { tireMarking } from '../marking';
 import { id, offsetKpa, revision, someLoadKg, timestamp, widthMm } from '../quantities';
 import { stamps } from './row';
-import { wheelKey } from './wheelPlace';
+import { wheelKey } from './wheelRef';
 
 /** What every test has, of whatever kind. */
 const common = {

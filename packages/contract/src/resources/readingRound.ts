@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { altitudeM, id, pressureKpa, revision, tempC, timestamp } from '../quantities';
 import { gaugeUsed } from './airing';
 import { stamps } from './row';
-import { wheelPlace } from './wheelPlace';
+import { wheelRef } from './wheelRef';
 
 /** Why somebody went round with a gauge. */
 export const OCCASIONS = ['watch', 'coldStart', 'afterAnHour', 'storage'] as const;
@@ -23,7 +23,7 @@ export const readingRound = z
     tireTempC: tempC.nullable(),
     altitudeM,
     wheels: z
-      .array(z.strictObject({ ...wheelPlace, shownKpa: pressureKpa }))
+      .array(z.strictObject({ ...wheelRef, shownKpa: pressureKpa }))
       .min(1)
       .max(24),
   })

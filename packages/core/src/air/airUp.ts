@@ -1,9 +1,9 @@
 import type { Pump } from '../tools/pump';
 import { ATMOSPHERE_KPA, budgetLiters, fillSeconds, litersToFill } from './compressor';
-import type { WheelPlace } from './wheel';
+import type { WheelRef } from './wheel';
 
 /** A wheel that is to be filled. Gauge pressures. */
-export interface FillWheel extends WheelPlace {
+export interface FillWheel extends WheelRef {
   readonly volumeL: number;
   readonly fromKpa: number;
   readonly toKpa: number;
@@ -22,7 +22,7 @@ export interface FillInput {
   readonly rate?: number;
 }
 
-export interface FilledWheel extends WheelPlace {
+export interface FilledWheel extends WheelRef {
   readonly fromKpa: number;
   readonly toKpa: number;
   /** Less than the target where the air ran out, or the pump can't reach it. */
@@ -47,7 +47,7 @@ export interface FillPlan {
   readonly restS: number;
   readonly liters: number;
   /** The first wheel that will not be full; null where all will be. */
-  readonly shortAt: WheelPlace | null;
+  readonly shortAt: WheelRef | null;
   /** What is missing, as liters at 1 atm. */
   readonly missingLiters: number;
 }

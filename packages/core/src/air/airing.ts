@@ -1,8 +1,8 @@
 import { dropProblem, type DropProblem } from './timedDrop';
-import { sameWheel, type WheelPlace } from './wheel';
+import { sameWheel, type WheelRef } from './wheel';
 
 /** One stretch of air going out of a wheel or into it, as it was tapped and read. */
-export interface AiringRun extends WheelPlace {
+export interface AiringRun extends WheelRef {
   /** Epoch, s. */
   readonly startedS: number;
   /** Null while it goes on. */

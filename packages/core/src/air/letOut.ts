@@ -1,10 +1,10 @@
 import type { OutTool } from '../tools/airTool';
 import { drainTau, pressureAfterTau } from './deflate';
 import type { Rate } from './timedDrop';
-import type { WheelPlace } from './wheel';
+import type { WheelRef } from './wheel';
 
 /** A wheel that air is let out of. Gauge pressures. */
-export interface DrainWheel extends WheelPlace {
+export interface DrainWheel extends WheelRef {
   readonly volumeL: number;
   readonly fromKpa: number;
   readonly toKpa: number;
@@ -12,7 +12,7 @@ export interface DrainWheel extends WheelPlace {
   readonly walkS: number;
 }
 
-export interface DrainedWheel extends WheelPlace {
+export interface DrainedWheel extends WheelRef {
   readonly startS: number;
   /** Air going out, s. */
   readonly openS: number;

@@ -1,9 +1,9 @@
 import { joined } from './joined';
 import { joinedKpa, type Air } from './mixing';
-import type { WheelPlace } from './wheel';
+import type { WheelRef } from './wheel';
 
 /** A wheel as it was read. */
-export interface ReadWheel extends WheelPlace {
+export interface ReadWheel extends WheelRef {
   readonly pressureKpa: number;
 }
 
@@ -13,7 +13,7 @@ export interface Levelling {
   readonly apartKpa: number;
   /** Whether a gauge of this step can tell them apart. */
   readonly apart: boolean;
-  readonly touch: readonly (WheelPlace & {
+  readonly touch: readonly (WheelRef & {
     readonly fromKpa: number;
     readonly toKpa: number;
     readonly way: 'out' | 'in';

@@ -2,17 +2,17 @@ import { BELOW_ROAD_KMH, WALKING_KMH } from '../limits/speedPairs';
 import type { AxleContext } from '../axle/axleContext';
 import { ATMOSPHERE_KPA, litersToFill } from './compressor';
 import { limpSpeedKmh, roadNeedKpa } from './roadNeed';
-import type { WheelPlace } from './wheel';
+import type { WheelRef } from './wheel';
 
 /** A wheel on site, with its axle as `onPavement` gives it. */
-export interface SoftWheel extends WheelPlace {
+export interface SoftWheel extends WheelRef {
   readonly context: AxleContext;
   readonly volumeL: number;
   readonly nowKpa: number;
 }
 
 export interface BestUse {
-  readonly wheels: readonly (WheelPlace & {
+  readonly wheels: readonly (WheelRef & {
     readonly fromKpa: number;
     readonly toKpa: number;
     readonly liters: number;

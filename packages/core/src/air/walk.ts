@@ -1,6 +1,6 @@
 import { isTrailer, sideOf, wheelsOf, type RigGeometry } from '../loads/geometry';
 import { assumption, type Source } from '../sources/source';
-import { sameWheel, type WheelPlace } from './wheel';
+import { sameWheel, type WheelRef } from './wheel';
 
 /** How fast one walks round a rig with a tool in the hand, m/s. Assumption. */
 export const WALKING_M_PER_S = 1.2;
@@ -19,7 +19,7 @@ const ROUND_THE_END_MM = 900;
  * The order that one walks round a rig in: down the left side from the front, back up the right. With the wheels of a
  * pair, the outer one first: the inner is reached from there.
  */
-export function walkingOrder({ axles }: Pick<RigGeometry, 'axles'>): WheelPlace[] {
+export function walkingOrder({ axles }: Pick<RigGeometry, 'axles'>): WheelRef[] {
   const all = axles.flatMap(({ position, wheels }) => wheelsOf(wheels).map((wheel) => ({ position, wheel })));
   const left = all.filter(({ wheel }) => sideOf(wheel) !== 'right');
   const right = all.filter(({ wheel }) => sideOf(wheel) === 'right');
@@ -32,7 +32,7 @@ interface Spot {
   readonly acrossMm: number;
 }
 
-function spotOf({ axles, hitchMm }: RigGeometry, place: WheelPlace): Spot {
+function spotOf({ axles, hitchMm }: RigGeometry, place: WheelRef): Spot {
   const axle = axles.find(({ position }) => position === place.position);
   if (!axle) return { alongMm: 0, acrossMm: 0 };
   const half = (axle.trackMm ?? USUAL_TRACK_MM) / 2;
@@ -44,7 +44,7 @@ function spotOf({ axles, hitchMm }: RigGeometry, place: WheelPlace): Spot {
 }
 
 /** How long the walk from one wheel to another takes, s: along the side, or round the nearer end. Assumption. */
-export function walkSeconds(rig: RigGeometry, from: WheelPlace, to: WheelPlace): number {
+export function walkSeconds(rig: RigGeometry, from: WheelRef, to: WheelRef): number {
   if (sameWheel(from, to)) return 0;
   const [a, b] = [spotOf(rig, from), spotOf(rig, to)];
   const across = Math.abs(a.acrossMm - b.acrossMm);

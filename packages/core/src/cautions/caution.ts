@@ -13,7 +13,7 @@ export interface CautionPlan {
   readonly ceiling: { readonly all: readonly { readonly code: string }[] } | null;
   /** What each school that answers asks for, before any limit. */
   readonly schools: readonly (
-    | { readonly code: string; readonly ok: true; readonly wantedKpa: number }
+    | { readonly code: string; readonly ok: true; readonly targetKpa: number }
     | { readonly code: string; readonly ok: false }
   )[];
 }

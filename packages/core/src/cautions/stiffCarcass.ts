@@ -11,6 +11,6 @@ export const stiffCarcass = {
   applies: ({ axles }) =>
     axles.some(({ axle, plan }) => {
       const asked = plan.schools.find(({ code }) => code === equalDeflection.code);
-      return carcassFactor(axle.loadRange) > 1 && asked?.ok === true && asked.wantedKpa < plan.floor.pressureKpa;
+      return carcassFactor(axle.loadRange) > 1 && asked?.ok === true && asked.targetKpa < plan.floor.pressureKpa;
     }),
 } as const satisfies Caution;

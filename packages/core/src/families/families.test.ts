@@ -1,5 +1,5 @@
 import { isTrailer } from '../loads/geometry';
-import { PLACES, placeOf } from './places';
+import { LOAD_POSITIONS, loadPositionOf } from './loadPositions';
 import { questionOf } from './question';
 import { FAMILIES } from './registry';
 
@@ -35,13 +35,13 @@ describe('every family', () => {
     }
     // A place of things on a trailer makes sense only with one.
     const towed = axles.some(({ position }) => isTrailer(position));
-    expect(places.every((place) => (placeOf(place).body === 'trailer') === towed)).toBe(true);
+    expect(places.every((place) => (loadPositionOf(place).body === 'trailer') === towed)).toBe(true);
     expect(loadMethods[0]).toBe('scales');
     expect(new Set(asks).size).toBe(asks.length);
   });
 
   it('have no place that nobody uses, but those of a trailer that may be coupled', () => {
     const used = new Set<string>(FAMILIES.flatMap(({ places }) => [...places]));
-    expect(Object.keys(PLACES).filter((place) => !used.has(place))).toEqual([]);
+    expect(Object.keys(LOAD_POSITIONS).filter((place) => !used.has(place))).toEqual([]);
   });
 });

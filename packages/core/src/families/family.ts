@@ -2,7 +2,7 @@ import type { AxlePosition, WheelCount } from '../loads/geometry';
 import type { LoadMethod } from '../loads/loadCase';
 import type { Posture } from '../loads/postures';
 import type { TireUse } from '../tires/tire';
-import type { PlaceCode } from './places';
+import type { LoadPositionCode } from './loadPositions';
 import type { Source } from '../sources/source';
 import type { Likely } from './question';
 
@@ -77,7 +77,7 @@ export interface Family {
   /** Best first. */
   readonly loadMethods: readonly LoadMethod[];
   readonly posture?: Posture;
-  readonly places: readonly PlaceCode[];
+  readonly places: readonly LoadPositionCode[];
   readonly likely: LikelyValues;
   /** Fastest on the road where the rig itself sets it, km/h; null where the tire's own rating does. Assumption. */
   readonly roadSpeedKmh: number | null;

@@ -61,7 +61,7 @@ export const bead = {
     const trade = tradeFloorKpa(context);
     return stuck || ownFloorKpa === null ? trade : Math.min(trade, ownFloorKpa);
   },
-  steps: (context, pressureKpa) => [
+  trace: (context, pressureKpa) => [
     {
       code: 'beadFloor',
       inputs: {

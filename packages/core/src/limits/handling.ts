@@ -22,7 +22,7 @@ export const handling = {
     placardRules(context) || context.stuck
       ? null
       : (worstOf(context, (kmh, paved) => handlingNeedKpa(context, kmh, paved))?.pressureKpa ?? null),
-  steps: (context, pressureKpa) => [
+  trace: (context, pressureKpa) => [
     {
       code: 'handlingFloor',
       inputs: {

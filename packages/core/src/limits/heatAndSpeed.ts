@@ -97,7 +97,7 @@ export const heatAndSpeed = {
     placardRules(context)
       ? null
       : (worstOf(context, (kmh, paved) => bendNeedKpa(context, kmh, paved))?.pressureKpa ?? null),
-  steps: (context, pressureKpa) => {
+  trace: (context, pressureKpa) => {
     const { build, wheelLoadKg, axle } = context;
     const worst = worstOf(context, (kmh, paved) => bendNeedKpa(context, kmh, paved))!;
     const speedKmh = worst.speedKmh!;

@@ -7,7 +7,7 @@ export const lastOfCurve = {
   code: 'lastOfCurve',
   source: marked,
   pressureKpa: ({ axle }) => (axle.maxKpa === null && axle.curve?.from === 'rows' ? fullPressureKpa(axle.curve) : null),
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'lastOfCurve', inputs: {}, result: { name: 'sidewallMaxKpa', value: pressureKpa }, source: marked },
   ],
 } as const satisfies Limit;

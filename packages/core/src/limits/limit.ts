@@ -19,5 +19,5 @@ export interface Limit {
    */
   readonly pressureKpa: (context: AxleContext) => number | null;
   /** How it came to that. */
-  readonly steps: (context: AxleContext, pressureKpa: number) => readonly WorkingStep[];
+  readonly trace: (context: AxleContext, pressureKpa: number) => readonly WorkingStep[];
 }

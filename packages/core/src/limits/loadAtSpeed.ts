@@ -48,5 +48,5 @@ export const loadAtSpeed = {
     const worst = worstOf(context, (kmh) => curveNeedKpa(context, kmh));
     return worst ? worst.pressureKpa : speedKmh === null ? curveNeedKpa(context, null) : null;
   },
-  steps: (context, pressureKpa) => curveSteps(context, carryingConditions(context), pressureKpa, 'loadFloorKpa'),
+  trace: (context, pressureKpa) => curveSteps(context, carryingConditions(context), pressureKpa, 'loadFloorKpa'),
 } as const satisfies Limit;

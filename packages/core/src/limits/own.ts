@@ -11,7 +11,7 @@ export const own = {
     stuck || ownFloorKpa === null || ownFloorKpa <= defaultFloorKpa(family, axle.beadHold !== 'none')
       ? null
       : ownFloorKpa,
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'ownFloor', inputs: {}, result: { name: 'ownFloorKpa', value: pressureKpa }, source: chosen },
   ],
 } as const satisfies Limit;

@@ -8,7 +8,7 @@ export const placard = {
   code: 'placard',
   source: marked,
   pressureKpa: ({ family, axle }) => (family.placardRules ? axle.roadKpa : null),
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'placardCeiling', inputs: {}, result: { name: 'roadKpa', value: pressureKpa }, source: marked },
   ],
 } as const satisfies Limit;
@@ -25,7 +25,7 @@ export const belowRoad = {
     const counts = (family.kind === 'car' || family.kind === 'quad') && !placardRules(context);
     return counts && axle.roadKpa !== null ? BELOW_ROAD * axle.roadKpa : null;
   },
-  steps: ({ axle }, pressureKpa) => [
+  trace: ({ axle }, pressureKpa) => [
     {
       code: 'belowRoad',
       inputs: { roadKpa: axle.roadKpa!, groundShare: BELOW_ROAD },

@@ -37,7 +37,7 @@ export const rimStrike = {
   code: 'rimStrike',
   source: assumption,
   pressureKpa: (context) => (isBicycleTire(context.build) ? strikeFloorKpa(context) : null),
-  steps: (context, pressureKpa) => [
+  trace: (context, pressureKpa) => [
     {
       code: 'strikeFloor',
       inputs: {

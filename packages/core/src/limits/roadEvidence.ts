@@ -8,7 +8,7 @@ export const roadPressure = {
   withoutLoad: true,
   source: chosen,
   pressureKpa: ({ family, ground, axle }) => (family.kind === 'farm' && ground.paved === true ? axle.roadKpa : null),
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'roadEvidence', inputs: {}, result: { name: 'roadKpa', value: pressureKpa }, source: chosen },
   ],
 } as const satisfies Limit;
@@ -23,7 +23,7 @@ export const freeRolling = {
   source: assumption,
   pressureKpa: ({ family, axle }) =>
     family.kind === 'farm' && isTrailer(axle.position) && axle.curve?.from !== 'rows' ? ROLLING_KPA : null,
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'freeRolling', inputs: {}, result: { name: 'lowestKpa', value: pressureKpa }, source: assumption },
   ],
 } as const satisfies Limit;

@@ -6,7 +6,7 @@ export const sidewallMaximum = {
   code: 'sidewallMaximum',
   source: marked,
   pressureKpa: ({ axle }) => sidewallMostKpa(axle),
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'sidewallMaximum', inputs: {}, result: { name: 'sidewallMaxKpa', value: pressureKpa }, source: marked },
   ],
 } as const satisfies Limit;
@@ -19,7 +19,7 @@ export const unreadSidewall = {
   code: 'unreadSidewall',
   source: assumption,
   pressureKpa: ({ family, axle }) => (family.kind === 'bicycle' && sidewallMostKpa(axle) === null ? UNREAD_KPA : null),
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'unreadSidewall', inputs: {}, result: { name: 'highestKpa', value: pressureKpa }, source: assumption },
   ],
 } as const satisfies Limit;
@@ -33,7 +33,7 @@ export const hooklessRim = {
   code: 'hooklessRim',
   source: HOOKLESS_SOURCE,
   pressureKpa: ({ axle }) => (axle.hookless === true ? HOOKLESS_KPA : null),
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'hooklessRim', inputs: {}, result: { name: 'highestKpa', value: pressureKpa }, source: HOOKLESS_SOURCE },
   ],
 } as const satisfies Limit;

@@ -7,7 +7,7 @@ export const sidewallMinimum = {
   withoutLoad: true,
   source: marked,
   pressureKpa: ({ axle, stuck }) => (stuck ? null : axle.minKpa),
-  steps: (_, pressureKpa) => [
+  trace: (_, pressureKpa) => [
     { code: 'sidewallMinimum', inputs: {}, result: { name: 'sidewallMinKpa', value: pressureKpa }, source: marked },
   ],
 } as const satisfies Limit;

@@ -41,7 +41,7 @@ export type SchoolPlan =
       readonly code: SchoolCode;
       readonly ok: true;
       /** Before any limit, kPa. */
-      readonly wantedKpa: number;
+      readonly targetKpa: number;
       /** Cut off at the limits, kPa. */
       readonly startKpa: number;
       readonly clampedBy: ClampCode;
@@ -81,7 +81,7 @@ export interface AxlePlan {
   /** Null where nothing tells how high the tire may go. */
   readonly ceiling: BindingCeiling | null;
   /** What the school asks for before any limit. Null where the placard rules. */
-  readonly wantedKpa: number | null;
+  readonly targetKpa: number | null;
   /** Which limit moved the start away from what was wanted, if one did. */
   readonly clampedBy: ClampCode;
   /** Every school of the family side by side; none where the placard rules. */

@@ -32,7 +32,7 @@ describe('planGround', () => {
     expect(road.cautions).toEqual(['loadUnknown', 'overruled']);
     expect(road.axles[0]).toMatchObject({
       startKpa: psi(38),
-      wantedKpa: null,
+      targetKpa: null,
       clampedBy: null,
       clearanceLostMm: 0,
       schools: [],
@@ -205,7 +205,7 @@ describe('schools', () => {
     const held = plan('softSand', sampleAxle({ roadKpa: psi(40) }), { school });
     expect(inPsi(held.startKpa)).toBeCloseTo(startPsi, 9);
     expect(held.schools.find(({ code }) => code === school)).toMatchObject({ ok: true, startKpa: held.startKpa });
-    expect(held.working.find(({ code }) => code === 'start')!.inputs.wantedKpa).toBe(held.wantedKpa);
+    expect(held.working.find(({ code }) => code === 'start')!.inputs.targetKpa).toBe(held.targetKpa);
   });
 
   it('stand side by side, those of the family and no others', () => {
@@ -219,7 +219,7 @@ describe('schools', () => {
   it('cuts one off where it would go past a limit, and says which', () => {
     const heavy = plan('verySoftSand', sampleAxle({ loadKg: 1000, roadKpa: psi(45) }));
     expect(heavy.schools.find(({ code }) => code === 'fixedTable')).toMatchObject({
-      wantedKpa: psi(12),
+      targetKpa: psi(12),
       clampedBy: 'heatAndSpeed',
       startKpa: heavy.floor.pressureKpa,
     });
@@ -446,10 +446,10 @@ describe('the working of a plan', () => {
       for (const ground of groundsFor(kind)) {
         for (const school of schoolsFor(kind)) {
           const { axles } = full({ family, ...rig, ground, school });
-          for (const { working, startKpa, floor, atStart, wantedKpa } of axles) {
+          for (const { working, startKpa, floor, atStart, targetKpa } of axles) {
             const result = (code: string): number | undefined =>
               working.find((step) => step.code === code)?.result.value;
-            expect(result(wantedKpa === null ? 'placardRules' : 'start')).toBe(startKpa);
+            expect(result(targetKpa === null ? 'placardRules' : 'start')).toBe(startKpa);
             expect(result('lowest')).toBe(floor.pressureKpa);
             expect(result('chord')).toBe(atStart.chordMm);
             for (const step of working) {

@@ -272,25 +272,25 @@ function planAxle(
 
   const asks = (code: SchoolCode, end: Figure): Target => schoolOf(code).targetKpa(context, end);
   const schools = (school === null ? [] : schoolsFor(context.family.kind)).map((code): SchoolPlan => {
-    const wantedKpa = asks(code, startEnd);
-    return typeof wantedKpa === 'string'
-      ? { code, ok: false, needs: wantedKpa }
-      : { code, ok: true, wantedKpa, startKpa: hold(wantedKpa, startEnd), clampedBy: clampedBy(wantedKpa, startEnd) };
+    const targetKpa = asks(code, startEnd);
+    return typeof targetKpa === 'string'
+      ? { code, ok: false, needs: targetKpa }
+      : { code, ok: true, targetKpa, startKpa: hold(targetKpa, startEnd), clampedBy: clampedBy(targetKpa, startEnd) };
   });
   const held = schools.find(({ code }) => code === school);
-  const wantedKpa = held?.ok ? held.wantedKpa : null;
+  const targetKpa = held?.ok ? held.targetKpa : null;
   const startKpa = held?.ok ? held.startKpa : axle.roadKpa!;
   // A school that has a start may have no answer for an end of the window: then the window ends at the start.
   const askedAt = (end: Figure): number => {
     const wanted = school === null ? null : asks(school, end);
-    return typeof wanted === 'number' ? wanted : (wantedKpa ?? startKpa);
+    return typeof wanted === 'number' ? wanted : (targetKpa ?? startKpa);
   };
   const edge = (end: Figure): number => (school === null ? axle.roadKpa! : hold(askedAt(end), end));
   const highKpa = edge('high');
   // Where the start was cut from above, the low end keeps its distance: there is still a way down to try.
   const lowKpa =
-    wantedKpa !== null && startKpa < wantedKpa
-      ? Math.min(edge('low'), hold((askedAt('low') * startKpa) / wantedKpa, 'low'))
+    targetKpa !== null && startKpa < targetKpa
+      ? Math.min(edge('low'), hold((askedAt('low') * startKpa) / targetKpa, 'low'))
       : edge('low');
   const roadKpa = axle.roadKpa ?? needsOnRoadKpa(context);
   const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa) ?? null);
@@ -321,7 +321,7 @@ function planAxle(
     window: { lowKpa: Math.min(lowKpa, startKpa), highKpa: Math.max(highKpa, startKpa) },
     floor,
     ceiling,
-    wantedKpa,
+    targetKpa,
     clampedBy: start.clampedBy,
     schools,
     modifiers,
@@ -334,9 +334,9 @@ function planAxle(
     own: axle.own ?? null,
     working: [
       ...workingOfLoadAndTire(context),
-      ...(school === null || wantedKpa === null ? [] : schoolOf(school).steps(context, startEnd, wantedKpa)),
+      ...(school === null || targetKpa === null ? [] : schoolOf(school).trace(context, startEnd, targetKpa)),
       ...workingOfLimits(context, floor, ceiling, softKpa),
-      workingOfStart(wantedKpa, startKpa, floor, ceiling, Math.min(softKpa, behind?.[startEnd] ?? softKpa)),
+      workingOfStart(targetKpa, startKpa, floor, ceiling, Math.min(softKpa, behind?.[startEnd] ?? softKpa)),
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
       ...workingOfContact(build, wheelLoadKg, atStart, axle.own),
     ],

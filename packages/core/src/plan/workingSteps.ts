@@ -56,26 +56,26 @@ export function workingOfLimits(
   return [
     ...FLOORS.flatMap((each): readonly WorkingStep[] => {
       const value = floor.all.find(({ code }) => code === each.code);
-      return value ? each.steps(context, value.pressureKpa) : [];
+      return value ? each.trace(context, value.pressureKpa) : [];
     }),
     { code: 'lowest', inputs: {}, result: { name: 'lowestKpa', value: floor.pressureKpa }, source: floor.source },
     ...CEILINGS.flatMap((each): readonly WorkingStep[] => {
       const value = ceiling?.all.find(({ code }) => code === each.code);
-      return value ? each.steps(context, value.pressureKpa) : [];
+      return value ? each.trace(context, value.pressureKpa) : [];
     }),
-    ...(Number.isFinite(softKpa) ? belowRoad.steps(context, softKpa) : []),
+    ...(Number.isFinite(softKpa) ? belowRoad.trace(context, softKpa) : []),
   ];
 }
 
 export function workingOfStart(
-  wantedKpa: number | null,
+  targetKpa: number | null,
   startKpa: number,
   floor: BindingFloor,
   ceiling: BindingCeiling | null,
   /** What else it stays below; Infinity where nothing else counts. */
   otherKpa: number,
 ): WorkingStep {
-  if (wantedKpa === null) {
+  if (targetKpa === null) {
     return {
       code: 'placardRules',
       inputs: { roadKpa: startKpa },
@@ -86,7 +86,7 @@ export function workingOfStart(
   return {
     code: 'start',
     inputs: {
-      wantedKpa,
+      targetKpa,
       lowestKpa: floor.pressureKpa,
       ...(ceiling && { highestKpa: ceiling.pressureKpa }),
       ...(Number.isFinite(otherKpa) && { behindKpa: otherKpa }),

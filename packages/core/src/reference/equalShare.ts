@@ -27,8 +27,8 @@ export function equalDeflectionSteps(
   build: TireBuild,
   wheelLoadKg: number,
   referencePressureKpa: number,
-  wantedKpa: number,
-  name: 'wantedKpa' | 'deflectionKpa' = 'wantedKpa',
+  targetKpa: number,
+  name: 'targetKpa' | 'deflectionKpa' = 'targetKpa',
 ): WorkingStep[] {
   const share = referenceShare(referencePressureKpa);
   const targetMm = share * sectionHeightMm(build.tire);
@@ -59,7 +59,7 @@ export function equalDeflectionSteps(
     {
       code: 'wantedPressure',
       inputs: { ...stiffnessInputs(build), stiffnessKgPerMm: wheelLoadKg / targetMm },
-      result: { name, value: wantedKpa },
+      result: { name, value: targetKpa },
       source: STIFFNESS_SOURCE,
     },
   ];

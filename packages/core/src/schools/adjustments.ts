@@ -48,13 +48,13 @@ export function adjusted(context: AxleContext, end: Figure, baseKpa: number): nu
 }
 
 /** The step of that. */
-export const adjustedSteps = (context: AxleContext, end: Figure, baseKpa: number, wantedKpa: number): WorkingStep[] => {
+export const adjustedSteps = (context: AxleContext, end: Figure, baseKpa: number, targetKpa: number): WorkingStep[] => {
   const { share, addedKpa } = adjustmentOf(context, end);
   return [
     {
       code: 'adjusted',
       inputs: { baseKpa, shiftPsi: context.shiftPsi[end], groundShare: share, addedKpa },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name: 'targetKpa', value: targetKpa },
       source: assumption,
     },
   ];

@@ -14,13 +14,13 @@ export const bodyWeight = {
   counted: false,
   targetKpa: (context, end) =>
     context.riderKg === null ? 'riderWeight' : adjusted(context, end, baseKpa(context.riderKg)),
-  steps: (context, end, wantedKpa) => [
+  trace: (context, end, targetKpa) => [
     {
       code: 'bodyWeight',
       inputs: { riderKg: context.riderKg! },
       result: { name: 'baseKpa', value: baseKpa(context.riderKg!) },
       source: commonPractice,
     },
-    ...adjustedSteps(context, end, baseKpa(context.riderKg!), wantedKpa),
+    ...adjustedSteps(context, end, baseKpa(context.riderKg!), targetKpa),
   ],
 } as const satisfies School;

@@ -41,7 +41,7 @@ export const classTable = {
   source: commonPractice,
   withoutLoad: true,
   targetKpa: (context, end) => Math.min(adjusted(context, end, baseKpa(context, end)), mostKpa(context)),
-  steps: (context, end, wantedKpa) => [
+  trace: (context, end, targetKpa) => [
     {
       code: 'classByLoad',
       inputs: {
@@ -63,6 +63,6 @@ export const classTable = {
       result: { name: 'baseKpa', value: baseKpa(context, end) },
       source: context.ground.ofClass!.source,
     },
-    ...adjustedSteps(context, end, baseKpa(context, end), wantedKpa),
+    ...adjustedSteps(context, end, baseKpa(context, end), targetKpa),
   ],
 } as const satisfies School;

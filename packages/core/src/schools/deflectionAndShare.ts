@@ -16,7 +16,7 @@ export const deflectionAndShare = {
   kinds: ['car'],
   source: assumption,
   targetKpa: (context, end) => defaultFigureKpa(context, referenceKpa(context, end)) ?? 'roadPressure',
-  steps: (context, end, wantedKpa) => {
+  trace: (context, end, targetKpa) => {
     const figureKpa = referenceKpa(context, end);
     const { byDeflectionKpa, byShareKpa } = twoSides(context, figureKpa);
     return [
@@ -39,7 +39,7 @@ export const deflectionAndShare = {
           shareKpa: byShareKpa,
           shareCounts: SHARE_COUNTS,
         },
-        result: { name: 'wantedKpa', value: wantedKpa },
+        result: { name: 'targetKpa', value: targetKpa },
         source: assumption,
       },
     ];

@@ -9,6 +9,6 @@ export const equalDeflection = {
   kinds: ['car'],
   source: published('US Forest Service and military central tire inflation reports'),
   targetKpa: (context, end) => equalDeflectionKpa(context.build, context.wheelLoadKg, referenceKpa(context, end)),
-  steps: (context, end, wantedKpa) =>
-    equalDeflectionSteps(context.build, context.wheelLoadKg, referenceKpa(context, end), wantedKpa),
+  trace: (context, end, targetKpa) =>
+    equalDeflectionSteps(context.build, context.wheelLoadKg, referenceKpa(context, end), targetKpa),
 } as const satisfies School;

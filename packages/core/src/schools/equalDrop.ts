@@ -15,7 +15,7 @@ export const equalDrop = {
   source: commonPractice,
   withoutLoad: true,
   targetKpa: (context, end) => adjusted(context, end, bicycleStartKpa(context).kpa),
-  steps: (context, end, wantedKpa) => {
+  trace: (context, end, targetKpa) => {
     const tireWidthMm = widthOnRimMm(context.build);
     const { kpa, byDropKpa, byPointsKpa, trailShare } = bicycleStartKpa(context);
     return [
@@ -47,7 +47,7 @@ export const equalDrop = {
         result: { name: 'baseKpa', value: kpa },
         source: assumption,
       },
-      ...adjustedSteps(context, end, kpa, wantedKpa),
+      ...adjustedSteps(context, end, kpa, targetKpa),
     ];
   },
 } as const satisfies School;

@@ -11,7 +11,7 @@ export const fifteenDrop = {
   source: DROP_SOURCE,
   counted: false,
   targetKpa: (context, end) => adjusted(context, end, byDropKpa(context)),
-  steps: (context, end, wantedKpa) => [
+  trace: (context, end, targetKpa) => [
     {
       code: 'dropPressure',
       inputs: {
@@ -23,6 +23,6 @@ export const fifteenDrop = {
       result: { name: 'baseKpa', value: byDropKpa(context) },
       source: DROP_SOURCE,
     },
-    ...adjustedSteps(context, end, byDropKpa(context), wantedKpa),
+    ...adjustedSteps(context, end, byDropKpa(context), targetKpa),
   ],
 } as const satisfies School;

@@ -9,11 +9,11 @@ export const fixedTable = {
   source: commonPractice,
   withoutLoad: true,
   targetKpa: referenceKpa,
-  steps: (context, end, wantedKpa) => [
+  trace: (context, end, targetKpa) => [
     {
       code: 'tablePressure',
       inputs: { referencePressureKpa: referenceKpa(context, end) },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name: 'targetKpa', value: targetKpa },
       source: commonPractice,
     },
   ],

@@ -27,5 +27,5 @@ export const fromRoad = {
     if (!axle.curve) return needOfCurve(axle);
     return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context, end)) ?? 'lessLoad';
   },
-  steps: (context, end, wantedKpa) => curveSteps(context, conditions(context, end), wantedKpa, 'wantedKpa'),
+  trace: (context, end, targetKpa) => curveSteps(context, conditions(context, end), targetKpa, 'targetKpa'),
 } as const satisfies School;

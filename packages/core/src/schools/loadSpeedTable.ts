@@ -34,5 +34,5 @@ export const loadSpeedTable = {
     if (unread) return needOfCurve(axle);
     return pressureForLoadKpa(curve, wheelLoadKg, conditions(context, end)) ?? 'lessLoad';
   },
-  steps: (context, end, wantedKpa) => curveSteps(context, conditions(context, end), wantedKpa, 'wantedKpa'),
+  trace: (context, end, targetKpa) => curveSteps(context, conditions(context, end), targetKpa, 'targetKpa'),
 } as const satisfies School;

@@ -20,11 +20,11 @@ export const makersFigure = {
     const { roadKpa } = context.axle;
     return roadKpa === null ? 'roadPressure' : roadKpa - STEP_KPA * stepsDown(context, end);
   },
-  steps: (context, end, wantedKpa) => [
+  trace: (context, end, targetKpa) => [
     {
       code: 'makersSteps',
       inputs: { roadKpa: context.axle.roadKpa!, steps: stepsDown(context, end), stepKpa: STEP_KPA },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name: 'targetKpa', value: targetKpa },
       source: assumption,
     },
   ],

@@ -11,11 +11,11 @@ export const nearMaximum = {
   source: assumption,
   counted: false,
   targetKpa: ({ axle: { maxKpa } }) => (maxKpa === null ? 'sidewallMaximum' : maxKpa * SHARE),
-  steps: ({ axle: { maxKpa } }, _end, wantedKpa) => [
+  trace: ({ axle: { maxKpa } }, _end, targetKpa) => [
     {
       code: 'nearMaximum',
       inputs: { sidewallMaxKpa: maxKpa! },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name: 'targetKpa', value: targetKpa },
       source: assumption,
     },
   ],

@@ -23,5 +23,5 @@ export const onePressure = {
     if (!axle.curve) return needOfCurve(axle);
     return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context)) ?? 'lessLoad';
   },
-  steps: (context, _end, wantedKpa) => curveSteps(context, conditions(context), wantedKpa, 'wantedKpa'),
+  trace: (context, _end, targetKpa) => curveSteps(context, conditions(context), targetKpa, 'targetKpa'),
 } as const satisfies School;

@@ -16,11 +16,11 @@ export const ownTrial = {
   counted: false,
   targetKpa: ({ axle, family }, end) =>
     axle.roadKpa === null ? 'roadPressure' : axle.roadKpa + STEPS[end] * family.trialStepKpa,
-  steps: ({ axle, family }, end, wantedKpa) => [
+  trace: ({ axle, family }, end, targetKpa) => [
     {
       code: 'trialSteps',
       inputs: { roadKpa: axle.roadKpa!, steps: STEPS[end], stepKpa: family.trialStepKpa },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name: 'targetKpa', value: targetKpa },
       source: commonPractice,
     },
   ],

@@ -34,5 +34,5 @@ export interface School {
   readonly withoutLoad?: true;
   readonly targetKpa: (context: AxleContext, end: Figure) => Target;
   /** How it came to what it asks for, to be done again with pencil and paper. Asked only where it has answered. */
-  readonly steps: (context: AxleContext, end: Figure, wantedKpa: number) => readonly WorkingStep[];
+  readonly trace: (context: AxleContext, end: Figure, targetKpa: number) => readonly WorkingStep[];
 }

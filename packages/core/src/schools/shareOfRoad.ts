@@ -15,7 +15,7 @@ export const shareOfRoad = {
     const { roadKpa } = context.axle;
     return roadKpa === null ? 'roadPressure' : (roadKpa * referenceKpa(context, end)) / REFERENCE_ROAD_KPA;
   },
-  steps: (context, end, wantedKpa) => [
+  trace: (context, end, targetKpa) => [
     {
       code: 'shareOfRoad',
       inputs: {
@@ -23,7 +23,7 @@ export const shareOfRoad = {
         referencePressureKpa: referenceKpa(context, end),
         referenceRoadKpa: REFERENCE_ROAD_KPA,
       },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name: 'targetKpa', value: targetKpa },
       source: commonPractice,
     },
   ],

@@ -13,11 +13,11 @@ export const sidewallMiddle = {
   counted: false,
   targetKpa: ({ axle: { minKpa, maxKpa } }, end) =>
     minKpa === null || maxKpa === null ? 'sidewallRange' : minKpa + (maxKpa - minKpa) * PLACE[end],
-  steps: ({ axle: { minKpa, maxKpa } }, _end, wantedKpa) => [
+  trace: ({ axle: { minKpa, maxKpa } }, _end, targetKpa) => [
     {
       code: 'sidewallMiddle',
       inputs: { sidewallMinKpa: minKpa!, sidewallMaxKpa: maxKpa! },
-      result: { name: 'wantedKpa', value: wantedKpa },
+      result: { name: 'targetKpa', value: targetKpa },
       source: commonPractice,
     },
   ],

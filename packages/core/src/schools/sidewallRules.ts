@@ -22,7 +22,7 @@ export const sidewallRules = {
   source: commonPractice,
   withoutLoad: true,
   targetKpa: (context, end) => quadFigureKpa(context, referenceKpa(context, end)) ?? 'sidewallMaximum',
-  steps: (context, end, wantedKpa) => {
+  trace: (context, end, targetKpa) => {
     const sidewallMaxKpa = sidewallMostKpa(context.axle)!;
     const { roadKpa } = context.axle;
     const snowKpa = ownSnowKpa(context)!;
@@ -51,7 +51,7 @@ export const sidewallRules = {
           referencePressureKpa: referenceKpa(context, end),
           referenceSnowKpa: SNOW_FIGURE_KPA,
         },
-        result: { name: 'wantedKpa', value: wantedKpa },
+        result: { name: 'targetKpa', value: targetKpa },
         source: assumption,
       },
     ];

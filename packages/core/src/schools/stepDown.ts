@@ -16,5 +16,5 @@ export const stepDown = {
   source: assumption,
   counted: false,
   targetKpa: (context) => deflectionAndShare.targetKpa(onGravel(context), 'start'),
-  steps: (context, _end, wantedKpa) => deflectionAndShare.steps(onGravel(context), 'start', wantedKpa),
+  trace: (context, _end, targetKpa) => deflectionAndShare.trace(onGravel(context), 'start', targetKpa),
 } as const satisfies School;

@@ -74,7 +74,7 @@ export type ValueName =
   | 'tireWidthMm'
   | 'trailShare'
   | 'treadWidthMm'
-  | 'wantedKpa'
+  | 'targetKpa'
   | 'wheelLoadKg'
   | 'widthShare'
   | 'windowHighKpa'

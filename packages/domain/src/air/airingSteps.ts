@@ -1,5 +1,5 @@
 import type { Airing, AiringRunBody, AiringWheel, OutingRow } from '@dunlinmoss/contract';
-import { sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
+import { sameWheel, wheelKey, type WheelRef } from '@dunlinmoss/core';
 
 import { progressOf, type WheelProgress } from './predict';
 
@@ -8,37 +8,37 @@ export type AiringStep =
   | {
       readonly step: 'open';
       readonly at: string;
-      readonly wheels: readonly { readonly wheel: WheelPlace; readonly beforeKpa: number }[];
+      readonly wheels: readonly { readonly wheel: WheelRef; readonly beforeKpa: number }[];
     }
   /** `timed` says of a run whether its time is this clock's own. */
   | {
       readonly step: 'close';
       readonly at: string;
-      readonly wheels: readonly WheelPlace[];
+      readonly wheels: readonly WheelRef[];
       readonly timed: (run: AiringRunBody) => boolean;
     }
   /** Wheels on one set of hoses have the same: they are read together. */
-  | { readonly step: 'read'; readonly wheels: readonly WheelPlace[]; readonly afterKpa: number }
+  | { readonly step: 'read'; readonly wheels: readonly WheelRef[]; readonly afterKpa: number }
   /** Read with nothing opened; accepted with it where nothing is to do there. */
   | {
       readonly step: 'readAlone';
       readonly at: string;
-      readonly wheel: WheelPlace;
+      readonly wheel: WheelRef;
       readonly shownKpa: number;
       readonly accepted?: true;
     }
   | {
       readonly step: 'settle';
       readonly at: string;
-      readonly wheel: WheelPlace;
+      readonly wheel: WheelRef;
       readonly settled: 'accepted' | 'skipped';
     }
   | { readonly step: 'end'; readonly at: string };
 
-const isOne = (wheels: readonly WheelPlace[], place: WheelPlace): boolean =>
+const isOne = (wheels: readonly WheelRef[], place: WheelRef): boolean =>
   wheels.some((wheel) => sameWheel(wheel, place));
 
-const settledAs = (airing: Airing, place: WheelPlace, settled: AiringWheel['settled']): Airing['wheels'] =>
+const settledAs = (airing: Airing, place: WheelRef, settled: AiringWheel['settled']): Airing['wheels'] =>
   airing.wheels.map((wheel) => (sameWheel(wheel, place) ? { ...wheel, settled } : wheel));
 
 /** A run cut off in the middle: its time tells nothing. */
@@ -111,7 +111,7 @@ export function airingAfter(airing: Airing, step: AiringStep): Airing {
 }
 
 /** The wheels that are waiting for a reading, together where hoses join them. */
-export const toReadWith = (airing: Airing, wheel: WheelPlace, together: boolean, stepKpa: number): WheelPlace[] => [
+export const toReadWith = (airing: Airing, wheel: WheelRef, together: boolean, stepKpa: number): WheelRef[] => [
   wheel,
   ...(together
     ? progressOf(airing, stepKpa)

@@ -14,7 +14,7 @@ import {
   type Rate,
   type RunProblem,
   type TimedDrop,
-  type WheelPlace,
+  type WheelRef,
 } from '@dunlinmoss/core';
 
 const seconds = (iso: string): number => Date.parse(iso) / 1000;
@@ -44,7 +44,7 @@ export const runProblems = (
   });
 };
 
-const volumeIn = ({ wheels }: Pick<Airing, 'wheels'>, place: WheelPlace): number | undefined =>
+const volumeIn = ({ wheels }: Pick<Airing, 'wheels'>, place: WheelRef): number | undefined =>
   wheels.find((wheel) => sameWheel(wheel, place))?.volumeL;
 
 /** How well a gauge is read, kPa: half a psi to either side. Assumption. */

@@ -1,9 +1,9 @@
 import type { AiringRow, OutingRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
 import { readKpa } from '@dunlinmoss/contract';
-import { coldKpa, correctedKpa, sameWheel, type WheelPlace } from '@dunlinmoss/core';
+import { coldKpa, correctedKpa, sameWheel, type WheelRef } from '@dunlinmoss/core';
 
 /** What is known to be in a wheel, cold, and how it is known. */
-export interface InTire extends WheelPlace {
+export interface InTire extends WheelRef {
   readonly coldKpa: number;
   readonly from: 'airing' | 'reading' | 'outing' | 'present' | 'road';
   /** Null where nobody wrote down when. */
@@ -23,7 +23,7 @@ interface Known {
 const MILD_C = 20;
 
 /** The newest that is known of a wheel: read while airing, read on a round, set on the outing, or as the rig has it. */
-export function inTire({ rig, airings, rounds, outing, closedAt }: Known, place: WheelPlace): InTire | undefined {
+export function inTire({ rig, airings, rounds, outing, closedAt }: Known, place: WheelRef): InTire | undefined {
   const axle = rig.axles.find(({ position }) => position === place.position);
   const found: InTire[] = [];
   for (const airing of airings) {

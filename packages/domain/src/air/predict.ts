@@ -10,7 +10,7 @@ import {
   sameWheel,
   type AiringRun,
   type Pump,
-  type WheelPlace,
+  type WheelRef,
   type WheelState,
 } from '@dunlinmoss/core';
 
@@ -93,7 +93,7 @@ export function progressOf(airing: Airing, stepKpa: number): WheelProgress[] {
 }
 
 /** The wheel to go to: one that must be read, else one under way, else the next that waits; none when all is done. */
-export function nextWheel(progress: readonly WheelProgress[]): WheelPlace | undefined {
+export function nextWheel(progress: readonly WheelProgress[]): WheelRef | undefined {
   const first = (...states: readonly WheelState[]) => progress.find(({ state }) => states.includes(state))?.wheel;
   return first('toRead') ?? first('running') ?? first('overshot', 'more') ?? first('waiting');
 }

@@ -1,10 +1,10 @@
-import { familyOf, limpSpeedKmh, onPavement, type WheelPlace } from '@dunlinmoss/core';
+import { familyOf, limpSpeedKmh, onPavement, type WheelRef } from '@dunlinmoss/core';
 
 import { planAxles } from '../plan/planInput';
 import type { RigNow } from './rigNow';
 
 /** A wheel that is below its road pressure. Cold. */
-export interface RoadGap extends WheelPlace {
+export interface RoadGap extends WheelRef {
   readonly nowKpa: number;
   readonly roadKpa: number;
 }
@@ -12,7 +12,7 @@ export interface RoadGap extends WheelPlace {
 export interface RoadGaps {
   readonly gaps: readonly RoadGap[];
   /** Wheels nobody knows anything of. */
-  readonly unread: readonly WheelPlace[];
+  readonly unread: readonly WheelRef[];
   /** The fastest on pavement with what is in the tires; null where nothing holds it back, or the load is not known. */
   readonly limpKmh: number | null;
 }

@@ -1,8 +1,8 @@
 import { buildOf, geometryOf, type RigAxle, type RigRow } from '@dunlinmoss/contract';
-import { innerVolumeL, walkingOrder, walkSeconds, wheelKey, type WheelPlace } from '@dunlinmoss/core';
+import { innerVolumeL, walkingOrder, walkSeconds, wheelKey, type WheelRef } from '@dunlinmoss/core';
 
 /** One wheel of a rig with its axle and the air it holds. */
-export interface RigWheel extends WheelPlace {
+export interface RigWheel extends WheelRef {
   readonly axle: RigAxle;
   readonly volumeL: number;
 }
@@ -22,11 +22,11 @@ export const rigWheels = (rig: RigRow): RigWheel[] =>
   });
 
 /** How long the walk to each wheel takes from the one before it, s; none to the first. */
-export const walksOf = (rig: RigRow, order: readonly WheelPlace[]): number[] =>
+export const walksOf = (rig: RigRow, order: readonly WheelRef[]): number[] =>
   order.map((place, index) => (index === 0 ? 0 : walkSeconds(geometryOf(rig), order[index - 1]!, place)));
 
 /** Wheels in an order that was chosen before, new ones at the end. */
-export function inOrder<Wheel extends WheelPlace>(
+export function inOrder<Wheel extends WheelRef>(
   wheels: readonly Wheel[],
   keys: readonly string[] | undefined,
 ): Wheel[] {

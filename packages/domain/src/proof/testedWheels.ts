@@ -1,5 +1,5 @@
 import { loadCaseOf, rigLoads, type RigRow } from '@dunlinmoss/contract';
-import { wheelKey, type WheelPlace } from '@dunlinmoss/core';
+import { wheelKey, type WheelRef } from '@dunlinmoss/core';
 
 import { rigWheels } from '../air/wheels';
 import type { WrittenDown } from '../evidence/evidence';
@@ -8,7 +8,7 @@ import type { WrittenDown } from '../evidence/evidence';
 export type TestedTire = Pick<WrittenDown, 'tireMarking' | 'loadRange' | 'wheelLoadKg' | 'widthMm'>;
 
 /** A wheel that a test can be made on. */
-export interface TestedWheel extends TestedTire, WheelPlace {
+export interface TestedWheel extends TestedTire, WheelRef {
   /** As `wheelKey` writes it. */
   readonly key: string;
   readonly roadKpa: number | null;

@@ -1,5 +1,5 @@
 import { bodyOf, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from '@dunlinmoss/contract';
-import { outToolOf, sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
+import { outToolOf, sameWheel, wheelKey, type WheelRef } from '@dunlinmoss/core';
 import {
   airingAfter,
   allSettled,
@@ -53,10 +53,10 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   const running = progress.some((each) => each.running);
   const nowMs = useNow(running);
   useWakeLock(true);
-  const [picked, setPicked] = useState<WheelPlace>();
+  const [picked, setPicked] = useState<WheelRef>();
   const shows = useSimulatedGauge(rig.id);
 
-  const at: WheelPlace | undefined = picked ?? nextWheel(progress);
+  const at: WheelRef | undefined = picked ?? nextWheel(progress);
   const current = at && progress.find(({ wheel }) => sameWheel(wheel, at));
   const tool = airing.way === 'out' ? outToolOf(airing.toolKind) : undefined;
   const together = tool?.levels === true;
@@ -69,7 +69,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
     else if (saved.merged) notify('Another phone is on this too: both are put together, nothing is lost.');
   };
   /** One more step, kept as it is tapped; the wheel to stand at next, or the one that comes by itself. */
-  const go = (step: AiringStep, then?: WheelPlace): void => {
+  const go = (step: AiringStep, then?: WheelRef): void => {
     void keep(airingAfter(airing, step));
     setPicked(then);
   };
@@ -86,12 +86,12 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
     go({ step: 'open', at, wheels }, (walksOn ? next?.wheel : undefined) ?? opened[0]);
     void shows.flow(opened, airing.way, used);
   };
-  const stop = (wheels: readonly WheelPlace[]): void => {
+  const stop = (wheels: readonly WheelRef[]): void => {
     const timed = (run: AiringRunBody): boolean => runIsTimed(runKey(airing, run), run.startedAt);
     go({ step: 'close', at: now(), wheels, timed }, wheels[0]);
     void shows.flow(wheels, 'none', used);
   };
-  const read = (wheel: WheelPlace, afterKpa: number): void => {
+  const read = (wheel: WheelRef, afterKpa: number): void => {
     const step = { step: 'read', wheels: toReadWith(airing, wheel, together, stepKpa), afterKpa } as const;
     const after = progressOf(airingAfter(airing, step), stepKpa).find((each) => sameWheel(each.wheel, wheel))!;
     go(step, after.state === 'done' ? undefined : wheel);

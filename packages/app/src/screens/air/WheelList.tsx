@@ -1,5 +1,5 @@
 import type { Airing } from '@dunlinmoss/contract';
-import { sameWheel, wheelKey, type WheelPlace } from '@dunlinmoss/core';
+import { sameWheel, wheelKey, type WheelRef } from '@dunlinmoss/core';
 import type { Prediction, WheelProgress } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
@@ -17,8 +17,8 @@ interface WheelListProps {
   readonly prediction: Prediction;
   readonly nowS: number;
   readonly units: Units;
-  readonly at: WheelPlace | undefined;
-  readonly onPick: (wheel: WheelPlace) => void;
+  readonly at: WheelRef | undefined;
+  readonly onPick: (wheel: WheelRef) => void;
 }
 
 /** Every wheel in walking order: where it stands, and how long it has or will take. A tap goes there. */

@@ -1,5 +1,5 @@
 import { gaugeShows, type GaugeShows } from '@dunlinmoss/contract';
-import { outToolOf, type WheelPlace } from '@dunlinmoss/core';
+import { outToolOf, type WheelRef } from '@dunlinmoss/core';
 import { pumpOf, type ToolUsed } from '@dunlinmoss/domain';
 
 import { request } from '../../data/client';
@@ -9,14 +9,14 @@ import { useDevices } from '../../data/monitors';
 export interface Shows {
   readonly on: boolean;
   /** What the gauge shows on a wheel, and how warm it is; undefined where it can't be reached. */
-  readonly gauge: (wheel: WheelPlace) => Promise<GaugeShows | undefined>;
-  readonly flow: (wheels: readonly WheelPlace[], flow: 'out' | 'in' | 'none', used: ToolUsed) => Promise<void>;
+  readonly gauge: (wheel: WheelRef) => Promise<GaugeShows | undefined>;
+  readonly flow: (wheels: readonly WheelRef[], flow: 'out' | 'in' | 'none', used: ToolUsed) => Promise<void>;
 }
 
 export function useSimulatedGauge(rigId: string): Shows {
   const { state } = useDevices(rigId);
   const on = state !== undefined;
-  const path = ({ position, wheel }: WheelPlace): string => `/devices/rigs/${rigId}/wheels/${position}/${wheel}/flow`;
+  const path = ({ position, wheel }: WheelRef): string => `/devices/rigs/${rigId}/wheels/${position}/${wheel}/flow`;
   return {
     on,
     async gauge({ position, wheel }) {

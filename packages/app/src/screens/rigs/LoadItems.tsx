@@ -11,9 +11,9 @@ import { Panel } from '../../components/Panel';
 import { Slider } from '../../components/Slider';
 import { Unfold } from '../../components/Unfold';
 import { Trash } from '../../theme/icons';
-import { PLACE_WORDS } from '../../words/families';
+import { LOAD_POSITION_WORDS } from '../../words/families';
 import { percent } from '../../words/format';
-import { hasTrailer, newItem, placesOf } from './loadForm';
+import { hasTrailer, newItem, loadPositionsOf } from './loadForm';
 
 interface LoadItemsProps {
   readonly form: OpenForm<LoadCaseBody>;
@@ -71,14 +71,14 @@ export function LoadItems({ form, rig }: LoadItemsProps) {
 
 interface PlacePickerProps {
   readonly rig: RigRow;
-  readonly onPick: (place: ReturnType<typeof placesOf>[number] | undefined) => void;
+  readonly onPick: (place: ReturnType<typeof loadPositionsOf>[number] | undefined) => void;
 }
 
 function PlacePicker({ rig, onPick }: PlacePickerProps) {
   return (
     <View style={styles.wrap}>
-      {placesOf(rig).map((place) => (
-        <Action key={place} label={PLACE_WORDS[place]} onPress={() => onPick(place)} />
+      {loadPositionsOf(rig).map((place) => (
+        <Action key={place} label={LOAD_POSITION_WORDS[place]} onPress={() => onPick(place)} />
       ))}
       <Action label="Elsewhere" onPress={() => onPick(undefined)} />
     </View>

@@ -7,7 +7,7 @@ import {
   loadKey,
   newItem,
   placeMm,
-  placesOf,
+  loadPositionsOf,
   readable,
   unladenPlace,
   weighedBy,
@@ -91,9 +91,9 @@ describe('places', () => {
   });
 
   it('are those of the trailer too where there is one', () => {
-    expect(placesOf(rig)).not.toContain('trailerMiddle');
+    expect(loadPositionsOf(rig)).not.toContain('trailerMiddle');
     const towing = sampleRig({ axles: [...rig.axles, sampleAxle('trailer', { behindMm: 3000 })] });
-    expect(placesOf(towing)).toContain('trailerMiddle');
+    expect(loadPositionsOf(towing)).toContain('trailerMiddle');
     expect(placeMm('trailerMiddle', towing)).toBe(2850);
     expect(newItem('thing', 'trailerMiddle', towing).body).toBe('trailer');
   });

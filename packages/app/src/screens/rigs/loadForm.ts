@@ -2,12 +2,12 @@ import { loadCase as loadCaseSchema, type LoadCaseBody, type LoadItemBody, type 
 import {
   familyOf,
   isTrailer,
-  placeOf,
+  loadPositionOf,
   wheelsOf,
   type AxlePosition,
   type LoadItem,
   type LoadMethod,
-  type PlaceCode,
+  type LoadPositionCode,
   type WeighedPart,
 } from '@dunlinmoss/core';
 
@@ -15,7 +15,7 @@ import type { Units } from '../../settings/preferences';
 import { inList, type NumberPlace } from '../../forms/fields';
 import type { RowForm } from '../../forms/rowForm';
 import { canonicalOf, quantityText } from '../../components/quantityText';
-import { PLACE_WORDS } from '../../words/families';
+import { LOAD_POSITION_WORDS } from '../../words/families';
 
 /** How an axle stood on scales: whole, a side at a time, or a wheel at a time. */
 export type WeighedBy = 'axle' | 'sides' | 'wheels';
@@ -122,26 +122,32 @@ export function weighedInParts(
 }
 
 /** How far a place lies behind the front axle, or the coupling, on this rig, mm. */
-export function placeMm(place: PlaceCode, { axles }: Pick<Rig, 'axles'>): number {
-  const { body, share } = placeOf(place);
+export function placeMm(place: LoadPositionCode, { axles }: Pick<Rig, 'axles'>): number {
+  const { body, share } = loadPositionOf(place);
   const own = axles.filter(({ position }) => isTrailer(position) === (body === 'trailer'));
   return Math.round(share * Math.max(0, ...own.map(({ behindMm }) => behindMm)));
 }
 
 /** The places that such a rig has, those of its trailer too. */
-export function placesOf(rig: Pick<Rig, 'family' | 'axles'>): readonly PlaceCode[] {
+export function loadPositionsOf(rig: Pick<Rig, 'family' | 'axles'>): readonly LoadPositionCode[] {
   const { places } = familyOf(rig.family);
-  const trailer: readonly PlaceCode[] = ['trailerFront', 'trailerMiddle', 'trailerBack'];
+  const trailer: readonly LoadPositionCode[] = ['trailerFront', 'trailerMiddle', 'trailerBack'];
   const towed = rig.axles.some(({ position }) => isTrailer(position));
   return towed && !places.some((place) => trailer.includes(place)) ? [...places, ...trailer] : places;
 }
 
 /** Something to put on at a place; without one, in the middle of the rig for the person to place. */
-export function newItem(kind: LoadItem['kind'], place: PlaceCode | undefined, rig: Pick<Rig, 'axles'>): LoadItemBody {
+export function newItem(
+  kind: LoadItem['kind'],
+  place: LoadPositionCode | undefined,
+  rig: Pick<Rig, 'axles'>,
+): LoadItemBody {
   const onTrailer =
-    place === undefined ? rig.axles.every(({ position }) => isTrailer(position)) : placeOf(place).body === 'trailer';
+    place === undefined
+      ? rig.axles.every(({ position }) => isTrailer(position))
+      : loadPositionOf(place).body === 'trailer';
   const placed = {
-    name: place === undefined ? '' : PLACE_WORDS[place],
+    name: place === undefined ? '' : LOAD_POSITION_WORDS[place],
     body: onTrailer ? 'trailer' : 'vehicle',
     behindMm: place === undefined ? MISSING : placeMm(place, rig),
     rightMm: null,

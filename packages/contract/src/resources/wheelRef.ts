@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { axlePosition } from './loadCase';
 
 /** One wheel of a rig, as fields of whatever is told of it. */
-export const wheelPlace = { position: axlePosition, wheel: z.enum(WHEEL_CODES) };
+export const wheelRef = { position: axlePosition, wheel: z.enum(WHEEL_CODES) };
 
 /** One wheel as one word, as the core's `wheelKey` writes it. */
 export const wheelKey = z.enum(

@@ -1,14 +1,14 @@
-interface Place {
+interface LoadPosition {
   readonly body: 'vehicle' | 'trailer';
   /** From the front axle, or the coupling, as a share of the way to the last axle. */
   readonly share: number;
 }
 
-const vehicle = (share: number): Place => ({ body: 'vehicle', share });
-const trailer = (share: number): Place => ({ body: 'trailer', share });
+const vehicle = (share: number): LoadPosition => ({ body: 'vehicle', share });
+const trailer = (share: number): LoadPosition => ({ body: 'trailer', share });
 
 /** Where things are commonly put. Assumptions: a person replaces them by what their tape says. */
-export const PLACES = {
+export const LOAD_POSITIONS = {
   frontSeats: vehicle(0.5),
   rearSeats: vehicle(0.8),
   roof: vehicle(0.6),
@@ -36,7 +36,7 @@ export const PLACES = {
   trailerFront: trailer(0.7),
   trailerMiddle: trailer(0.95),
   trailerBack: trailer(1.25),
-} as const satisfies Record<string, Place>;
+} as const satisfies Record<string, LoadPosition>;
 
-export type PlaceCode = keyof typeof PLACES;
-export const placeOf = (code: PlaceCode): Place => PLACES[code];
+export type LoadPositionCode = keyof typeof LOAD_POSITIONS;
+export const loadPositionOf = (code: LoadPositionCode): LoadPosition => LOAD_POSITIONS[code];
