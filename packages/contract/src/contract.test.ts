@@ -34,6 +34,8 @@ const aRig = {
   loadCaseId: aCase.id,
   school: null,
   beadFloorKpa: null,
+  softOnPurposeAt: null,
+  demo: false,
   axles: [
     { ...axle, position: 'front' },
     { ...axle, position: 'rear', behindMm: 2790 },

@@ -55,6 +55,7 @@ export { walkingOrder, walkSeconds } from './air/walk';
 export { sameWheel, wheelKey, type WheelRef } from './air/wheel';
 export { airPressureKpaAbs } from './atmosphere/airPressure';
 export { coldKpa, gaugeNowKpa, type TireConditions } from './atmosphere/gaugeNow';
+export { coldOfWarmKpa, JUST_DRIVEN_C, WARM_FOR_MIN, warmAdvice, type WarmAdvice } from './atmosphere/warmReading';
 export {
   capacity,
   fullPressureKpa,

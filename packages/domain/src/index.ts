@@ -11,14 +11,16 @@ export {
   type PumpRate,
   type ToolUsed,
 } from './air/airings';
-export { inTire, type InTire } from './air/inTire';
+export { inTire, type AirHistory, type InTire, type Knowledge } from './air/inTire';
 export { allSettled, nextWheel, predictionOf, progressOf, type Prediction, type WheelProgress } from './air/predict';
 export { type RigNow } from './air/rigNow';
 export { roadGaps, type RoadGap, type RoadGaps } from './air/roadGaps';
+export { likelyDriven } from './air/likelyDriven';
 export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/watching';
 export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
 export { axleOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
-export { nextStep, openOuting, pathOf } from './outing/nextStep';
+export { axlesNow, boardOf, type Board, type BoardEntry, type BoardStep } from './board/board';
+export { isToCome, nextStep, openOutings, outingOf, pathOf } from './outing/nextStep';
 export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';
 export { askedOf, planAxles, planInput, type NoPlan, type PlanRequest } from './plan/planInput';

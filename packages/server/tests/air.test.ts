@@ -71,6 +71,7 @@ describe('a round of readings', () => {
       airTempC: 9.5,
       tireTempC: null,
       altitudeM: 0,
+      justDriven: true,
       wheels: [
         { position: 'front', wheel: 'left', shownKpa: 255.1 },
         { position: 'rear', wheel: 'right', shownKpa: 260 },

@@ -75,6 +75,8 @@ export function aRig(change: Partial<Rig> = {}): Rig {
     loadCaseId: loadCases[0]?.id ?? null,
     school: null,
     beadFloorKpa: null,
+    softOnPurposeAt: null,
+    demo: false,
     axles: [anAxle('front'), anAxle('rear')],
     loadCases,
     ...change,
@@ -94,6 +96,7 @@ export const anOuting = (rigId: string, change: Partial<Outing> = {}): Outing =>
   startedAt: '2026-05-02T07:10:00.000Z',
   state: 'planned',
   pressures: [],
+  pressuresAt: null,
   decision: null,
   ...change,
 });

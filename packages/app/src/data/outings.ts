@@ -1,16 +1,33 @@
 import { bodyOf, type Outing, type OutingRow } from '@dunlinmoss/contract';
 import { groundOr } from '@dunlinmoss/core';
-import { openOuting } from '@dunlinmoss/domain';
+import { outingOf } from '@dunlinmoss/domain';
 
+import { useNow } from './clock';
 import { newId } from './newId';
-
 import { save } from './outbox';
-import { useRows } from './rows';
+import { useAllRows, useRows } from './rows';
 
-/** The outing under way: the newest that is not closed. */
-export function useOpenOuting(): { readonly outing: OutingRow | undefined; readonly loading: boolean } {
+/** A day to come comes by itself. */
+const LOOK_MS = 60_000;
+
+/** Every outing of a rig, newest first. */
+export const useOutingsOf = (rigId: string | undefined) =>
+  useAllRows('outings', rigId === undefined ? null : { rigId, limit: '100' }, (body) => body.rigId === rigId);
+
+/** The outing that a rig is on. */
+export function useOutingOf(rigId: string | undefined): {
+  readonly outing: OutingRow | undefined;
+  readonly loading: boolean;
+} {
+  const { rows, loading } = useOutingsOf(rigId);
+  const nowMs = useNow(true, LOOK_MS);
+  return { outing: rigId === undefined ? undefined : outingOf(rows, rigId, nowMs), loading };
+}
+
+/** The rig that was let down last: whose question it likely is where nobody chose one. */
+export function useRigOut(): { readonly rigId: string | undefined; readonly loading: boolean } {
   const { rows, loading } = useRows('outings');
-  return { outing: openOuting(rows), loading };
+  return { rigId: rows.find(({ state }) => state === 'lowered')?.rigId, loading };
 }
 
 /** A blank outing that begins now. Made once by the form that fills it in, so that saving twice is one outing. */
@@ -27,8 +44,14 @@ export const newOuting = (): Outing => ({
   startedAt: new Date().toISOString(),
   state: 'planned',
   pressures: [],
+  pressuresAt: null,
   decision: null,
 });
 
+/** Saves an outing with something of it changed. Pressures that are set are set now, unless the change says when. */
 export const saveOuting = (row: OutingRow, change: Partial<Outing>) =>
-  save('outings', { ...bodyOf('outings', row), ...change });
+  save('outings', {
+    ...bodyOf('outings', row),
+    ...(change.pressures && { pressuresAt: new Date().toISOString() }),
+    ...change,
+  });

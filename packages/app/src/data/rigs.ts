@@ -9,6 +9,8 @@ export function copyOf(row: RigRow): Rig {
     ...bodyOf('rigs', row),
     id: newId(),
     revision: 0,
+    demo: false,
+    softOnPurposeAt: null,
     name: `${row.name.slice(0, 53)}, copy`,
     loadCaseId: row.loadCaseId === null ? null : ids.get(row.loadCaseId)!,
     loadCases: row.loadCases.map((loadCase) => ({ ...loadCase, id: ids.get(loadCase.id)! })),

@@ -19,6 +19,7 @@ import {
 
 import { useAirings } from '../data/airings';
 import { conditionsOf, conditionsStore } from '../settings/conditions';
+import { useOutingsOf } from '../data/outings';
 import { useGauges } from '../data/gauges';
 import type { Units } from '../settings/preferences';
 import { useAllRows, useRows } from '../data/rows';
@@ -53,18 +54,14 @@ export function useAirJob(): {
   const { question, rigs, loading } = usePlanQuery();
   const typed = conditionsStore.use();
   const airings = useAirings(question?.rig.id);
-  const { rows: rounds } = useRows(
+  const { rows: rounds } = useAllRows(
     'readings',
-    question ? { rigId: question.rig.id } : null,
+    question ? { rigId: question.rig.id, limit: '100' } : null,
     (body) => body.rigId === question?.rig.id,
   );
   const { rows: tools } = useRows('tools');
   const gauges = useGauges();
-  const { rows: outings } = useAllRows(
-    'outings',
-    question ? { rigId: question.rig.id, limit: '100' } : null,
-    (body) => body.rigId === question?.rig.id,
-  );
+  const { rows: outings } = useOutingsOf(question?.rig.id);
   if (!question) return { job: undefined, rigs, loading };
   const { rig, family, units, outing, tests, asked } = question;
   const input = planInput(rig, tests, asked);
@@ -72,18 +69,9 @@ export function useAirJob(): {
   const plan = result?.ok ? result.value : undefined;
   const conditions = conditionsOf(typed) ?? COLD;
   const wheels = rigWheels(rig);
-  // A ride ends with its air still in: nothing was put back.
-  const closedAt =
-    family.kind === 'bicycle'
-      ? undefined
-      : outings
-          .filter(({ rigId, state }) => rigId === rig.id && state === 'closed')
-          .map(({ updatedAt }) => updatedAt)
-          .sort()
-          .at(-1);
   const known = new Map(
     wheels.flatMap((wheel) => {
-      const found = inTire({ rig, airings, rounds, outing, closedAt }, wheel);
+      const found = inTire({ rig, airings, rounds, outings }, wheel);
       return found ? [[wheelKey(wheel), found] as const] : [];
     }),
   );

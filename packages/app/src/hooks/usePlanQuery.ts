@@ -11,9 +11,10 @@ import { type PlanRequest } from '@dunlinmoss/domain';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 
 import { useTestsOf } from '../data/tests';
-import { saveOuting, useOpenOuting } from '../data/outings';
+import { saveOuting, useOutingOf } from '../data/outings';
+import { chosenRigStore, useChosenRig } from './useChosenRig';
 import { unitsFor, unitsStore, type Units } from '../settings/preferences';
-import { useRow, useRows } from '../data/rows';
+import { useRows } from '../data/rows';
 import { notify } from '../components/Notice';
 
 /** Which rig, how loaded, on which ground, on what kind of day: what every screen of this place asks. */
@@ -58,15 +59,13 @@ export function usePlanQuery(): {
   const router = useRouter();
   const units = unitsStore.use();
   const { rows: rigs, loading } = useRows('rigs');
-  const { outing: open } = useOpenOuting();
-  const wanted = useRow('rigs', params.rig ?? open?.rigId);
-  const rig = wanted.row ?? rigs[0];
+  const { rig, loading: waits } = useChosenRig(params.rig);
   const tests = useTestsOf(rig?.id);
-  if (loading || wanted.loading) return { question: undefined, rigs, loading: true };
+  const { outing, loading: outingWaits } = useOutingOf(rig?.id);
+  if (loading || waits || (rig && outingWaits)) return { question: undefined, rigs, loading: true };
   if (!rig) return { question: undefined, rigs, loading: false };
 
   const family = familyOf(rig.family);
-  const outing = open?.rigId === rig.id ? open : undefined;
   const ground = groundOr(family.kind, params.ground ?? outing?.groundCode);
   const onOuting = outing?.groundCode === ground ? outing : undefined;
   const loadCaseId = onOuting?.loadCaseId ?? params.case ?? null;
@@ -82,6 +81,7 @@ export function usePlanQuery(): {
       });
       return;
     }
+    if (place.rig !== undefined) chosenRigStore.set(place.rig);
     router.setParams({
       rig: rig.id,
       ground,

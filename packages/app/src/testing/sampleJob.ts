@@ -38,6 +38,8 @@ export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground
       wheel: wheel.wheel,
       coldKpa: psi(inTires[wheelKey(wheel)] ?? 36),
       from: 'reading',
+      known: 'read',
+      low: psi(inTires[wheelKey(wheel)] ?? 36) < wheel.axle.roadKpa! - psi(0.5),
       at: '2026-11-20T08:00:00.000Z',
     }),
     planned: (wheel: AirJob['wheels'][number]) =>

@@ -99,6 +99,7 @@ export const OCCASION_WORDS: Record<Occasion, string> = {
   coldStart: 'cold, before the road',
   afterAnHour: 'after an hour on the road',
   storage: 'in storage',
+  roadCheck: 'before the road',
 };
 
 /** Safety, common practice. */

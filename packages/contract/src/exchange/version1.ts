@@ -60,6 +60,8 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
     loadCaseId: rest.id,
     school: null,
     beadFloorKpa: null,
+    softOnPurposeAt: null,
+    demo: false,
     axles: axles.map((old, index) => ({
       ...PLAIN_AXLE,
       ...template[index],

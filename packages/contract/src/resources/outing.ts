@@ -31,6 +31,8 @@ export const outing = z
     state: z.enum(OUTING_STATES),
     /** Cold pressures that were set, one an axle; empty until the air is out. */
     pressures: z.array(z.strictObject({ position: axlePosition, pressureKpa })).max(6),
+    /** When these pressures were set; null where nothing was, or by an earlier version. */
+    pressuresAt: timestamp.nullable().default(null),
     decision: z.strictObject({ code: z.enum(DECISIONS), note: z.string().trim().max(500) }).nullable(),
   })
   .refine(({ state, pressures }) => state !== 'lowered' || pressures.length > 0, {

@@ -6,7 +6,7 @@ import { stamps } from './row';
 import { wheelRef } from './wheelRef';
 
 /** Why somebody went round with a gauge. */
-export const OCCASIONS = ['watch', 'coldStart', 'afterAnHour', 'storage'] as const;
+export const OCCASIONS = ['watch', 'coldStart', 'afterAnHour', 'storage', 'roadCheck'] as const;
 
 /** Wheels read with a gauge, one after the other. */
 export const readingRound = z
@@ -22,6 +22,8 @@ export const readingRound = z
     airTempC: tempC.nullable(),
     tireTempC: tempC.nullable(),
     altitudeM,
+    /** Within three quarters of an hour of moving: what is read then is no cold reading. */
+    justDriven: z.boolean().default(false),
     wheels: z
       .array(z.strictObject({ ...wheelRef, shownKpa: pressureKpa }))
       .min(1)

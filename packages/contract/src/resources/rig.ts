@@ -90,6 +90,10 @@ export const rig = z
     school: z.enum(SCHOOL_CODES).nullable(),
     /** The lowest that the person accepts; null goes by the trade's. */
     beadFloorKpa: z.number().min(LOWEST_FLOOR_KPA).max(400).nullable(),
+    /** Since when it stands soft on purpose, so that nobody is reminded; null where it does not. */
+    softOnPurposeAt: timestamp.nullable().default(null),
+    /** One of the rigs that come with the application, on a shelf of their own. */
+    demo: z.boolean().default(false),
     axles: axlesInOrder(rigAxle),
     loadCases: z.array(loadCase).max(30),
   })

@@ -1,57 +1,123 @@
-import type { AiringRow, OutingRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
-import { readKpa } from '@dunlinmoss/contract';
-import { coldKpa, correctedKpa, sameWheel, type WheelRef } from '@dunlinmoss/core';
+import { readKpa, type AiringRow, type OutingRow, type ReadingRoundRow, type RigRow } from '@dunlinmoss/contract';
+import { coldKpa, coldOfWarmKpa, correctedKpa, sameWheel, type WheelRef } from '@dunlinmoss/core';
 
-/** What is known to be in a wheel, cold, and how it is known. */
+/** How what is in a wheel is known. */
+export type Knowledge =
+  /** A gauge showed it, cold. */
+  | 'read'
+  /** A gauge showed it just after driving, and nobody measured how warm it was: it may be less. */
+  | 'readWarm'
+  /** Somebody said that it was set. */
+  | 'set'
+  /** The valve was opened, and nobody read it since. */
+  | 'letOut'
+  /** Nobody ever read it: it is taken to be at road pressure. */
+  | 'assumed';
+
+/** What is in a wheel, cold, and how that is known. */
 export interface InTire extends WheelRef {
+  /** The best that is known; where it was let out and not read, what it was let out to. */
   readonly coldKpa: number;
-  readonly from: 'airing' | 'reading' | 'outing' | 'present' | 'road';
+  readonly known: Knowledge;
+  /** From which row: an airing, a round of readings, an outing, or the rig itself. */
+  readonly from: 'airing' | 'reading' | 'outing' | 'rig';
   /** Null where nobody wrote down when. */
   readonly at: string | null;
+  /** Below its road pressure as far as is known, or let down and not read at road pressure since. */
+  readonly low: boolean;
 }
 
-interface Known {
+/** Everything that was ever done with a rig's air, in any order. */
+export interface AirHistory {
   readonly rig: RigRow;
   readonly airings: readonly AiringRow[];
   readonly rounds: readonly ReadingRoundRow[];
-  readonly outing: OutingRow | undefined;
-  /** When an outing with this rig was closed last, all wheels back at road pressure; older readings tell no more. */
-  readonly closedAt?: string | undefined;
+  readonly outings: readonly OutingRow[];
 }
 
 /** At which cold pressures are meant where nobody measured the air, °C. Assumption. */
 const MILD_C = 20;
 
-/** The newest that is known of a wheel: read while airing, read on a round, set on the outing, or as the rig has it. */
-export function inTire({ rig, airings, rounds, outing, closedAt }: Known, place: WheelRef): InTire | undefined {
+/** This far below road pressure is below it, kPa: half a psi. Assumption. */
+const LOW_BY_KPA = 3.45;
+
+interface Event {
+  readonly at: string;
+  readonly known: Knowledge;
+  readonly coldKpa: number;
+  readonly from: 'airing' | 'reading' | 'outing';
+}
+
+/** What an airing tells of a wheel: what was read after it, or that it was opened and not read since. */
+function eventsOfAiring({ runs, wheels, way, gauge, ...air }: AiringRow, place: WheelRef): Event[] {
+  const offsetKpa = gauge?.offsetKpa ?? 0;
+  const cold = (shownKpa: number): number => coldKpa(correctedKpa(shownKpa, offsetKpa), air);
+  return runs
+    .filter((run) => sameWheel(run, place))
+    .flatMap(({ startedAt, endedAt, beforeKpa, afterKpa }): Event[] => {
+      if (afterKpa !== null) {
+        return [{ at: endedAt ?? startedAt, known: 'read', coldKpa: cold(afterKpa), from: 'airing' }];
+      }
+      // Air that went in and was not read tells nothing: what stood there before still stands.
+      if (way === 'in') return [];
+      // What stands in "before" may be what was expected, so that it is no reading; it is let out to the target or less.
+      const target = wheels.find((wheel) => sameWheel(wheel, place))?.coldKpa ?? Number.POSITIVE_INFINITY;
+      return [{ at: startedAt, known: 'letOut', coldKpa: Math.min(cold(beforeKpa), target), from: 'airing' }];
+    });
+}
+
+function eventOfRound(round: ReadingRoundRow, place: WheelRef): Event[] {
+  const { wheels, gauge, airTempC, tireTempC, altitudeM, justDriven, readAt } = round;
+  const read = wheels.find((wheel) => sameWheel(wheel, place));
+  if (!read) return [];
+  const coldTempC = airTempC ?? MILD_C;
+  const shownKpa = correctedKpa(read.shownKpa, gauge?.offsetKpa ?? 0);
+  // How warm it is was not measured: what it has cold errs low.
+  if (justDriven && tireTempC === null) {
+    const cold = coldOfWarmKpa(shownKpa, coldTempC, altitudeM);
+    return [{ at: readAt, known: 'readWarm', coldKpa: cold, from: 'reading' }];
+  }
+  const cold = coldKpa(shownKpa, { coldTempC, tireTempC: tireTempC ?? coldTempC, altitudeM });
+  return [{ at: readAt, known: 'read', coldKpa: cold, from: 'reading' }];
+}
+
+function eventOfOuting({ state, pressures, pressuresAt, startedAt }: OutingRow, place: WheelRef): Event[] {
+  // A plan is nothing that was done.
+  if (state === 'planned') return [];
+  const set = pressures.find(({ position }) => position === place.position);
+  return set ? [{ at: pressuresAt ?? startedAt, known: 'set', coldKpa: set.pressureKpa, from: 'outing' }] : [];
+}
+
+/** Where two say something of the same moment, what was read tells more than what was said. */
+const WEIGHT: Record<Knowledge, number> = { assumed: 0, set: 1, letOut: 2, readWarm: 3, read: 4 };
+
+/**
+ * What is in a wheel, from all that is known of its rig, whatever outing is open: read, set, let out, or only assumed. A
+ * wheel that was let down is low until a cold reading shows road pressure, and nothing else ends that: no closed outing, no
+ * warm reading, nothing said. Undefined where nothing at all is known.
+ */
+export function inTire({ rig, airings, rounds, outings }: AirHistory, place: WheelRef): InTire | undefined {
   const axle = rig.axles.find(({ position }) => position === place.position);
-  const found: InTire[] = [];
-  for (const airing of airings) {
-    const { coldTempC, tireTempC, altitudeM, gauge } = airing;
-    for (const run of airing.runs) {
-      if (!sameWheel(run, place)) continue;
-      const shown = correctedKpa(run.afterKpa ?? run.beforeKpa, gauge?.offsetKpa ?? 0);
-      found.push({
-        ...place,
-        coldKpa: coldKpa(shown, { coldTempC, tireTempC, altitudeM }),
-        from: 'airing',
-        at: run.afterKpa === null ? run.startedAt : (run.endedAt ?? run.startedAt),
-      });
-    }
+  const roadKpa = axle?.roadKpa || null;
+  const isBelow = (kpa: number): boolean => roadKpa !== null && kpa < roadKpa - LOW_BY_KPA;
+  const events = [
+    ...airings.flatMap((airing) => eventsOfAiring(airing, place)),
+    ...rounds.flatMap((round) => eventOfRound(round, place)),
+    ...outings.flatMap((outing) => eventOfOuting(outing, place)),
+  ].sort((a, b) => a.at.localeCompare(b.at) || WEIGHT[a.known] - WEIGHT[b.known]);
+
+  const where = { position: place.position, wheel: place.wheel };
+  let now: InTire | undefined;
+  if (axle?.present) {
+    const presentKpa = readKpa(axle.present);
+    now = { ...where, coldKpa: presentKpa, known: 'read', from: 'rig', at: null, low: isBelow(presentKpa) };
+  } else if (roadKpa !== null) {
+    now = { ...where, coldKpa: roadKpa, known: 'assumed', from: 'rig', at: null, low: false };
   }
-  for (const { wheels, gauge, airTempC, tireTempC, altitudeM, readAt } of rounds) {
-    const read = wheels.find((wheel) => sameWheel(wheel, place));
-    if (!read) continue;
-    const coldTempC = airTempC ?? MILD_C;
-    const shown = correctedKpa(read.shownKpa, gauge?.offsetKpa ?? 0);
-    const cold = coldKpa(shown, { coldTempC, tireTempC: tireTempC ?? coldTempC, altitudeM });
-    found.push({ ...place, coldKpa: cold, from: 'reading', at: readAt });
+  for (const { at, known, coldKpa: kpa, from } of events) {
+    const below = isBelow(kpa);
+    const low = known === 'read' ? below : below || known === 'letOut' || (now?.low ?? false);
+    now = { ...where, coldKpa: kpa, known, from, at, low };
   }
-  const set = outing?.pressures.find(({ position }) => position === place.position);
-  if (set) found.push({ ...place, coldKpa: set.pressureKpa, from: 'outing', at: outing!.startedAt });
-  const [newest] = found.sort((a, b) => b.at!.localeCompare(a.at!));
-  if (newest && (closedAt === undefined || newest.at! > closedAt)) return newest;
-  if (newest && axle?.roadKpa) return { ...place, coldKpa: axle.roadKpa, from: 'road', at: null };
-  if (axle?.present) return { ...place, coldKpa: readKpa(axle.present), from: 'present', at: null };
-  return axle?.roadKpa ? { ...place, coldKpa: axle.roadKpa, from: 'road', at: null } : undefined;
+  return now;
 }

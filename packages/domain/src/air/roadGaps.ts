@@ -1,40 +1,50 @@
 import { familyOf, limpSpeedKmh, onPavement, type WheelRef } from '@dunlinmoss/core';
 
 import { planAxles } from '../plan/planInput';
+import type { InTire } from './inTire';
 import type { RigNow } from './rigNow';
 
-/** A wheel that is below its road pressure. Cold. */
+/** A wheel that is not known to be at its road pressure. Cold. */
 export interface RoadGap extends WheelRef {
-  readonly nowKpa: number;
-  readonly roadKpa: number;
+  /** What is known of it; undefined where nothing is. */
+  readonly now: InTire | undefined;
+  /** Null where nobody told it. */
+  readonly roadKpa: number | null;
 }
 
 export interface RoadGaps {
-  readonly gaps: readonly RoadGap[];
-  /** Wheels nobody knows anything of. */
-  readonly unread: readonly WheelRef[];
+  /** Below road pressure as far as is known. */
+  readonly gaps: readonly (RoadGap & { readonly now: InTire; readonly roadKpa: number })[];
+  /** Not below it as far as is known, and read by nobody, or only warm. */
+  readonly unread: readonly RoadGap[];
+  /** Every wheel was read, cold, at its road pressure: nothing else is ready for the road. */
+  readonly ready: boolean;
   /** The fastest on pavement with what is in the tires; null where nothing holds it back, or the load is not known. */
   readonly limpKmh: number | null;
 }
 
-/** Which wheels are below road pressure at today's load, and how fast that may go on pavement. */
+/** Which wheels are not known to be at road pressure, and how fast that may go on pavement. */
 export function roadGaps({ rig, wheels, known, stepKpa, tests, loadCaseId }: RigNow): RoadGaps {
-  const gaps = wheels.flatMap((wheel): RoadGap[] => {
-    const { roadKpa } = wheel.axle;
-    const now = known(wheel);
-    if (!roadKpa || !now || now.coldKpa >= roadKpa - stepKpa / 2) return [];
-    return [{ position: wheel.position, wheel: wheel.wheel, nowKpa: now.coldKpa, roadKpa }];
-  });
+  const all = wheels.map((wheel): RoadGap => ({
+    position: wheel.position,
+    wheel: wheel.wheel,
+    now: known(wheel),
+    roadKpa: wheel.axle.roadKpa || null,
+  }));
+  const isGap = (each: RoadGap): each is RoadGaps['gaps'][number] => each.now?.low === true && each.roadKpa !== null;
+  const gaps = all.filter(isGap);
+  // A reading without its day may be of any day.
+  const isRead = ({ now }: RoadGap): boolean => now?.known === 'read' && now.at !== null;
+  const unread = all.filter((each) => !isGap(each) && !isRead(each));
   const axles = planAxles(rig, tests, loadCaseId);
   const softest = (position: string): number =>
     Math.min(
-      ...wheels.flatMap((wheel) =>
-        wheel.position === position ? [known(wheel)?.coldKpa ?? Number.POSITIVE_INFINITY] : [],
-      ),
+      ...all.flatMap((each) => (each.position === position ? [each.now?.coldKpa ?? Number.POSITIVE_INFINITY] : [])),
     );
   return {
     gaps,
-    unread: wheels.filter((wheel) => known(wheel) === undefined),
+    unread,
+    ready: gaps.length === 0 && unread.length === 0,
     limpKmh:
       gaps.length > 0 && axles.ok
         ? limpSpeedKmh(

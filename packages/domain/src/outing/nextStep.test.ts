@@ -1,6 +1,6 @@
 import type { OutingRow } from '@dunlinmoss/contract';
 
-import { nextStep, pathOf } from './nextStep';
+import { nextStep, outingOf, pathOf } from './nextStep';
 
 const outing = (change: Partial<OutingRow>): OutingRow =>
   ({ state: 'planned', decision: null, pressures: [], stuckRung: 0, ...change }) as OutingRow;
@@ -27,5 +27,20 @@ describe('pathOf', () => {
   it('has everything before the next step done, and everything after it to come', () => {
     expect(pathOf('decide', 'car').map(({ state }) => state)).toEqual(['done', 'done', 'next', 'later']);
     expect(pathOf('backUp', 'car').map(({ state }) => state)).toEqual(['done', 'later', 'later', 'later']);
+  });
+});
+
+describe('outingOf', () => {
+  const at = (hour: number): string => new Date(Date.UTC(2026, 10, 20, hour)).toISOString();
+  const row = (id: string, change: Partial<OutingRow>): OutingRow =>
+    outing({ id, rigId: 'a', startedAt: at(6), ...change });
+  const of = (...rows: OutingRow[]) => outingOf(rows, 'a', Date.parse(at(12)))?.id;
+
+  it('is the one with air let out, else the newest whose day has come, of this rig alone', () => {
+    expect(of(row('1', {}), row('2', { state: 'lowered' }))).toBe('2');
+    expect(of(row('1', {}), row('2', {}))).toBe('1');
+    expect(of(row('1', { startedAt: at(20) }), row('2', {}))).toBe('2');
+    expect(of(row('1', { startedAt: at(20) }))).toBeUndefined();
+    expect(of(row('1', { rigId: 'b', state: 'lowered' }), row('2', { state: 'closed' }))).toBeUndefined();
   });
 });

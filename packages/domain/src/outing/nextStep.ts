@@ -10,9 +10,22 @@ const STEPS: Record<Kind, readonly NextStep[]> = {
   farm: ['setPressures', 'test', 'decide', 'airUp'],
 };
 
-/** The outing under way: the newest that is not closed, of rows newest first. */
-export const openOuting = (outings: readonly OutingRow[]): OutingRow | undefined =>
-  outings.find(({ state }) => state !== 'closed');
+/** The outings that are not over, in the order given. */
+export const openOutings = (outings: readonly OutingRow[]): readonly OutingRow[] =>
+  outings.filter(({ state }) => state !== 'closed');
+
+/** A plan for a day that has not come yet. */
+export const isToCome = ({ state, startedAt }: Pick<OutingRow, 'state' | 'startedAt'>, nowMs: number): boolean =>
+  state === 'planned' && Date.parse(startedAt) > nowMs;
+
+/**
+ * The outing that a rig is on, of rows newest first: the newest with air let out, else the newest planned one whose day
+ * has come. One for a day to come is none yet.
+ */
+export function outingOf(outings: readonly OutingRow[], rigId: string, nowMs: number): OutingRow | undefined {
+  const own = openOutings(outings).filter((outing) => outing.rigId === rigId && !isToCome(outing, nowMs));
+  return own.find(({ state }) => state === 'lowered') ?? own[0];
+}
 
 /** The one next step; `start` where nothing is under way, `backUp` before all else where it went below the floor. */
 export function nextStep(outing: OutingRow | undefined, testCount: number, kind: Kind): NextStep {

@@ -42,6 +42,8 @@ export function sampleRig(change: Partial<RigRow> = {}): RigRow {
     loadCaseId: loadCases[0]?.id ?? null,
     school: null,
     beadFloorKpa: null,
+    softOnPurposeAt: null,
+    demo: false,
     axles: [sampleAxle('front'), sampleAxle('rear')],
     loadCases,
     createdAt: '2026-05-01T08:00:00.000Z',
@@ -158,6 +160,8 @@ export function fullRig(change: Partial<RigRow> = {}): RigRow {
     topSpeedKmh: 111.5,
     school: 'equalDeflection',
     beadFloorKpa: 96.7,
+    softOnPurposeAt: '2026-11-19T17:00:00.000Z',
+    demo: true,
     axles: [
       sampleAxle('front', { ...front, trackMm: 1571.3 }),
       sampleAxle('rear', { ...rear, behindMm: 2791.7, fittedAt: '2025-01-02T03:04:05.006Z', roadKpa: 361.9 }),

@@ -1,7 +1,7 @@
 import { RESOURCES, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { group, plain, time } from './columns';
+import { group, plain, time, timeOrNull } from './columns';
 import { eraseOuting } from './erase';
 import { ofRig } from './ofRig';
 import { oneList, part } from './parts';
@@ -39,6 +39,7 @@ export const outingRepository = (pool: Pool) =>
       stuckRung: plain(),
       title: plain(),
       startedAt: time(),
+      pressuresAt: timeOrNull(),
       state: plain(),
       decision: group({ code: plain('decision_code'), note: plain('decision_note') }),
     },

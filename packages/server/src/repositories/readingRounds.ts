@@ -1,7 +1,7 @@
 import { RESOURCES, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { gaugeUsed, plain, time } from './columns';
+import { flag, gaugeUsed, plain, time } from './columns';
 import { ofRig } from './ofRig';
 import { oneList, part } from './parts';
 import { versioned } from './versioned';
@@ -32,6 +32,7 @@ export const readingRoundRepository = (pool: Pool) =>
         airTempC: plain(),
         tireTempC: plain(),
         altitudeM: plain(),
+        justDriven: flag(),
       },
       parts: [WHEELS],
       partFields: (itemsOf) => ({ wheels: [...itemsOf(WHEELS)] }),

@@ -157,6 +157,8 @@ export const rigRepository = (pool: Pool) =>
       loadCaseId: plain(),
       school: plain(),
       beadFloorKpa: plain(),
+      softOnPurposeAt: timeOrNull(),
+      demo: flag(),
     },
     filter: ({ search }) =>
       search

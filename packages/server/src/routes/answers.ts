@@ -1,7 +1,7 @@
 import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract';
 import { planQuery, planOut, rowId } from '@dunlinmoss/contract/api';
 import { familyOf, groundsFor, planGround, type GroundCode, groundOr } from '@dunlinmoss/core';
-import { nextStep, openOuting, planInput, type PlanRequest } from '@dunlinmoss/domain';
+import { nextStep, outingOf, planInput, type PlanRequest } from '@dunlinmoss/domain';
 import { Router, type Request } from 'express';
 import { z } from 'zod';
 
@@ -33,7 +33,11 @@ export function answerRoutes(repositories: Repositories): Router {
 
   router.get('/rigs/:id/next-step', async (request, response) => {
     const rig = await rigOf(request);
-    const outing = openOuting(await everyRow(repositories.outings, request.ownerId, { rigId: rig.id }));
+    const outing = outingOf(
+      await everyRow(repositories.outings, request.ownerId, { rigId: rig.id }),
+      rig.id,
+      Date.now(),
+    );
     const tests = outing ? await everyRow(repositories.tests, request.ownerId, { outingIds: [outing.id] }) : [];
     const answer: RigNextStep = {
       step: nextStep(outing, tests.length, familyOf(rig.family).kind),

@@ -10,17 +10,10 @@ import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
-import { dayAndTime, pressure } from '../../words/format';
+import { pressure } from '../../words/format';
+import { knownText } from '../../words/wheelState';
 import { addressOf } from '../../hooks/usePlanQuery';
 import { AirQuestion } from './AirQuestion';
-
-const FROM_WORDS = {
-  airing: 'read while airing',
-  reading: 'read',
-  outing: 'set on the outing',
-  present: 'as the rig has it',
-  road: 'taken as road pressure',
-} as const;
 
 /** Let it out, watch it, put it back: where the air of a rig stands, and the ways on. */
 export function AirScreen() {
@@ -92,10 +85,8 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
               <Text style={styles.name}>{wheelName(wheel)}</Text>
               <View style={styles.value}>
                 <Text as="figure">{now ? pressure(now.coldKpa, units) : 'not known'}</Text>
-                <Text as="small" tone="muted">
-                  {now
-                    ? `${FROM_WORDS[now.from]}${now.at && now.from !== 'outing' ? `, ${dayAndTime(now.at)}` : ''}`
-                    : 'read it on a round'}
+                <Text as="small" tone={now?.low && family.kind !== 'bicycle' ? 'rust' : 'muted'}>
+                  {knownText(now)}
                 </Text>
               </View>
             </View>
@@ -104,8 +95,8 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
         {soft && family.kind !== 'bicycle' && (
           <Text role="alert" tone="rust" as="small">
             {gaps.limpKmh === null
-              ? 'Below road pressure. Put the air back before pavement.'
-              : `Below road pressure. On pavement ${gaps.limpKmh} km/h at the most, straight and short, until the air is back.`}
+              ? 'Low. Put the air back before pavement, or read every wheel in Road check.'
+              : `Low. On pavement ${gaps.limpKmh} km/h at the most, straight and short, until the air is back.`}
           </Text>
         )}
       </Panel>

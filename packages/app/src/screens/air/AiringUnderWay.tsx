@@ -18,6 +18,7 @@ import { useState } from 'react';
 import { saveAiring } from '../../data/airings';
 import { markRun, runIsTimed, useNow } from '../../data/clock';
 import { saveOuting } from '../../data/outings';
+import { archiveRow } from '../../data/rows';
 import { useWakeLock } from '../../data/wakeLock';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
@@ -97,15 +98,24 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
     go(step, after.state === 'done' ? undefined : wheel);
   };
 
+  /** Nothing was opened and nothing read: it leaves no trace. */
+  const forgetEmpty = async (): Promise<void> => {
+    await archiveRow('airings', row).catch(() => keep({ ...airing, endedAt: now() }));
+    notify('No wheel was touched: nothing is kept of it.');
+    router.navigate({ pathname: '/air', params: { rig: rig.id } });
+  };
+
   const finish = async (): Promise<void> => {
+    if (airing.runs.length === 0) return forgetEmpty();
     await keep({ ...airing, endedAt: now() });
-    if (outing) {
+    // Where every wheel was skipped, nothing was set.
+    if (outing && progress.some(({ state }) => state === 'done')) {
       const pressures = pressuresAfter(progress, outing.pressures, (kpa) => onGauge(kpa, units));
       const saved = await saveOuting(
         outing,
         airing.way === 'out'
-          ? { state: 'lowered', stuckRung: 0, pressures }
-          : { stuckRung: 0, ...(pressures.length > 0 && { pressures }) },
+          ? { state: 'lowered', stuckRung: 0, pressures, pressuresAt: airing.startedAt }
+          : { stuckRung: 0, ...(pressures.length > 0 && { pressures, pressuresAt: airing.startedAt }) },
       );
       if (saved.kind === 'refused') notify(saved.problem.title);
     }
@@ -119,6 +129,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   };
 
   const leave = (): void => {
+    if (airing.runs.length === 0) return void forgetEmpty();
     void keep(airingAfter(airing, { step: 'end', at: now() }));
     notify('Ended here. What was read is kept.', () => void keep(airing));
   };

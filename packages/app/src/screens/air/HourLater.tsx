@@ -53,6 +53,8 @@ export function HourLater({ job }: { readonly job: AirJob }) {
       // Cold tires are as warm as the air; how warm hot ones are nobody measured.
       tireTempC: occasion === 'coldStart' ? (airTempC ?? null) : null,
       altitudeM: conditions?.altitudeM ?? 0,
+      // Their pressure is held against the cold one for its rise: hot is what they are.
+      justDriven: occasion === 'afterAnHour',
       wheels: wheels.map(({ position, wheel }) => ({
         position,
         wheel,

@@ -1,5 +1,5 @@
 import { wheelKey } from '@dunlinmoss/core';
-import { roadGaps } from '@dunlinmoss/domain';
+import { roadGaps, type RoadGap } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
@@ -11,9 +11,11 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
 import { pressure } from '../../words/format';
+import { knownText } from '../../words/wheelState';
 import { AirQuestion } from './AirQuestion';
 import type { AirJob } from '../../hooks/useAirJob';
 import { HourLater } from './HourLater';
+import { RoundFields } from './RoundFields';
 
 /** Before pavement: what is missing, how fast till then, and whether the cold figure was right. */
 export const RoadScreen = () => (
@@ -25,17 +27,27 @@ export const RoadScreen = () => (
 function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
   const router = useRouter();
   const { rig, outing, units, family } = job;
-  const { gaps, unread, limpKmh } = roadGaps(job);
+  const { gaps, unread, ready, limpKmh } = roadGaps(job);
   const road = family.kind === 'farm' ? 'the road' : 'pavement';
-  const ready = gaps.length === 0 && unread.length === 0;
   const close = async (): Promise<void> => {
-    if (outing) {
+    if (outing?.state === 'lowered') {
       const saved = await saveOuting(outing, { state: 'closed' });
       if (saved.kind === 'refused') return notify(saved.problem.title);
-      notify('All wheels back at road pressure. The outing is in the Book.');
+      notify('Every wheel was read at its road pressure. The outing is in the Book.');
     }
     router.navigate('/');
   };
+  const line = (gap: RoadGap, figure: string) => (
+    <View key={wheelKey(gap)} style={styles.row}>
+      <View style={styles.name}>
+        <Text>{wheelName(gap)}</Text>
+        <Text as="small" tone="muted">
+          {knownText(gap.now)}
+        </Text>
+      </View>
+      <Text as="figure">{figure}</Text>
+    </View>
+  );
   return (
     <Page
       title="Road check"
@@ -43,23 +55,37 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
         ready ? (
           <Action
             kind="main"
-            label={outing ? 'Ready for the road: close the outing' : 'Ready for the road'}
+            label={outing?.state === 'lowered' ? 'Ready for the road: end the outing' : 'Ready for the road'}
             onPress={() => void close()}
           />
-        ) : (
+        ) : gaps.length > 0 ? (
           <Action
             kind="main"
             label="Put the air back"
             onPress={() => router.navigate({ pathname: '/air/in', params: { rig: rig.id } })}
           />
-        )
+        ) : undefined
       }
-      result={<HourLater job={job} />}
+      result={
+        <>
+          {!ready && (
+            <Panel title="Read every wheel">
+              <RoundFields
+                job={job}
+                occasion="roadCheck"
+                meantKpa={({ axle }) => axle.roadKpa ?? undefined}
+                button="Keep what they read"
+              />
+            </Panel>
+          )}
+          <HourLater job={job} />
+        </>
+      }
     >
       {choice}
       {ready ? (
         <Panel title={`Ready for ${road}`}>
-          <Text>Every wheel has its road pressure for this load, as far as it was read.</Text>
+          <Text>Every wheel was read, cold, at its road pressure for this load.</Text>
           <Text as="small" tone="muted">
             Look once round: caps on, no hiss, no bulge. Sidewall, placard, local law and a qualified tire fitter
             overrule this.
@@ -67,24 +93,21 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
         </Panel>
       ) : (
         <Panel title={`Not ready for ${road}`}>
-          {gaps.map((gap) => (
-            <View key={wheelKey(gap)} style={styles.row}>
-              <Text style={styles.name}>{wheelName(gap)}</Text>
-              <Text as="figure">{`${pressure(gap.nowKpa, units)} → ${pressure(gap.roadKpa, units)}`}</Text>
-            </View>
-          ))}
-          {unread.map((wheel) => (
-            <Text key={wheelKey(wheel)}>{`${wheelName(wheel)}: nobody read it.`}</Text>
-          ))}
-          <Text role="alert" tone="rust" as="strong">
-            {limpKmh === null
-              ? 'Soft tires overheat and fail on the road.'
-              : `If it can’t be helped: ${limpKmh} km/h at the most, straight and short, to the next air.`}
-          </Text>
-          <Text as="small" tone="muted">
-            Soft tires at speed overheat and fail, and can leave the rim in a sharp turn. The speed is the trade’s for
-            the softest wheel, carried over to this load and size; there is no safe distance in it.
-          </Text>
+          {gaps.map((gap) => line(gap, `${pressure(gap.now.coldKpa, units)} → ${pressure(gap.roadKpa, units)}`))}
+          {unread.map((gap) => line(gap, gap.roadKpa === null ? 'road pressure not known' : 'read it'))}
+          {gaps.length > 0 && (
+            <>
+              <Text role="alert" tone="rust" as="strong">
+                {limpKmh === null
+                  ? 'Soft tires overheat and fail on the road.'
+                  : `If it can’t be helped: ${limpKmh} km/h at the most, straight and short, to the next air.`}
+              </Text>
+              <Text as="small" tone="muted">
+                Soft tires at speed overheat and fail, and can leave the rim in a sharp turn. The speed is the trade’s
+                for the softest wheel, carried over to this load and size; there is no safe distance in it.
+              </Text>
+            </>
+          )}
         </Panel>
       )}
     </Page>
@@ -92,6 +115,6 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 34 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 40 },
   name: { flex: 1 },
 });

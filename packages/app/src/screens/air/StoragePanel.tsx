@@ -43,10 +43,10 @@ export function StoragePanel({
     const leastKpa = job.planned(wheel)?.lowKpa ?? (wheel.axle.roadKpa ?? known.coldKpa) * 0.9;
     // The newest reading against the one before it, where they lie days apart: one's own rate.
     const before = job.rounds
-      .map((round) => inTire({ rig, airings: [], rounds: [round], outing: undefined }, wheel))
+      .map((round) => inTire({ rig, airings: [], rounds: [round], outings: [] }, wheel))
       .find((each) => each?.at && known.at && Date.parse(known.at) - Date.parse(each.at) > FAR_APART_DAYS * DAY_MS);
     const own =
-      before?.at && known.at
+      before?.at && known.at && before.known === 'read' && known.known === 'read'
         ? measuredLossADay(before.coldKpa, known.coldKpa, (Date.parse(known.at) - Date.parse(before.at)) / DAY_MS)
         : undefined;
     const from = known.at ? Date.parse(known.at) : nowMs;

@@ -58,6 +58,7 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
       loadCaseId: asked.loadCaseId ?? outing?.loadCaseId ?? rig.loadCaseId,
       stuckRung: 0,
       state: 'lowered',
+      pressuresAt: new Date().toISOString(),
       pressures: plan.axles.map(({ position }, index) => ({
         position,
         pressureKpa: canonicalOf('pressure', typed[index]!),

@@ -1,7 +1,8 @@
 import { familyOf, routineOf, routinesFor } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 
-import { useOpenOuting } from '../../data/outings';
+import { useOutingOf } from '../../data/outings';
+import { chosenRigStore, useChosenRig } from '../../hooks/useChosenRig';
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
@@ -19,15 +20,14 @@ import { TestList } from '../../components/TestList';
 export function ProofScreen() {
   const router = useRouter();
   const params = useLocalSearchParams<{ rig?: string }>();
-  const { rows: rigs, loading: loadingRigs } = useRows('rigs');
-  const { outing } = useOpenOuting();
-  const rig = rigs.find(({ id }) => id === (params.rig ?? outing?.rigId)) ?? rigs[0];
+  const { rows: rigs } = useRows('rigs');
+  const { rig, loading: loadingRigs } = useChosenRig(params.rig);
+  const { outing } = useOutingOf(rig?.id);
   const list = useRows('tests', rig ? { rigId: rig.id } : null, ({ rigId }) => rigId === rig?.id);
   if (!rig) {
     return <NeedsRig title="Proof" loading={loadingRigs} why="A test needs a rig: load, tires and placard." />;
   }
   const { kind } = familyOf(rig.family);
-  const onOuting = outing?.rigId === rig.id;
 
   return (
     <Page
@@ -62,13 +62,14 @@ export function ProofScreen() {
             value={rig.id}
             options={rigs.map(({ id, name }) => ({ code: id, name }))}
             onChange={(id) => {
+              chosenRigStore.set(id);
               router.setParams({ rig: id });
               close();
             }}
           />
         )}
       </Unfold>
-      {onOuting && <Text tone="muted">What you test now is kept with the outing under way.</Text>}
+      {outing && <Text tone="muted">What you test now is kept with the outing under way.</Text>}
       <CardList>
         {routinesFor(kind).map((code) => (
           <LinkCard

@@ -3,7 +3,8 @@ import type { RoutineCode } from '@dunlinmoss/core';
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 
-import { useOpenOuting } from '../../data/outings';
+import { useOutingOf } from '../../data/outings';
+import { useChosenRig } from '../../hooks/useChosenRig';
 import { useRow, useRows } from '../../data/rows';
 import { NeedsRig } from '../../components/NeedsRig';
 import { Page } from '../../components/Page';
@@ -28,13 +29,14 @@ export function TestPage({ code, children }: TestPageProps) {
   const { id, outing: outingId, rig: rigId } = useLocalSearchParams<{ id: string; outing?: string; rig?: string }>();
   const isNew = id === 'new';
   const test = useRow('tests', isNew ? undefined : id);
-  const open = useOpenOuting();
   const linked = useRow('outings', isNew ? outingId : (test.row?.outingId ?? undefined));
   const rigs = useRows('rigs');
-  const underWay = isNew && (rigId === undefined || open.outing?.rigId === rigId) ? open.outing : undefined;
-  const outing = linked.row ?? underWay;
-  const wanted = test.row?.rigId ?? outing?.rigId ?? rigId ?? rigs.rows[0]?.id;
+  const chosen = useChosenRig(isNew && outingId === undefined ? rigId : undefined);
+  // A test is of the rig of its own row or outing; a new one of the rig that was chosen, and of no other.
+  const wanted = test.row?.rigId ?? linked.row?.rigId ?? (outingId === undefined ? chosen.rig?.id : undefined);
   const rig = useRow('rigs', wanted);
+  const open = useOutingOf(isNew && outingId === undefined ? wanted : undefined);
+  const outing = linked.row ?? open.outing;
   const row = test.row?.kind === code ? test.row : undefined;
 
   if (test.missing || rig.missing || (test.row && !row)) {
@@ -44,7 +46,10 @@ export function TestPage({ code, children }: TestPageProps) {
       </Page>
     );
   }
-  const waits = !rig.row || (!isNew && !row) || (isNew && (open.loading || linked.loading));
+  const waits =
+    !rig.row ||
+    (!isNew && !row) ||
+    (isNew && (chosen.loading || linked.loading || (outingId === undefined && open.loading)));
   if (waits || !rig.row) {
     const none = isNew && !rigs.loading && rigs.rows.length === 0;
     return <NeedsRig title={title} loading={!none} why="A test needs a rig: load, tires and placard." />;

@@ -38,6 +38,8 @@ export const emptyRig = (code: FamilyCode): Omit<Rig, 'id'> => ({
   loadCaseId: null,
   school: null,
   beadFloorKpa: null,
+  softOnPurposeAt: null,
+  demo: false,
   axles: familyOf(code).axles.map(axleOfTemplate),
   loadCases: [],
 });

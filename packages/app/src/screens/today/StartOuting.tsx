@@ -1,3 +1,4 @@
+import type { OutingRow } from '@dunlinmoss/contract';
 import { familyOf, groundsFor, type GroundCode, type Kind, groundOr, STUCK, groundOf } from '@dunlinmoss/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -7,38 +8,68 @@ import { dropDraft, readDraft, useDraft } from '../../data/drafts';
 import { save } from '../../data/outbox';
 import { newOuting } from '../../data/outings';
 import { useRows } from '../../data/rows';
+import { chosenRigStore } from '../../hooks/useChosenRig';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { GroundPicker } from '../../components/GroundPicker';
 import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
-import { Empty, Loading } from '../../components/States';
+import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
+import { FirstRig } from './FirstRig';
+import { ToCome } from './ToCome';
 
 interface StartValues {
   readonly rigId: string;
   readonly ground: GroundCode;
   readonly title: string;
+  readonly when: 'now' | 'tomorrow' | 'later';
+  /** `2026-12-05`, for later. */
+  readonly date: string;
 }
 
 const DRAFT = 'outing:new';
-const EMPTY: StartValues = { rigId: '', ground: groundOr('car', undefined), title: '' };
+const EMPTY: StartValues = {
+  rigId: '',
+  ground: groundOr('car', undefined),
+  title: '',
+  when: 'now',
+  date: '',
+};
+
+/** In the morning of a day, by the clock of this place; undefined where that is no day. */
+function morningOf(date: string): string | undefined {
+  const [, year, month, day] = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(date.trim()) ?? [];
+  if (year === undefined) return undefined;
+  const morning = new Date(Number(year), Number(month) - 1, Number(day), 6);
+  // The 31st of a month of thirty days is none.
+  return morning.getDate() === Number(day) ? morning.toISOString() : undefined;
+}
+
+function startOf({ when, date }: StartValues, now: Date): string | undefined {
+  if (when === 'now') return now.toISOString();
+  if (when === 'later') return morningOf(date);
+  return new Date(now.getFullYear(), now.getMonth(), now.getDate() + 1, 6).toISOString();
+}
 
 /** Nobody lets air out for pavement, and nobody sets out to be stuck. */
 const aheadOf = (kind: Kind): readonly GroundCode[] =>
   groundsFor(kind).filter((code) => !groundOf(code).paved && code !== STUCK);
 
-/** Nothing is under way: which rig, what ground, where. */
-export function StartOuting() {
+interface StartOutingProps {
+  readonly toCome?: readonly OutingRow[];
+}
+
+/** Another outing: which rig, what ground, where, on which day. Others may be under way. */
+export function StartOuting({ toCome = [] }: StartOutingProps) {
   const router = useRouter();
   const { rows: rigs, loading } = useRows('rigs');
+  const chosen = chosenRigStore.use();
   const [blank] = useState(newOuting);
-  const form = useForm<StartValues>({
-    defaultValues: readDraft<StartValues>(DRAFT) ?? EMPTY,
-  });
+  const form = useForm<StartValues>({ defaultValues: { ...EMPTY, ...readDraft<StartValues>(DRAFT) } });
   useDraft(DRAFT, form);
-  const rigId = useWatch({ control: form.control, name: 'rigId' });
+  const { rigId, when } = useWatch({ control: form.control }) as StartValues;
 
   if (loading) {
     return (
@@ -47,26 +78,24 @@ export function StartOuting() {
       </Page>
     );
   }
-  if (rigs.length === 0) {
-    return (
-      <Page title="Today">
-        <Empty
-          text="Start with your rig: what stands on each wheel, and what the sidewall and the placard say."
-          action={{ label: 'Describe a rig', onPress: () => router.navigate('/rigs/new') }}
-        />
-      </Page>
-    );
-  }
+  if (rigs.length === 0) return <FirstRig />;
 
-  const rig = rigs.find(({ id }) => id === rigId) ?? rigs[0]!;
+  const rig = rigs.find(({ id }) => id === (rigId || chosen)) ?? rigs[0]!;
   const { kind } = familyOf(rig.family);
-  const start = form.handleSubmit(async ({ ground, title }) => {
+  const start = form.handleSubmit(async (values) => {
+    const { ground, title } = values;
+    const startedAt = startOf(values, new Date());
+    if (startedAt === undefined) {
+      form.setError('date', { message: 'Expected a day like 2026-12-05.' });
+      return;
+    }
     const result = await save('outings', {
       ...blank,
       rigId: rig.id,
       loadCaseId: rig.loadCaseId,
       groundCode: groundOr(kind, ground),
       title,
+      startedAt,
     });
     if (result.kind === 'refused') {
       notify(result.problem.title);
@@ -74,11 +103,29 @@ export function StartOuting() {
     }
     dropDraft(DRAFT);
     form.reset(EMPTY);
+    chosenRigStore.set(rig.id);
+    if (values.when !== 'now') notify('The outing is planned. It comes onto Today when its day does.');
+    router.navigate('/');
   });
 
   return (
-    <Page title="Where to today?" action={<Action kind="main" label="Start the outing" onPress={() => void start()} />}>
-      <Text tone="muted">Nothing is under way. Choose a rig and the ground ahead of it.</Text>
+    <Page
+      title="Where to today?"
+      action={
+        <Action
+          kind="main"
+          label={when === 'now' ? 'Start the outing' : 'Plan the outing'}
+          onPress={() => void start()}
+        />
+      }
+      result={
+        <>
+          <Action label="Start my own rig" onPress={() => router.navigate('/rigs/new')} />
+          <ToCome outings={toCome} />
+        </>
+      }
+    >
+      <Text tone="muted">Choose a rig and the ground ahead of it.</Text>
       <Controller
         control={form.control}
         name="rigId"
@@ -118,6 +165,38 @@ export function StartOuting() {
           />
         )}
       />
+      <Controller
+        control={form.control}
+        name="when"
+        render={({ field }) => (
+          <Choice
+            label="When"
+            value={field.value}
+            options={[
+              { code: 'now', name: 'Today' },
+              { code: 'tomorrow', name: 'Tomorrow' },
+              { code: 'later', name: 'Another day' },
+            ]}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      {when === 'later' && (
+        <Controller
+          control={form.control}
+          name="date"
+          render={({ field, fieldState }) => (
+            <TextField
+              label="Day"
+              value={field.value}
+              onChange={field.onChange}
+              onBlur={field.onBlur}
+              hint="Year, month, day: 2026-12-05."
+              problem={fieldState.error?.message}
+            />
+          )}
+        />
+      )}
     </Page>
   );
 }

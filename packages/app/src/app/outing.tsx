@@ -1,0 +1,1 @@
+export { StartOuting as default } from '../screens/today/StartOuting';

@@ -1,0 +1,62 @@
+import { gaugeStepKpa, type BoardEntry } from '@dunlinmoss/domain';
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+
+import { Action } from '../../components/Action';
+import { Press } from '../../components/Press';
+import { Text } from '../../components/Text';
+import { TriangleAlert } from '../../theme/icons';
+import { usePalette } from '../../theme/useLight';
+import { groundName } from '../../words/grounds';
+import { inTiresText } from '../../words/wheelState';
+import { useNext } from './useNext';
+
+/** Steps that can hurt when they are put off. */
+const HURTS: ReadonlySet<BoardEntry['step']> = new Set(['goOn', 'backUp', 'standsLow']);
+
+/** One machine of several: what is in its tires, on what ground, and its next step as a button. */
+export function MachineCard({ entry }: { readonly entry: BoardEntry }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const { rig, outing, step } = entry;
+  const { sentence, button, go, units } = useNext(entry);
+  const hurts = HURTS.has(step);
+  return (
+    <View
+      role="listitem"
+      aria-label={rig.name}
+      style={[
+        styles.card,
+        {
+          borderColor: hurts ? palette.rust : palette.line,
+          backgroundColor: hurts ? palette.rustWash : palette.card,
+        },
+      ]}
+    >
+      <Press
+        aria-label={`${rig.name}: all of it`}
+        onPress={() => router.setParams({ rig: rig.id })}
+        style={styles.head}
+      >
+        <View style={styles.name}>
+          {hurts && <TriangleAlert size={18} color={palette.rust} />}
+          <Text as="strong">{rig.name}</Text>
+        </View>
+        {outing && (
+          <Text as="small" tone="muted">
+            {[groundName(outing.groundCode), outing.title].filter((part) => part !== '').join(' · ')}
+          </Text>
+        )}
+        <Text as="small">{`In the tires: ${inTiresText(entry, units, gaugeStepKpa(units))}.`}</Text>
+      </Press>
+      <Text>{sentence}</Text>
+      <Action kind={step === 'setPressures' ? 'quiet' : 'main'} label={button} onPress={go} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { borderWidth: 1, borderRadius: 3, padding: 12, gap: 8 },
+  head: { gap: 2, minHeight: 48, alignItems: 'flex-start' },
+  name: { flexDirection: 'row', gap: 6, alignItems: 'center' },
+});
