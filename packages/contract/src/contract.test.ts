@@ -23,6 +23,7 @@ const aCase = {
   unladen: [],
   items: [],
   posture: null,
+  split: null,
 };
 const aRig = {
   id: '0192f000-0000-7000-8000-000000000001',

@@ -51,6 +51,7 @@ describe('loads against equilibrium', () => {
             ...onTrailer.map(([kg, at]) => thing('trailer', kg, at)),
           ],
           posture: null,
+          split: null,
         });
         fc.pre(result.ok);
         if (!result.ok) return;
@@ -88,6 +89,7 @@ describe('loads against equilibrium', () => {
         unladen: unladen.slice(0, 2),
         items: [thing('vehicle', 100, at)],
         posture: null,
+        split: null,
       });
       return result.ok ? result.value.axles.map(({ loadKg }) => loadKg) : [];
     };

@@ -18,12 +18,20 @@ export { roadGaps, type RoadGap, type RoadGaps } from './air/roadGaps';
 export { likelyDriven } from './air/likelyDriven';
 export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/watching';
 export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
-export { axleOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
+export { axleOnGauge, firstOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
 export { axlesNow, boardOf, type Board, type BoardEntry, type BoardStep } from './board/board';
 export { isToCome, nextStep, openOutings, outingOf, pathOf } from './outing/nextStep';
 export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';
-export { askedOf, planAxles, planInput, type NoPlan, type PlanRequest } from './plan/planInput';
+export {
+  askedOf,
+  firstNumbersOf,
+  planAxles,
+  planInput,
+  type FirstRig,
+  type NoPlan,
+  type PlanRequest,
+} from './plan/planInput';
 export { isOfTire, judgementOf, ownTireOf, routineTestOf, type OwnOfAxle, type WrittenDown } from './evidence/evidence';
 export { nextTimeOf, provedOn } from './proof/proved';
 export { limitsOfTest } from './proof/testLimits';

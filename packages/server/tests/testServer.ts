@@ -60,6 +60,7 @@ export const aCase = (change: Partial<LoadCaseBody> = {}): LoadCaseBody => ({
   unladen: [],
   items: [],
   posture: null,
+  split: null,
   ...change,
 });
 

@@ -20,6 +20,7 @@ export const METHOD_WORDS: Record<LoadMethod, { readonly name: string; readonly 
   scales: { name: 'On scales', note: 'measured: best' },
   moments: { name: 'Worked out', note: 'empty, plus what is on it' },
   posture: { name: 'By posture', note: 'rider and bicycle' },
+  split: { name: 'The whole alone', note: 'split by its kind: rough' },
 };
 
 /** How to weigh such a rig. */
@@ -47,6 +48,8 @@ export function loadProblemText(problem: LoadProblem, kind: Family['kind']): str
         : `${axleName(problem.position, kind)}: its empty load is missing.`;
     case 'riderMissing':
       return 'Rider and bicycle are missing.';
+    case 'wholeMissing':
+      return 'The weight of the whole is missing.';
     case 'noSpacing':
       return problem.body === 'vehicle'
         ? 'Without the distance between the axles nothing can be worked out. Measure it from hub to hub.'

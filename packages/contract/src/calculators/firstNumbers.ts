@@ -56,7 +56,7 @@ export const firstNumbersCalculator = defineCalculator({
       grounds: asked.map((each) => {
         const result = firstNumbers({ ...rest, ground: each, axles: unweighed });
         if (!result.ok) return { ok: false as const, ground: each, problem: { ...result.problem } };
-        const { axles: found, ...value } = result.value;
+        const { axles: found, likely: _, ...value } = result.value;
         return {
           ok: true as const,
           ground: each,

@@ -1,4 +1,4 @@
-import { WHEEL_CODES } from '@dunlinmoss/core';
+import { FAMILY_CODES, WHEEL_CODES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { axlePosition, axlesInOrder, loadCase, loadItem } from '../resources/loadCase';
@@ -11,8 +11,11 @@ const onAxle = z.strictObject({ position: axlePosition, loadKg: z.number() });
 
 export const rigLoadsCalculator = defineCalculator({
   name: 'rig-loads',
-  summary: 'The load on every wheel in one load case, from scales, from moments or from how a rider sits',
+  summary:
+    'The load on every wheel in one load case, from scales, from moments, from how a rider sits or from the whole split by its kind',
   input: z.strictObject({
+    /** Only a split of the whole goes by it. */
+    family: z.enum(FAMILY_CODES).default('fourWheel'),
     axles: axlesInOrder(rigAxle.pick({ position: true, wheels: true, behindMm: true, trackMm: true })),
     hitchMm: lengthMm.nullable(),
     loadCase: loadCase.omit({ id: true, name: true }),

@@ -87,6 +87,7 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
         unladen: [],
         items: [],
         posture: null,
+        split: null,
       },
     ],
   };

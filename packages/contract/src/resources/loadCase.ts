@@ -1,4 +1,11 @@
-import { AXLE_POSITIONS, type AxlePosition, LOAD_METHODS, POSTURE_CODES, WHEEL_CODES } from '@dunlinmoss/core';
+import {
+  AXLE_POSITIONS,
+  type AxlePosition,
+  LOAD_METHODS,
+  POSTURE_CODES,
+  USUAL_RIG_CODES,
+  WHEEL_CODES,
+} from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { id, loadKg, name, placeMm } from '../quantities';
@@ -56,7 +63,7 @@ export const loadCase = z.strictObject({
       message: 'expected each wheel and axle once',
       params: { code: 'weighedTwice' },
     }),
-  /** The whole rig on the weighbridge, as a check on its parts. */
+  /** The whole rig on the weighbridge: as a check on its parts, or what is split by its kind. */
   wholeKg: loadKg.nullable(),
   unladen: z.array(z.strictObject({ position: z.enum([...AXLE_POSITIONS, 'coupling']), loadKg })).max(7),
   items: z.array(loadItem).max(40),
@@ -68,6 +75,11 @@ export const loadCase = z.strictObject({
       bikeKg: loadKg,
     })
     .nullable(),
+  /** How the whole is split: empty or loaded, and like which usual rig; null takes the first of its family. */
+  split: z
+    .strictObject({ laden: z.enum(['empty', 'loaded']), like: z.enum(USUAL_RIG_CODES).nullable() })
+    .nullable()
+    .default(null),
 });
 
 export type LoadCaseBody = z.infer<typeof loadCase>;

@@ -3,6 +3,7 @@ import {
   familyOf,
   loadCurve,
   loadsOf,
+  usualRigOf,
   type AxleFacts,
   type CurveProblem,
   type LoadCase,
@@ -47,9 +48,20 @@ export function curveOf(
 export const loadCaseOf = (rig: Pick<Rig, 'loadCases' | 'loadCaseId'>, id?: string | null): LoadCaseBody | undefined =>
   rig.loadCases.find((each) => each.id === id) ?? rig.loadCases.find((each) => each.id === rig.loadCaseId);
 
+/** A load case as the core reckons with it: a split by what its kind of rig usually has on the front. */
+function coreCase(
+  { family }: Pick<Rig, 'family'>,
+  { split, ...loadCase }: Omit<LoadCaseBody, 'id' | 'name'>,
+): LoadCase {
+  const usual = split && usualRigOf(family, split.like);
+  return { ...loadCase, split: usual ? { frontShare: usual.frontShare[split.laden] } : null };
+}
+
 /** The load on every wheel of a rig in one of its cases. */
-export const rigLoads = (rig: Pick<Rig, 'axles' | 'hitchMm'>, loadCase: LoadCase): Result<RigLoads, LoadProblem> =>
-  loadsOf(geometryOf(rig), loadCase);
+export const rigLoads = (
+  rig: Pick<Rig, 'axles' | 'hitchMm' | 'family'>,
+  loadCase: Omit<LoadCaseBody, 'id' | 'name'>,
+): Result<RigLoads, LoadProblem> => loadsOf(geometryOf(rig), coreCase(rig, loadCase));
 
 /** What the checks of a rig look at, in one load case. */
 export function factsOf(

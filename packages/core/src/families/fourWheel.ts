@@ -9,7 +9,7 @@ export const fourWheel = {
   tireUses: ['passenger', 'lightTruck', 'commercial'],
   axles: fourWheels(2790, 1570, true),
   asks: CAR_ASKS,
-  loadMethods: ['scales', 'moments'],
+  loadMethods: ['scales', 'split', 'moments'],
   places: ['frontSeats', 'rearSeats', 'roof', 'tray', 'aheadOfFront', 'behindRear'],
   likely: {
     wheelLoadKg: between(120, 2000),

@@ -9,7 +9,7 @@ export const quad = {
   tireUses: ['quad', 'lightTruck'],
   axles: fourWheels(1280, 900, true),
   asks: ['tube', 'beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
-  loadMethods: ['scales', 'moments'],
+  loadMethods: ['scales', 'split', 'moments'],
   places: ['driver', 'passenger', 'frontRack', 'rearRack', 'plow'],
   likely: {
     wheelLoadKg: between(30, 400),

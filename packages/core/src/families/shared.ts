@@ -122,7 +122,7 @@ export const motorcycle = {
   kind: 'motorcycle',
   tireUses: ['motorcycle'],
   asks: ['tube', 'rimLock', 'loadLines', 'axleRating'],
-  loadMethods: ['scales', 'moments'],
+  loadMethods: ['scales', 'split', 'moments'],
   places: ['rider', 'passenger', 'tankBag', 'panniers', 'rearRack'],
   likely: {
     wheelLoadKg: between(40, 400),

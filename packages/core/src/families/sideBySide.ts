@@ -9,7 +9,7 @@ export const sideBySide = {
   tireUses: ['quad', 'lightTruck'],
   axles: fourWheels(2050, 1300, true),
   asks: ['tube', 'beadLock', 'driven', 'treadWidth', 'loadLines', 'axleRating', 'trailer'],
-  loadMethods: ['scales', 'moments'],
+  loadMethods: ['scales', 'split', 'moments'],
   places: ['frontSeats', 'rearSeats', 'tray', 'roof', 'plow'],
   likely: {
     wheelLoadKg: between(60, 700),

@@ -9,7 +9,7 @@ export const vanTruck = {
   tireUses: ['commercial', 'truck', 'lightTruck', 'passenger'],
   axles: fourWheels(3600, 1720, false),
   asks: [...CAR_ASKS, 'pairs', 'tandem'],
-  loadMethods: ['scales', 'moments'],
+  loadMethods: ['scales', 'split', 'moments'],
   places: ['frontSeats', 'rearSeats', 'roof', 'tray', 'aheadOfFront', 'behindRear'],
   likely: {
     wheelLoadKg: between(200, 6000),

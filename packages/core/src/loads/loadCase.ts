@@ -3,9 +3,10 @@ import type { Posture } from './postures';
 
 /**
  * How the loads of a case are known, best first: `scales`, each wheel or axle stood on one; `moments`, the empty axle
- * loads and what is put on where; `posture`, rider and bicycle by how the rider sits.
+ * loads and what is put on where; `posture`, rider and bicycle by how the rider sits; `split`, the whole alone, by the kind of
+ * machine.
  */
-export const LOAD_METHODS = ['scales', 'moments', 'posture'] as const;
+export const LOAD_METHODS = ['scales', 'moments', 'posture', 'split'] as const;
 export type LoadMethod = (typeof LOAD_METHODS)[number];
 
 /** Which part of an axle stood on the scale. On an axle with pairs, `left` and `right` are the pairs. */
@@ -58,9 +59,11 @@ export interface PostureLoad {
 export interface LoadCase {
   readonly method: LoadMethod;
   readonly weighed: readonly Weighing[];
-  /** The whole rig on the weighbridge, as a check on its parts. */
+  /** The whole rig on the weighbridge: as a check on its parts, or what is split. */
   readonly wholeKg: number | null;
   readonly unladen: readonly UnladenLoad[];
   readonly items: readonly LoadItem[];
   readonly posture: PostureLoad | null;
+  /** What of the whole is on the front axle, 0 to 1, as its kind is built and loaded. */
+  readonly split: { readonly frontShare: number } | null;
 }

@@ -20,6 +20,7 @@ const loadCase = (change: Partial<LoadCase>): LoadCase => ({
   unladen: [],
   items: [],
   posture: null,
+  split: null,
   ...change,
 });
 const thing = (

@@ -44,6 +44,8 @@ export type LoadProblem =
   | { readonly code: 'weightMissing'; readonly position: AxlePosition }
   | { readonly code: 'unladenMissing'; readonly position: AxlePosition | 'coupling' }
   | { readonly code: 'riderMissing' }
+  /** The whole is to be split, and it was not told, or its kind has no usual split. */
+  | { readonly code: 'wholeMissing' }
   /** Two axles, or coupling and axle, stand at one place: nothing can be levered between them. */
   | { readonly code: 'noSpacing'; readonly body: 'vehicle' | 'trailer' }
   /** A trailer is loaded, and where it is coupled is not known. */
@@ -66,7 +68,37 @@ export function loadsOf(geometry: RigGeometry, loadCase: LoadCase): Result<RigLo
       return fromMoments(geometry, loadCase.unladen, loadCase.items);
     case 'posture':
       return fromPosture(geometry, loadCase.posture, loadCase.items);
+    case 'split':
+      return fromSplit(geometry, loadCase);
   }
+}
+
+/**
+ * The whole split by its kind: the front its share, what is left evenly on the axles behind. A trailer is no part of the
+ * whole: it is taken to stand as heavy on its wheels as the axle before it (assumption).
+ */
+function fromSplit({ axles }: RigGeometry, { wholeKg, split }: LoadCase): Result<RigLoads, LoadProblem> {
+  const own = axles.filter(({ position }) => !isTrailer(position));
+  if (wholeKg === null || split === null || own.length === 0) return failure({ code: 'wholeMissing' });
+  const behind = Math.max(1, own.length - 1);
+  const wheelKg = own.map(
+    ({ wheels }, axle) => (wholeKg * (axle === 0 ? split.frontShare : (1 - split.frontShare) / behind)) / wheels,
+  );
+  return success(
+    summed(
+      axles.map(({ position, wheels }, axle) => {
+        const codes = wheelsOf(wheels);
+        return axleLoad(
+          position,
+          codes,
+          codes.map(() => wheelKg[axle] ?? wheelKg.at(-1)!),
+          'estimated',
+        );
+      }),
+      null,
+      [],
+    ),
+  );
 }
 
 const axleLoad = (

@@ -46,6 +46,8 @@ export interface FirstNumbers {
   readonly school: SchoolCode | null;
   readonly speedGuideKmh: GroundPlan['speedGuideKmh'];
   readonly axles: readonly FirstAxle[];
+  /** The plan that such a rig has as most of them weigh: for what to mind, not for its numbers. Null of farm machines. */
+  readonly likely: GroundPlan | null;
 }
 
 /** How far the usual total, and a split of a known one, may be off, as a share. Assumptions. */
@@ -86,6 +88,7 @@ export function firstNumbers(input: FirstInput): Result<FirstNumbers, PlanProble
     if (!plan.ok) return plan;
     return success({
       basis: 'split',
+      likely: plan.value,
       school: plan.value.school,
       speedGuideKmh: plan.value.speedGuideKmh,
       axles: plan.value.axles.map(({ position, startKpa, window, floor, schools, wheelLoadKg }, axle) => ({
@@ -107,6 +110,7 @@ export function firstNumbers(input: FirstInput): Result<FirstNumbers, PlanProble
   const guide = planAt(1);
   return success({
     basis: 'ruleOfThumb',
+    likely: usual && guide.ok ? guide.value : null,
     school: chosen.value,
     speedGuideKmh: family.speedGuide ? (guide.ok ? guide.value.speedGuideKmh : ground.speedGuideKmh) : null,
     axles: contexts.map((context, axle) => {

@@ -150,14 +150,17 @@ describe('roadGaps', () => {
           rounds: events.flatMap((each) => (each.of === 'round' ? [each.row] : [])),
           outings: events.flatMap((each) => (each.of === 'outing' ? [each.row] : [])),
         };
-        const { ready, gaps } = roadGaps({
-          rig,
-          wheels,
-          known: (wheel) => inTire(history, wheel),
-          stepKpa: psi(1),
-          tests: [],
-          loadCaseId: null,
-        });
+        const { ready, gaps } = roadGaps(
+          {
+            rig,
+            wheels,
+            known: (wheel) => inTire(history, wheel),
+            stepKpa: psi(1),
+            tests: [],
+            loadCaseId: null,
+          },
+          Date.parse(at(3000)),
+        );
         for (const wheel of wheels) {
           const roadKpa = wheel.axle.roadKpa!;
           const isOf = (each: { position: string; wheel: string }) =>
@@ -195,14 +198,32 @@ describe('roadGaps', () => {
   });
 
   it('asks for every wheel that nobody read, however sure it seems', () => {
-    const { ready, unread, gaps } = roadGaps({
-      rig,
-      wheels,
-      known: (wheel) => inTire(none, wheel),
-      stepKpa: psi(1),
-      tests: [],
-      loadCaseId: null,
-    });
+    const { ready, unread, gaps } = roadGaps(
+      {
+        rig,
+        wheels,
+        known: (wheel) => inTire(none, wheel),
+        stepKpa: psi(1),
+        tests: [],
+        loadCaseId: null,
+      },
+      Date.parse(at(0)),
+    );
     expect([ready, unread.length, gaps.length]).toEqual([false, 4, 0]);
+  });
+
+  it('asks again for a wheel that was read longer ago than a tire holds its air', () => {
+    const rounds = [
+      round(0, 0, {
+        wheels: wheels.map(({ position, wheel, axle }) => ({ position, wheel, shownKpa: axle.roadKpa! })),
+      }),
+    ];
+    const history = { ...none, rounds };
+    const readyOn = (day: number): boolean =>
+      roadGaps(
+        { rig, wheels, known: (wheel) => inTire(history, wheel), stepKpa: psi(1), tests: [], loadCaseId: null },
+        Date.parse(at(day * 1440)),
+      ).ready;
+    expect([readyOn(0), readyOn(27), readyOn(29)]).toEqual([true, true, false]);
   });
 });

@@ -17,14 +17,17 @@ export interface RoadGaps {
   readonly gaps: readonly (RoadGap & { readonly now: InTire; readonly roadKpa: number })[];
   /** Not below it as far as is known, and read by nobody, or only warm. */
   readonly unread: readonly RoadGap[];
-  /** Every wheel was read, cold, at its road pressure: nothing else is ready for the road. */
+  /** Every wheel was read, cold, at its road pressure, and not long ago: nothing else is ready for the road. */
   readonly ready: boolean;
   /** The fastest on pavement with what is in the tires; null where nothing holds it back, or the load is not known. */
   readonly limpKmh: number | null;
 }
 
+/** A tire loses air by itself: what was read longer ago says little, days. Common practice, no source: every four weeks. */
+export const READ_FOR_DAYS = 28;
+
 /** Which wheels are not known to be at road pressure, and how fast that may go on pavement. */
-export function roadGaps({ rig, wheels, known, stepKpa, tests, loadCaseId }: RigNow): RoadGaps {
+export function roadGaps({ rig, wheels, known, stepKpa, tests, loadCaseId }: RigNow, nowMs: number): RoadGaps {
   const all = wheels.map((wheel): RoadGap => ({
     position: wheel.position,
     wheel: wheel.wheel,
@@ -34,7 +37,8 @@ export function roadGaps({ rig, wheels, known, stepKpa, tests, loadCaseId }: Rig
   const isGap = (each: RoadGap): each is RoadGaps['gaps'][number] => each.now?.low === true && each.roadKpa !== null;
   const gaps = all.filter(isGap);
   // A reading without its day may be of any day.
-  const isRead = ({ now }: RoadGap): boolean => now?.known === 'read' && now.at !== null;
+  const isRead = ({ now }: RoadGap): boolean =>
+    now?.known === 'read' && now.at !== null && nowMs - Date.parse(now.at) < READ_FOR_DAYS * 86_400_000;
   const unread = all.filter((each) => !isGap(each) && !isRead(each));
   const axles = planAxles(rig, tests, loadCaseId);
   const softest = (position: string): number =>

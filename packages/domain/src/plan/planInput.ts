@@ -6,22 +6,29 @@ import {
   tireOf,
   type OutingRow,
   type ProofTestRow,
+  type Rig,
+  type RigAxle,
   type RigRow,
 } from '@dunlinmoss/contract';
 import {
   failure,
   familyOf,
+  firstNumbers,
   sideOf,
   success,
   type AxleLoad,
   type AxlePosition,
+  type FamilyCode,
+  type FirstNumbers,
   type GroundCode,
   type LoadProblem,
   type ModifierCode,
   type PlanAxle,
   type PlanInput,
+  type PlanProblem,
   type PlausibilityCheck,
   type Result,
+  type UnweighedAxle,
 } from '@dunlinmoss/core';
 
 import { ownTireOf } from '../evidence/evidence';
@@ -37,6 +44,30 @@ export type NoPlan =
 function heaviestOn({ wheels }: AxleLoad, side: 'left' | 'right'): number {
   const own = wheels.filter(({ wheel }) => sideOf(wheel) === side || sideOf(wheel) === 'middle');
   return Math.max(...own.map(({ loadKg }) => loadKg));
+}
+
+/** An axle as a plan takes it but for its load, with what was measured on its tires. */
+function unweighedAxle(axle: RigAxle, tests: readonly ProofTestRow[], family: FamilyCode): UnweighedAxle {
+  const own = ownTireOf(axle, tests, family);
+  const curve = curveOf(axle);
+  return {
+    position: axle.position,
+    wheels: axle.wheels,
+    tire: tireOf(axle.tireMarking),
+    loadRange: axle.loadRange,
+    roadKpa: axle.roadKpa || null,
+    beadHold: axle.beadHold,
+    tube: axle.tube,
+    insert: axle.insert,
+    casing: axle.casing,
+    rimInnerMm: axle.rimInnerMm,
+    widthMm: axle.measuredWidthMm,
+    treadWidthMm: axle.treadWidthMm,
+    minKpa: axle.minKpa,
+    maxKpa: axle.maxKpa,
+    curve: curve.ok ? curve.value : null,
+    ...(own && { own: own.estimate.tire }),
+  };
 }
 
 /** A rig's axles as a plan takes them, in one load case, with what was measured on their tires. */
@@ -56,27 +87,10 @@ export function planAxles(
   return success(
     rig.axles.map((axle, index): PlanAxle => {
       const load = loads.value.axles[index]!;
-      const own = ownTireOf(axle, tests, rig.family);
-      const curve = curveOf(axle);
       return {
-        position: axle.position,
-        wheels: axle.wheels,
-        tire: tireOf(axle.tireMarking),
-        loadRange: axle.loadRange,
+        ...unweighedAxle(axle, tests, rig.family),
         leftLoadKg: heaviestOn(load, 'left'),
         rightLoadKg: heaviestOn(load, 'right'),
-        roadKpa: axle.roadKpa || null,
-        beadHold: axle.beadHold,
-        tube: axle.tube,
-        insert: axle.insert,
-        casing: axle.casing,
-        rimInnerMm: axle.rimInnerMm,
-        widthMm: axle.measuredWidthMm,
-        treadWidthMm: axle.treadWidthMm,
-        minKpa: axle.minKpa,
-        maxKpa: axle.maxKpa,
-        curve: curve.ok ? curve.value : null,
-        ...(own && { own: own.estimate.tire }),
       };
     }),
   );
@@ -109,6 +123,30 @@ export function planInput(
     ownFloorKpa: rig.beadFloorKpa,
     stuckAccepted,
     axles: axles.value,
+  });
+}
+
+/** What is enough of a rig for a first number. */
+export type FirstRig = Pick<Rig, 'family' | 'axles' | 'topSpeedKmh' | 'beadFloorKpa'>;
+
+/** Pressures of a rig of which no load is known: rules of thumb that need none, each with how far it may be off. */
+export function firstNumbersOf(
+  rig: FirstRig,
+  tests: readonly ProofTestRow[],
+  { ground, modifiers, speedKmh }: PlanRequest,
+): Result<FirstNumbers, PlanProblem> {
+  return firstNumbers({
+    ground,
+    modifiers,
+    speedKmh,
+    family: rig.family,
+    roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
+    riderKg: null,
+    ownFloorKpa: rig.beadFloorKpa,
+    axles: rig.axles.map((axle) => unweighedAxle(axle, tests, rig.family)),
+    totalKg: null,
+    laden: 'empty',
+    like: null,
   });
 }
 

@@ -27,6 +27,7 @@ export const sampleCase = (change: Partial<LoadCaseBody> = {}): LoadCaseBody => 
   unladen: [],
   items: [],
   posture: null,
+  split: null,
   ...change,
 });
 

@@ -81,6 +81,7 @@ const LOAD_CASES = part<Rig>()<Omit<LoadCase, 'weighed' | 'unladen' | 'items'>>(
     method: plain(),
     wholeKg: plain(),
     posture: group({ posture: plain(), frontShare: plain(), riderKg: plain(), bikeKg: plain() }),
+    split: group({ laden: plain('split_laden'), like: plain('split_like') }),
   },
   listOf: oneList,
   rows: ({ loadCases }) => loadCases,

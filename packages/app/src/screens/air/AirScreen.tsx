@@ -4,6 +4,7 @@ import type { AirJob } from '../../hooks/useAirJob';
 import { useRouter, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
+import { useNow } from '../../data/clock';
 import { Action } from '../../components/Action';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { Page } from '../../components/Page';
@@ -25,7 +26,8 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
   const { rig, family, units, wheels, known, outing, airings } = job;
   const params = addressOf(job.question);
   const underWay = airings.find(({ endedAt }) => endedAt === null);
-  const gaps = roadGaps(job);
+  const nowMs = useNow(true, 60_000);
+  const gaps = roadGaps(job, nowMs);
   const soft = gaps.gaps.length > 0;
   const go = (pathname: '/air/out' | '/air/in'): void => router.navigate({ pathname, params } as Href);
   const links: readonly { readonly path: string; readonly name: string; readonly note: string }[] = [

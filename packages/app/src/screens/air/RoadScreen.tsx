@@ -3,6 +3,7 @@ import { roadGaps, type RoadGap } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
+import { useNow } from '../../data/clock';
 import { saveOuting } from '../../data/outings';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
@@ -10,7 +11,7 @@ import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
-import { pressure } from '../../words/format';
+import { dayAndTime, pressure } from '../../words/format';
 import { knownText } from '../../words/wheelState';
 import { AirQuestion } from './AirQuestion';
 import type { AirJob } from '../../hooks/useAirJob';
@@ -27,7 +28,9 @@ export const RoadScreen = () => (
 function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
   const router = useRouter();
   const { rig, outing, units, family } = job;
-  const { gaps, unread, ready, limpKmh } = roadGaps(job);
+  const nowMs = useNow(true, 60_000);
+  const { gaps, unread, ready, limpKmh } = roadGaps(job, nowMs);
+  const oldest = job.wheels.map((wheel) => job.known(wheel)?.at ?? '').sort()[0];
   const road = family.kind === 'farm' ? 'the road' : 'pavement';
   const close = async (): Promise<void> => {
     if (outing?.state === 'lowered') {
@@ -85,7 +88,7 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
       {choice}
       {ready ? (
         <Panel title={`Ready for ${road}`}>
-          <Text>Every wheel was read, cold, at its road pressure for this load.</Text>
+          <Text>{`Every wheel was read, cold, at its road pressure for this load${oldest ? `, on ${dayAndTime(oldest)}` : ''}.`}</Text>
           <Text as="small" tone="muted">
             Look once round: caps on, no hiss, no bulge. Sidewall, placard, local law and a qualified tire fitter
             overrule this.

@@ -20,17 +20,19 @@ jest.mock('../../data/rows', () => ({
   useRows: (name: 'airings' | 'readings') => ({ rows: kept[name] }),
 }));
 
+const NOW_MS = Date.parse('2026-11-20T12:00:00Z');
+
 describe('roadGaps', () => {
   it('names the wheels that are below road pressure, and how fast that may go', () => {
-    const { gaps, limpKmh } = roadGaps(sampleJob({ 'front left': 15, 'rear right': 20 }));
+    const { gaps, limpKmh } = roadGaps(sampleJob({ 'front left': 15, 'rear right': 20 }), NOW_MS);
     expect(gaps.map(({ position, wheel }) => `${position} ${wheel}`)).toEqual(['front left', 'rear right']);
     expect(limpKmh).toBeGreaterThanOrEqual(10);
     expect(limpKmh).toBeLessThanOrEqual(40);
-    expect(roadGaps(sampleJob())).toMatchObject({ gaps: [], limpKmh: null });
+    expect(roadGaps(sampleJob(), NOW_MS)).toMatchObject({ gaps: [], limpKmh: null });
   });
 
   it('holds back more the softer the softest is', () => {
-    const limp = (value: number) => roadGaps(sampleJob({ 'front left': value })).limpKmh!;
+    const limp = (value: number) => roadGaps(sampleJob({ 'front left': value }), NOW_MS).limpKmh!;
     expect(limp(10)).toBeLessThan(limp(15));
     expect(limp(15)).toBeLessThan(limp(25));
   });

@@ -41,7 +41,7 @@ export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
               ) : (
                 <>
                   <Text as="small">
-                    {`window ${pressureRange(lowKpa, highKpa, units)}${ceilingKpa === null || axle.ceiling!.code === 'unreadSidewall' ? '' : `, never over ${pressure(ceilingKpa, units)}`}`}
+                    {`try ${pressureRange(lowKpa, highKpa, units)}${ceilingKpa === null || axle.ceiling!.code === 'unreadSidewall' ? '' : `, at most ${pressure(ceilingKpa, units)}`}`}
                   </Text>
                   <Text as="small">{`floor ${pressure(floorKpa, units)}: ${floorText(axle, beadHeld.has(axle.position))}`}</Text>
                 </>

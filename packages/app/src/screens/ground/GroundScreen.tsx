@@ -1,6 +1,6 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { planGround, STUCK } from '@dunlinmoss/core';
-import { type NoPlan, planInput } from '@dunlinmoss/domain';
+import { firstNumbersOf, planInput, type NoPlan } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
@@ -12,7 +12,9 @@ import { Text } from '../../components/Text';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { Asking, RigPicker } from './Asking';
+import { FirstPlan } from './FirstPlan';
 import { FloorPicker } from './FloorPicker';
+import { LetOutOr } from './LetOutOr';
 import { SetPressures } from './SetPressures';
 import { usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 import { PlanResult } from './PlanResult';
@@ -35,7 +37,16 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
   const { rig, family, tests, asked, outing, units, change } = question;
   const [setting, setSetting] = useState(false);
   const input = planInput(rig, tests, asked);
-  if (!input.ok) return <Waiting question={question} rigs={rigs} reason={input.problem} />;
+  if (!input.ok) {
+    // Nobody knows their loads by heart: a rule of thumb that needs none, marked as one.
+    const unweighed = input.problem.code === 'noLoadCase' && asked.ground !== STUCK;
+    const first = unweighed ? firstNumbersOf(rig, tests, asked) : undefined;
+    return first?.ok ? (
+      <FirstPlan question={question} rigs={rigs} numbers={first.value} />
+    ) : (
+      <Waiting question={question} rigs={rigs} reason={input.problem} />
+    );
+  }
   const plan = planGround(input.value);
   const stuck = asked.ground === STUCK;
   const canSet = plan.ok && plan.value.school !== null && !stuck;
@@ -44,15 +55,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
   return (
     <Page
       title="Ground"
-      action={
-        canSet && (
-          <Action
-            kind="main"
-            label={family.kind === 'bicycle' ? 'It is set: keep the pressures' : 'Air is out: keep the pressures'}
-            onPress={() => setSetting(true)}
-          />
-        )
-      }
+      action={canSet && <LetOutOr question={question} onSet={() => setSetting(true)} />}
       result={
         plan.ok ? (
           <PlanResult plan={plan.value} question={question} />

@@ -65,7 +65,7 @@ export function RoutineRuns({ open }: { readonly open: OpenRoutine }) {
   return (
     <>
       {Object.keys(routine.setup).length > 0 && (
-        <Panel title="For all of it">
+        <Panel title="The test">
           {Object.keys(routine.setup).map((name) => (
             <FieldOfRoutine key={name} open={open} name={name} />
           ))}

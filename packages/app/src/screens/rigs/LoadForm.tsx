@@ -7,7 +7,7 @@ import {
   type RigRow,
 } from '@dunlinmoss/contract';
 import { familyOf, type AxlePosition } from '@dunlinmoss/core';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -33,6 +33,7 @@ import { savedText } from '../../words/saved';
 import { blankCase, loadKey, readable, withMethod } from './loadForm';
 import { LoadItems } from './LoadItems';
 import { PostureFields, ScaleFields, UnladenFields } from './LoadMethodFields';
+import { SplitFields } from './SplitFields';
 import { LoadPicture } from './LoadPicture';
 import { LoadWorking } from './LoadWorking';
 
@@ -48,7 +49,8 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
   const units = unitsStore.use();
   const wide = useWide();
   const family = familyOf(rig.family);
-  const [initial] = useState(() => loadCase ?? blankCase(newId(), rig));
+  const { method } = useLocalSearchParams<{ method?: string }>();
+  const [initial] = useState(() => loadCase ?? blankCase(newId(), rig, method));
   const { id } = initial;
   const form = useFieldsForm<LoadCaseBody>({
     draft: `load:${rig.id}:${loadCase?.id ?? 'new'}`,
@@ -145,9 +147,10 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
       />
       <UnitChoice label="Weights in" quantity="mass" />
       {now.method === 'scales' && <ScaleFields form={form} rig={rig} />}
+      {now.method === 'split' && <SplitFields form={form} rig={rig} />}
       {now.method === 'moments' && <UnladenFields form={form} rig={rig} />}
       {now.method === 'posture' && <PostureFields form={form} />}
-      {now.method !== 'scales' && <LoadItems form={form} rig={rig} />}
+      {(now.method === 'moments' || now.method === 'posture') && <LoadItems form={form} rig={rig} />}
     </Page>
   );
 }

@@ -11,6 +11,7 @@ import { FAMILY_WORDS } from '../../words/families';
 import { FamilyPicker, isFamily } from './FamilyPicker';
 import { LoadForm } from './LoadForm';
 import { RigDetail } from './RigDetail';
+import { QuickRig } from './QuickRig';
 import { RigForm } from './RigForm';
 import { RigsPane } from './RigsScreen';
 
@@ -53,15 +54,22 @@ export function RigEditScreen() {
   );
 }
 
-/** A new rig: which family, then what that family needs. */
+/** A new rig: which family, then its size and road pressure; all else of it on request. */
 export function NewRigScreen() {
   const router = useRouter();
-  const { family } = useLocalSearchParams<{ family?: string }>();
+  const { family, all } = useLocalSearchParams<{ family?: string; all?: string }>();
   const chosen: FamilyCode | undefined = isFamily(family) ? family : undefined;
   const body = chosen ? (
     <>
-      <Action label={`${FAMILY_WORDS[chosen].name}: another family`} onPress={() => router.setParams({ family: '' })} />
-      <RigForm key={chosen} family={chosen} row={undefined} />
+      <Action
+        label={`${FAMILY_WORDS[chosen].name}: another kind`}
+        onPress={() => router.setParams({ family: '', all: undefined })}
+      />
+      {all ? (
+        <RigForm key={chosen} family={chosen} row={undefined} />
+      ) : (
+        <QuickRig key={chosen} family={chosen} onAll={() => router.setParams({ all: 'yes' })} />
+      )}
     </>
   ) : (
     <FamilyPicker onPick={(code) => router.setParams({ family: code })} />

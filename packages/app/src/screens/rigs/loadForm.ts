@@ -52,16 +52,29 @@ export function withMethod(loadCase: LoadCaseBody, method: LoadMethod, rig: Pick
     ...loadCase,
     method,
     posture: method === 'posture' ? (posture ?? blankPosture(rig)) : isWhole ? posture : null,
+    split: method === 'split' ? (loadCase.split ?? { laden: 'empty', like: null }) : loadCase.split,
   };
 }
 
-/** A blank load case by the best method of the family. */
-export const blankCase = (id: string, rig: Pick<Rig, 'family'>): LoadCaseBody =>
-  withMethod(
-    { id, name: '', method: 'scales', weighed: [], wholeKg: null, unladen: [], items: [], posture: null },
-    familyOf(rig.family).loadMethods[0]!,
+/** A blank load case by a method that was asked for, else by the best of the family. */
+export function blankCase(id: string, rig: Pick<Rig, 'family'>, method?: string): LoadCaseBody {
+  const { loadMethods } = familyOf(rig.family);
+  return withMethod(
+    {
+      id,
+      name: method === 'split' ? 'As it stands' : '',
+      method: 'scales',
+      weighed: [],
+      wholeKg: null,
+      unladen: [],
+      items: [],
+      posture: null,
+      split: null,
+    },
+    loadMethods.find((code) => code === method) ?? loadMethods[0]!,
     rig,
   );
+}
 
 /** The weight of a part of an axle. */
 export const weighedPlace = (position: AxlePosition, part: WeighedPart): NumberPlace<LoadCaseBody> =>

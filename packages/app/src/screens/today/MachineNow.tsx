@@ -4,6 +4,7 @@ import { axleOnGauge, gaugeStepKpa, roadGaps, type BoardEntry } from '@dunlinmos
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 
+import { useNow } from '../../data/clock';
 import { saveOuting } from '../../data/outings';
 import { save } from '../../data/outbox';
 import { useTestsOf } from '../../data/tests';
@@ -42,14 +43,18 @@ export function MachineNow({ entry, below }: MachineNowProps) {
   const onBicycle = kind === 'bicycle';
   const stepKpa = gaugeStepKpa(units);
   const known = new Map(wheels.map(({ wheel, now }) => [wheel, now]));
-  const { limpKmh } = roadGaps({
-    rig,
-    wheels: wheels.map(({ wheel }) => wheel),
-    known: (wheel) => known.get(wheel),
-    tests,
-    loadCaseId: outing?.loadCaseId ?? null,
-    stepKpa,
-  });
+  const nowMs = useNow(true, 60_000);
+  const { limpKmh } = roadGaps(
+    {
+      rig,
+      wheels: wheels.map(({ wheel }) => wheel),
+      known: (wheel) => known.get(wheel),
+      tests,
+      loadCaseId: outing?.loadCaseId ?? null,
+      stepKpa,
+    },
+    nowMs,
+  );
   // What holds where the air can't be put back.
   const limp =
     limpKmh === null ? '' : `If it can’t be helped: ${limpKmh} km/h at the most, straight and short, to the next air.`;

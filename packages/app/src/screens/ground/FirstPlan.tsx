@@ -1,0 +1,146 @@
+import type { RigRow } from '@dunlinmoss/contract';
+import { familyOf, type FirstNumbers } from '@dunlinmoss/core';
+import { firstOnGauge, gaugeStepKpa } from '@dunlinmoss/domain';
+import { useRouter } from 'expo-router';
+
+import { Action } from '../../components/Action';
+import { Cautions } from '../../components/Cautions';
+import { Numerals } from '../../components/Numerals';
+import { Page } from '../../components/Page';
+import { Panel } from '../../components/Panel';
+import { Text } from '../../components/Text';
+import { Staff } from '../../pictures/Staff';
+import { usePalette } from '../../theme/useLight';
+import { MIND_OUT } from '../../words/air';
+import { AXLE_WORDS } from '../../words/axles';
+import { COMPARED_WITH } from '../../words/families';
+import { pressure, pressureNumber, pressureRange, speed } from '../../words/format';
+import { SCHOOL_WORDS } from '../../words/schools';
+import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
+import { Asking } from './Asking';
+import { LetOutOr } from './LetOutOr';
+
+interface FirstPlanProps {
+  readonly question: PlanQuery;
+  readonly rigs: readonly RigRow[];
+  readonly numbers: FirstNumbers;
+}
+
+/** Pressures before any scale: a rule of thumb, with what would make it surer where the number stands. */
+export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
+  const palette = usePalette();
+  const { rig, family, units } = question;
+  const { likely, school, speedGuideKmh } = numbers;
+  const axles = numbers.axles.map((axle) => ({
+    ...axle,
+    ...firstOnGauge(axle, rig.axles.find(({ position }) => position === axle.position)?.roadKpa ?? null, units),
+  }));
+  return (
+    <Page
+      title="Ground"
+      action={<LetOutOr question={question} />}
+      result={
+        <>
+          <Panel title="Rule of thumb, until weighed">
+            <Numerals
+              units={units}
+              axles={axles.map(({ position, startKpa, lowKpa, highKpa, floorKpa }) => ({
+                position,
+                pressureKpa: startKpa,
+                below: (
+                  <Text as="small">
+                    {school === null
+                      ? 'the road pressure you gave'
+                      : `try ${pressureRange(lowKpa, highKpa, units)}, not below ${pressure(floorKpa, units)}`}
+                  </Text>
+                ),
+              }))}
+            />
+            {speedGuideKmh && <Text as="strong">{`At most ${speed(speedGuideKmh.high)} there.`}</Text>}
+            {school !== null && (
+              <Text as="small">{`By ${SCHOOL_WORDS[school].name.toLowerCase()}: ${SCHOOL_WORDS[school].who}`}</Text>
+            )}
+          </Panel>
+          {likely ? (
+            <Cautions plan={likely} severity="danger" />
+          ) : (
+            MIND_OUT.map((text) => (
+              <Text key={text} as="small" tone="rust">
+                {text}
+              </Text>
+            ))
+          )}
+          <Surer question={question} numbers={numbers} />
+          <Panel title="Pressures">
+            <Staff
+              axles={axles.map(({ position, startKpa, lowKpa, highKpa, floorKpa, roadKpa }) => ({
+                name: AXLE_WORDS[position],
+                startKpa,
+                lowKpa,
+                highKpa,
+                floorKpa,
+                roadKpa,
+              }))}
+              roadName={COMPARED_WITH[family.kind]}
+              units={units}
+              palette={palette}
+            />
+          </Panel>
+          {numbers.axles[0]!.schools.length > 1 && (
+            <Panel title="By other ways of choosing">
+              {numbers.axles[0]!.schools.map(({ code }) => (
+                <Text key={code} as="small">
+                  {`${SCHOOL_WORDS[code].name}: ${numbers.axles
+                    .map(({ schools }) => pressureNumber(schools.find((each) => each.code === code)!.startKpa, units))
+                    .join(' / ')} ${units.pressure}`}
+                </Text>
+              ))}
+            </Panel>
+          )}
+          {likely && <Cautions plan={likely} severity="care" />}
+        </>
+      }
+    >
+      <Asking question={question} rigs={rigs} />
+    </Page>
+  );
+}
+
+/** What would make the number surer, cheapest first, and by how much it may move. */
+function Surer({ question, numbers }: Pick<FirstPlanProps, 'question' | 'numbers'>) {
+  const router = useRouter();
+  const { rig, units } = question;
+  const { loadMethods, kind } = familyOf(rig.family);
+  const off = Math.max(0, ...numbers.axles.map(({ mayBeOffKpa }) => mayBeOffKpa ?? 0));
+  const toLoad = (method: string) => (): void =>
+    router.navigate({ pathname: '/rigs/[id]/load/[case]', params: { id: rig.id, case: 'new', method } });
+  return (
+    <Panel title="Make it surer">
+      <Text as="small">
+        {off >= gaugeStepKpa(units)
+          ? `What stands on the wheels is not known. It may move this by up to ${pressure(off, units)}.`
+          : 'What stands on the wheels is not known yet.'}
+      </Text>
+      {loadMethods.includes('split') && (
+        <Action kind="main" label="Tell the whole weight: half a minute" onPress={toLoad('split')} />
+      )}
+      <Action
+        label="Tell what the sidewall says"
+        onPress={() => router.navigate({ pathname: '/rigs/[id]/edit', params: { id: rig.id } })}
+      />
+      <Action
+        label={kind === 'motorcycle' || kind === 'quad' ? 'A bathroom scale under each wheel' : 'Weigh wheels or axles'}
+        onPress={toLoad('scales')}
+      />
+      {loadMethods.includes('moments') && (
+        <Action label="Work it out: empty weights and what is on it" onPress={toLoad('moments')} />
+      )}
+      <Action
+        label="Pressure card: every ground on one page"
+        onPress={() =>
+          router.navigate({ pathname: '/rigs/[id]/pressures', params: { id: rig.id, ...addressOf(question) } })
+        }
+      />
+    </Panel>
+  );
+}

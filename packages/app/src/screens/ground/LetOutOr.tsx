@@ -1,0 +1,41 @@
+import { groundOf } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+
+import { Action } from '../../components/Action';
+import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
+
+interface LetOutOrProps {
+  readonly question: PlanQuery;
+  /** Says that it is set already; without it there is only the one way. */
+  readonly onSet?: () => void;
+}
+
+/** The next step of this place: let it out, wheel by wheel; or it is set already. */
+export function LetOutOr({ question, onSet }: LetOutOrProps) {
+  const router = useRouter();
+  const bicycle = question.family.kind === 'bicycle';
+  if (groundOf(question.asked.ground).paved && !bicycle) return null;
+  return (
+    <View style={styles.ways}>
+      <View style={styles.way}>
+        <Action
+          kind="main"
+          label={bicycle ? 'Set it, wheel by wheel' : 'Let it out, wheel by wheel'}
+          onPress={() => router.navigate({ pathname: '/air/out', params: addressOf(question) })}
+        />
+      </View>
+      {onSet && (
+        <View style={styles.set}>
+          <Action label="It is set" onPress={onSet} />
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  ways: { flexDirection: 'row', gap: 8 },
+  way: { flex: 1 },
+  set: { minWidth: 96 },
+});

@@ -1,0 +1,123 @@
+import type { Rig } from '@dunlinmoss/contract';
+import { familyOf, type FamilyCode } from '@dunlinmoss/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+
+import { chosenRigStore } from '../../hooks/useChosenRig';
+import { RowQuantity } from '../../forms/fields';
+import { chosen } from '../../forms/rowForm';
+import { useFormRow, useRowForm } from '../../forms/useRowForm';
+import { unitsFor, unitsStore } from '../../settings/preferences';
+import { Action } from '../../components/Action';
+import { notify } from '../../components/Notice';
+import { Text } from '../../components/Text';
+import { Toggle } from '../../components/Toggle';
+import { axleName } from '../../words/axles';
+import { ROAD_WORDS } from '../../words/families';
+import { savedText } from '../../words/saved';
+import { FirstTable } from './FirstTable';
+import { MarkingField } from './MarkingField';
+import { firstRows, quickRig } from './quickRig';
+import { withSameTires } from './rigForm';
+
+interface QuickRigProps {
+  readonly family: FamilyCode;
+  /** Goes on to everything that can be told of it. */
+  readonly onAll: () => void;
+}
+
+/** The size as it is said and the pressure on the road, and the pressures stand there at once. All else comes later. */
+export function QuickRig({ family: code, onAll }: QuickRigProps) {
+  const router = useRouter();
+  const family = familyOf(code);
+  const units = unitsFor(unitsStore.use(), code);
+  const bicycle = family.kind === 'bicycle';
+  const form = useRowForm('rigs', {
+    draft: `rig:new:${code}`,
+    row: undefined,
+    blank: () => quickRig(code),
+    units,
+    onSaved: (outcome, { id, name }) => {
+      notify(savedText(outcome, name));
+      chosenRigStore.set(id);
+      router.navigate({ pathname: '/ground', params: { rig: id } });
+    },
+  });
+  const row = useFormRow(form);
+  const several = row.axles.length > 1;
+  const [alike, setAlike] = useState(several && family.tiresAlike);
+  const [same, setSame] = useState(several && family.tiresAlike && !bicycle);
+  const all = row.axles.map((_, index) => index);
+  const sayAlike = (on: boolean): void => {
+    setAlike(on);
+    if (on) form.change((now) => chosen(now, ['/axles'], withSameTires('vehicle', now.row.axles)));
+  };
+  const saySame = (on: boolean): void => {
+    setSame(on);
+    const behind = all.slice(1).map((index) => `/axles/${index}/roadKpa`);
+    if (on) form.change((now) => chosen(now, behind, now.row.axles[0]!.roadKpa));
+  };
+  const road = ROAD_WORDS[family.kind];
+  const rows = firstRows(row, units);
+  const groups = alike ? [all] : all.map((index) => [index]);
+
+  return (
+    <View style={styles.form}>
+      {groups.map((axles) => {
+        const name = axleName(row.axles[axles[0]!]!.position, family.kind);
+        const pressed = same ? (axles[0] === 0 ? all : []) : axles;
+        return (
+          <View key={axles.join()} style={styles.axle}>
+            {!alike && several && <Text as="label">{name}</Text>}
+            <MarkingField form={form} axles={axles} family={family} spoken={alike ? '' : `${name}: `} />
+            {!bicycle &&
+              (same ? pressed.slice(0, 1) : pressed).map((index) => (
+                <RowQuantity<Rig>
+                  key={index}
+                  form={form}
+                  at={`/axles/${index}/roadKpa`}
+                  also={same ? all.slice(1).map((other) => `/axles/${other}/roadKpa` as const) : []}
+                  label={
+                    same || !several
+                      ? road.label
+                      : `${road.label}, ${axleName(row.axles[index]!.position, family.kind).toLowerCase()}`
+                  }
+                  quantity="pressure"
+                  likely={family.likely.roadKpa}
+                  hint={same ? road.hint : undefined}
+                />
+              ))}
+          </View>
+        );
+      })}
+      {several && <Toggle label="Rear tires are the same" value={alike} onChange={sayAlike} />}
+      {several && !bicycle && <Toggle label="Same pressure front and rear" value={same} onChange={saySame} />}
+      {bicycle && (
+        <RowQuantity<Rig>
+          form={form}
+          at="/loadCases/0/posture/riderKg"
+          label="Rider, dressed to ride"
+          quantity="mass"
+          hint="What bicycle pressures hang on most."
+        />
+      )}
+      {rows.length > 0 ? (
+        <FirstTable family={code} rows={rows} units={units} />
+      ) : (
+        <Text tone="muted" role="status">
+          {bicycle
+            ? 'With the size, pressures for every ground stand here.'
+            : 'With the size and the road pressure, pressures for every ground stand here.'}
+        </Text>
+      )}
+      <Action kind="main" label="Keep this rig" onPress={() => void form.submit()} />
+      <Action label="Tell all of it now" onPress={onAll} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  form: { gap: 12 },
+  axle: { gap: 8 },
+});

@@ -1,0 +1,109 @@
+import type { Rig } from '@dunlinmoss/contract';
+import {
+  familyOf,
+  groundsFor,
+  planGround,
+  readMarking,
+  STUCK,
+  type FamilyCode,
+  type GroundCode,
+} from '@dunlinmoss/core';
+import { firstNumbersOf, onGauge, planInput, type GaugeUnits } from '@dunlinmoss/domain';
+
+import { newId } from '../../data/newId';
+import { FAMILY_WORDS } from '../../words/families';
+import { emptyRig } from './rigForm';
+
+/** What most riders weigh with what they wear, and their bicycles, kg. Assumptions, to be replaced by the person's own. */
+const RIDER_KG = 80;
+const BICYCLE_KG: Partial<Record<FamilyCode, number>> = { electricBike: 24, roadBike: 10, fatBike: 16 };
+const A_BICYCLE_KG = 14;
+
+/** A new rig of a family as it begins: with a name to change, and on a bicycle a rider, since nothing goes without one. */
+export function quickRig(code: FamilyCode): Omit<Rig, 'id'> {
+  const family = familyOf(code);
+  const blank = { ...emptyRig(code), name: `My ${FAMILY_WORDS[code].name.toLowerCase()}` };
+  if (family.kind !== 'bicycle') return blank;
+  const id = newId();
+  return {
+    ...blank,
+    loadCaseId: id,
+    loadCases: [
+      {
+        id,
+        name: 'As ridden',
+        method: 'posture',
+        weighed: [],
+        wholeKg: null,
+        unladen: [],
+        items: [],
+        posture: {
+          posture: family.posture ?? 'gravel',
+          frontShare: null,
+          riderKg: RIDER_KG,
+          bikeKg: BICYCLE_KG[code] ?? A_BICYCLE_KG,
+        },
+        split: null,
+      },
+    ],
+  };
+}
+
+/** A ground with its first pressures, as a gauge shows them. */
+export interface FirstRow {
+  readonly ground: GroundCode;
+  readonly axles: readonly { readonly position: Rig['axles'][number]['position']; readonly pressureKpa: number }[];
+  /** How far they may be off until it is weighed, kPa; null where that can't be told, or it is known. */
+  readonly mayBeOffKpa: number | null;
+  readonly fastestKmh: number | null;
+}
+
+/** Whether enough is told for a first number: a size that can be read on every axle, and the road pressure where one rules. */
+export function isEnough({ family, axles }: Pick<Rig, 'family' | 'axles'>): boolean {
+  const bicycle = familyOf(family).kind === 'bicycle';
+  return axles.every(({ tireMarking, roadKpa }) => readMarking(tireMarking).ok && (bicycle || (roadKpa ?? 0) > 0));
+}
+
+/**
+ * A rig's first pressures on every ground that its kind meets, firmest first; without those on which there is none. A
+ * bicycle's go by its rider, all others by a rule of thumb that needs no load.
+ */
+export function firstRows(rig: Omit<Rig, 'id'>, units: GaugeUnits): FirstRow[] {
+  if (!isEnough(rig)) return [];
+  const row = { ...rig, id: '', createdAt: '', updatedAt: '' };
+  return groundsFor(familyOf(rig.family).kind)
+    .filter((ground) => ground !== STUCK)
+    .flatMap((ground): FirstRow[] => {
+      const asked = { ground, modifiers: [], speedKmh: null };
+      if (rig.loadCases.length > 0) {
+        const input = planInput(row, [], asked);
+        const plan = input.ok ? planGround(input.value) : undefined;
+        if (!plan?.ok) return [];
+        return [
+          {
+            ground,
+            axles: plan.value.axles.map(({ position, startKpa, floor }) => ({
+              position,
+              pressureKpa: Math.max(onGauge(startKpa, units), onGauge(floor.pressureKpa, units, 'up')),
+            })),
+            mayBeOffKpa: null,
+            fastestKmh: plan.value.speedGuideKmh?.high ?? null,
+          },
+        ];
+      }
+      const first = firstNumbersOf(rig, [], asked);
+      if (!first.ok) return [];
+      const off = first.value.axles.flatMap(({ mayBeOffKpa }) => (mayBeOffKpa === null ? [] : [mayBeOffKpa]));
+      return [
+        {
+          ground,
+          axles: first.value.axles.map(({ position, startKpa, floor }) => ({
+            position,
+            pressureKpa: Math.max(onGauge(startKpa, units), onGauge(floor.pressureKpa, units, 'up')),
+          })),
+          mayBeOffKpa: off.length === 0 ? null : Math.max(...off),
+          fastestKmh: first.value.speedGuideKmh?.high ?? null,
+        },
+      ];
+    });
+}
