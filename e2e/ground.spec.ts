@@ -52,7 +52,7 @@ test('below the floor only after saying so, one rung at a time, and Today holds 
   await expect(axle(page, 'Front')).toContainText('12psi');
   await expect(page.getByText('Reverse out along your own tracks, gently.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Dangers' })).toContainText('letting out air lowers it further');
-  await expect(action(page, 'Air is out: keep the pressures')).toHaveCount(0);
+  await expect(action(page, 'It is set')).toHaveCount(0);
   await action(page, 'Stuck, and nothing else helped').click();
   await expect(axle(page, 'Front')).toContainText('8psi');
   await action(page, 'Tried this: the next step down').click();

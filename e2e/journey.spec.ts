@@ -9,11 +9,11 @@ test(
     await expect(axle(page, 'Front')).toContainText('16psi');
     await expect(axle(page, 'Rear')).toContainText('19psi');
 
-    await action(page, 'See why, and set them').click();
+    await action(page, 'See why, or say it is set').click();
     await expect(page).toHaveURL(/\/ground\?.*ground=softSand/);
-    await expect(axle(page, 'Front')).toContainText('window 15–16 psi');
+    await expect(axle(page, 'Front')).toContainText('try 15–16 psi');
     await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
-    await action(page, 'Air is out: keep the pressures').click();
+    await action(page, 'It is set').click();
     await action(page, 'Rear axle, less').click();
     await expect(page.getByLabel('Rear axle in psi')).toHaveValue('18');
     await action(page, 'Keep these pressures').click();
@@ -65,7 +65,21 @@ test(
     await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('20 Nov 2026');
 
     await goTo(page, 'Today');
-    await action(page, 'Every wheel is back at road pressure').click();
+    // Nothing said ends it: every wheel is read, cold.
+    await action(page, 'Road check: read every wheel').click();
+    await expect(page.getByRole('heading', { name: 'Not ready for pavement' })).toBeVisible();
+    await page.getByLabel('Just driven').click();
+    for (const [wheel, reads] of [
+      ['Front left', '36'],
+      ['Front right', '36'],
+      ['Rear left', '42'],
+      ['Rear right', '42'],
+    ] as const) {
+      await page.getByLabel(`${wheel} reads in psi`).fill(reads);
+    }
+    await action(page, 'Keep what they read').click();
+    await expect(page.getByRole('heading', { name: 'Ready for pavement' })).toBeVisible();
+    await action(page, 'Ready for the road: end the outing').click();
     await expect(page.getByRole('heading', { name: 'Where to today?' })).toBeVisible();
     await page.getByRole('radio', { name: 'Redshank, dune runner' }).click();
     await chooseGround(page, 'Snow');

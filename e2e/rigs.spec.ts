@@ -8,6 +8,7 @@ test(
   async ({ page }) => {
     await page.goto('/rigs/new');
     await action(page, 'Four-wheel drive').click();
+    await action(page, 'Tell all of it now').click();
     const size = page.getByLabel('Tire size, as on the sidewall');
     await page.getByLabel('Name', { exact: true }).fill('Sanderling');
     await size.fill('the big ones');
@@ -34,7 +35,7 @@ test(
     await expect(page.getByText('Expected a number, like 36 or 2.4.').first()).toBeVisible();
 
     await goTo(page, 'Today');
-    await page.goto('/rigs/new?family=fourWheel');
+    await page.goto('/rigs/new?family=fourWheel&all=yes');
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Sanderling');
     await expect(page.getByLabel('Front axle: placard pressure, cold in psi')).toHaveValue('450');
     await page.getByLabel('Front axle: placard pressure, cold in psi').fill('45');
@@ -44,9 +45,10 @@ test(
     await expect(page.getByText('No load yet. Weigh it, or have it worked out')).toBeVisible();
     const id = new URL(page.url()).pathname.split('/').at(-1);
     await page.goto(`/ground?rig=${id}&ground=snow`);
-    await expect(page.getByText('A pressure needs a load: weigh the rig, or work it out.')).toBeVisible();
-    await action(page, 'Put it right on Sanderling').click();
-    await action(page, 'Tell its load').first().click();
+    // Not weighed yet there is a rule of thumb, marked as one, with what would make it surer.
+    await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toBeVisible();
+    await expect(axle(page, 'Front')).toContainText('psi');
+    await action(page, 'Weigh wheels or axles').click();
     await page.getByLabel('What this load is called').fill('Touring');
     await page.getByRole('radio', { name: 'lb', exact: true }).click();
     await page.getByLabel('Front axle: whole axle in lb').fill('264');
@@ -59,6 +61,8 @@ test(
     await expect(page.getByRole('img', { name: /Rear: left 1540 lb, right 1610 lb/ })).toBeVisible();
     await action(page, 'Save this load').click();
 
+    await expect(page.getByText(/^Kept\. Front \d+\spsi.*; Rear \d+\spsi/)).toBeVisible();
+    await page.goto(`/rigs/${id}`);
     await expect(page.getByText('Touring: 5790 lb on the wheels, some weighed wheel by wheel')).toBeVisible();
     await page.getByRole('radio', { name: 'bar', exact: true }).click();
     await expect(page.getByText('Placard pressure, cold: 3.10 bar')).toBeVisible();

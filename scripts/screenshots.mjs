@@ -115,7 +115,7 @@ async function letOut(page) {
 async function goOn(page) {
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await page.getByLabel(/ reads in psi$/).fill('16');
-  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await page.getByRole('button', { name: /keep that$/ }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForTimeout(7_000);
 }

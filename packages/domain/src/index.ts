@@ -28,6 +28,7 @@ export {
   firstNumbersOf,
   planAxles,
   planInput,
+  startsOf,
   type FirstRig,
   type NoPlan,
   type PlanRequest,

@@ -47,7 +47,7 @@ export function AirOfOuting({ outing, units }: { readonly outing: OutingRow; rea
             {airing.wheels
               .filter(({ settled }) => settled === 'skipped')
               .map((wheel) => (
-                <Text key={wheelKey(wheel)} as="small">{`${wheelName(wheel)}: left out`}</Text>
+                <Text key={wheelKey(wheel)} as="small">{`${wheelName(wheel)}: skipped`}</Text>
               ))}
             <Text as="small" tone="muted">
               {`Tires at ${Math.round(airing.tireTempC)} °C${airing.gauge ? `, gauge corrected by ${pressure(-airing.gauge.offsetKpa, units)}` : ''}.`}

@@ -3,11 +3,11 @@ import { mergeAirings } from '@dunlinmoss/domain';
 
 import { newId } from './newId';
 import { outboxStore, save, type SaveResult } from './outbox';
-import { useAllRows } from './rows';
+import { useAllRows, type RowList } from './rows';
 
 /** The airings of a rig, newest first. */
-export const useAirings = (rigId: string | undefined): readonly AiringRow[] =>
-  useAllRows('airings', rigId === undefined ? null : { rigId, limit: '100' }, (body) => body.rigId === rigId).rows;
+export const useAirings = (rigId: string | undefined): RowList<AiringRow> =>
+  useAllRows('airings', rigId === undefined ? null : { rigId, limit: '100' }, (body) => body.rigId === rigId);
 
 export const newAiring = (of: Omit<Airing, 'id' | 'revision' | 'startedAt' | 'endedAt' | 'runs'>): Airing => ({
   ...of,

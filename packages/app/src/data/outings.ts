@@ -2,6 +2,7 @@ import { bodyOf, type Outing, type OutingRow } from '@dunlinmoss/contract';
 import { groundOr } from '@dunlinmoss/core';
 import { outingOf } from '@dunlinmoss/domain';
 
+import { reachStore } from './client';
 import { useNow } from './clock';
 import { newId } from './newId';
 import { save } from './outbox';
@@ -21,13 +22,16 @@ export function useOutingOf(rigId: string | undefined): {
 } {
   const { rows, loading } = useOutingsOf(rigId);
   const nowMs = useNow(true, LOOK_MS);
-  return { outing: rigId === undefined ? undefined : outingOf(rows, rigId, nowMs), loading };
+  const reached = reachStore.use();
+  return { outing: rigId === undefined ? undefined : outingOf(rows, rigId, nowMs), loading: loading && reached };
 }
 
 /** The rig that was let down last: whose question it likely is where nobody chose one. */
 export function useRigOut(): { readonly rigId: string | undefined; readonly loading: boolean } {
   const { rows, loading } = useRows('outings');
-  return { rigId: rows.find(({ state }) => state === 'lowered')?.rigId, loading };
+  // Without a signal it is asked with what is here.
+  const reached = reachStore.use();
+  return { rigId: rows.find(({ state }) => state === 'lowered')?.rigId, loading: loading && reached };
 }
 
 /** A blank outing that begins now. Made once by the form that fills it in, so that saving twice is one outing. */

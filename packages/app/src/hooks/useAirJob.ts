@@ -39,6 +39,8 @@ export interface AirJob extends RigNow {
   readonly plan: GroundPlan | undefined;
   readonly airings: readonly AiringRow[];
   readonly rounds: readonly ReadingRoundRow[];
+  /** All that was ever done with its air is here: without a signal some may be missing, and nothing is called ready then. */
+  readonly isWhole: boolean;
   readonly tools: readonly AirToolRow[];
   readonly gauges: readonly GaugeRow[];
   readonly conditions: TireConditions;
@@ -55,15 +57,18 @@ export function useAirJob(): {
 } {
   const { question, rigs, loading } = usePlanQuery();
   const typed = conditionsStore.use();
-  const airings = useAirings(question?.rig.id);
-  const { rows: rounds } = useAllRows(
+  const airingList = useAirings(question?.rig.id);
+  const airings = airingList.rows;
+  const roundList = useAllRows(
     'readings',
     question ? { rigId: question.rig.id, limit: '100' } : null,
     (body) => body.rigId === question?.rig.id,
   );
   const { rows: tools } = useRows('tools');
   const gauges = useGauges();
-  const { rows: outings } = useOutingsOf(question?.rig.id);
+  const rounds = roundList.rows;
+  const outingList = useOutingsOf(question?.rig.id);
+  const outings = outingList.rows;
   if (!question) return { job: undefined, rigs, loading };
   const { rig, family, units, outing, tests, asked } = question;
   const input = planInput(rig, tests, asked);
@@ -96,6 +101,7 @@ export function useAirJob(): {
       wheels,
       airings,
       rounds,
+      isWhole: [airingList, roundList, outingList].every(({ loading: waits, hasMore }) => !waits && !hasMore),
       tools,
       gauges,
       conditions,

@@ -1,5 +1,6 @@
 import { boardOf, openOutings, type Board } from '@dunlinmoss/domain';
 
+import { reachStore } from '../data/client';
 import { useNow } from '../data/clock';
 import { useAllRows, useRows } from '../data/rows';
 
@@ -25,10 +26,11 @@ export function useBoard(): { readonly board: Board; readonly loading: boolean }
     ({ outingId }) => outingId !== null && ids.includes(outingId),
   );
   const nowMs = useNow(true, LOOK_MS);
+  const reached = reachStore.use();
   const lists = [rigs, outings, airings, rounds];
   return {
-    // Half of what is kept would leave a machine out, or call it low that was read.
-    loading: lists.some(({ loading, hasMore }) => loading || hasMore),
+    // Half of what is kept would leave a machine out, or call it low that was read; without a signal it is all there is.
+    loading: reached && lists.some(({ loading, hasMore }) => loading || hasMore),
     board: boardOf({
       rigs: rigs.rows,
       outings: outings.rows,

@@ -29,6 +29,7 @@ export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground
     wheels,
     airings: [],
     rounds: [],
+    isWhole: true,
     tools: [],
     gauges: [],
     conditions: { coldTempC: 20, tireTempC: 20, altitudeM: 0 },

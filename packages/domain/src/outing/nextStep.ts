@@ -14,9 +14,12 @@ const STEPS: Record<Kind, readonly NextStep[]> = {
 export const openOutings = (outings: readonly OutingRow[]): readonly OutingRow[] =>
   outings.filter(({ state }) => state !== 'closed');
 
-/** A plan for a day that has not come yet. */
+/** Clocks of two phones differ, and a screen looks at its own now and then: this far ahead is now, ms. Assumption. */
+const SOON_MS = 3_600_000;
+
+/** A plan for a time that has not come yet. */
 export const isToCome = ({ state, startedAt }: Pick<OutingRow, 'state' | 'startedAt'>, nowMs: number): boolean =>
-  state === 'planned' && Date.parse(startedAt) > nowMs;
+  state === 'planned' && Date.parse(startedAt) > nowMs + SOON_MS;
 
 /**
  * The outing that a rig is on, of rows newest first: the newest with air let out, else the newest planned one whose day

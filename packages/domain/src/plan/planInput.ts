@@ -14,6 +14,7 @@ import {
   failure,
   familyOf,
   firstNumbers,
+  planGround,
   sideOf,
   success,
   type AxleLoad,
@@ -31,6 +32,7 @@ import {
   type UnweighedAxle,
 } from '@dunlinmoss/core';
 
+import { axleOnGauge, firstOnGauge, type GaugeUnits } from '../gauge/onGauge';
 import { ownTireOf } from '../evidence/evidence';
 
 /** Why no pressure can be planned for a rig before anything else is known. */
@@ -148,6 +150,30 @@ export function firstNumbersOf(
     laden: 'empty',
     like: null,
   });
+}
+
+/** Where a rig's pressures start on a ground, as a gauge shows them: by its plan, or unweighed by the rule of thumb. */
+export function startsOf(
+  rig: RigRow,
+  tests: readonly ProofTestRow[],
+  asked: PlanRequest,
+  units: GaugeUnits,
+): { readonly position: AxlePosition; readonly startKpa: number }[] | undefined {
+  const input = planInput(rig, tests, asked);
+  if (input.ok) {
+    const plan = planGround(input.value);
+    return plan.ok
+      ? plan.value.axles.map((axle) => ({ position: axle.position, startKpa: axleOnGauge(axle, units).startKpa }))
+      : undefined;
+  }
+  if (input.problem.code !== 'noLoadCase') return undefined;
+  const first = firstNumbersOf(rig, tests, asked);
+  return first.ok
+    ? first.value.axles.map((axle) => ({
+        position: axle.position,
+        startKpa: firstOnGauge(axle, null, units).startKpa,
+      }))
+    : undefined;
 }
 
 /** What was said of the day of an outing, as a plan asks for it. */

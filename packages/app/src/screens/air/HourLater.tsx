@@ -1,6 +1,5 @@
 import type { Occasion, ReadingRound } from '@dunlinmoss/contract';
 import { riseVerdict, wheelKey } from '@dunlinmoss/core';
-import { onGauge } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -11,7 +10,7 @@ import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
 import { NumberField } from '../../components/NumberField';
 import { QuantityField } from '../../components/QuantityField';
-import { quantityText } from '../../components/quantityText';
+import { EMPTY_QUANTITY } from '../../components/quantityText';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { wheelName } from '../../words/air';
@@ -33,13 +32,9 @@ export function HourLater({ job }: { readonly job: AirJob }) {
   const airTempC = air.trim() === '' ? (cold?.airTempC ?? conditions?.coldTempC ?? 20) : parseNumber(air);
   const startOf = (wheel: (typeof wheels)[number]): number =>
     cold?.wheels.find((each) => wheelKey(each) === wheelKey(wheel))?.shownKpa ?? wheel.axle.roadKpa ?? 100;
-  const readings = useWheelReadings(`hour:${rig.id}:${cold?.id ?? 'none'}`, (place) =>
-    quantityText(
-      'pressure',
-      units.pressure,
-      onGauge(startOf(wheels.find((each) => wheelKey(each) === wheelKey(place))!), units),
-    ),
-  );
+  // Nothing is filled in, so that nothing is kept that nobody read.
+  const readings = useWheelReadings(`hour:${rig.id}:${cold?.id ?? 'none'}`, () => EMPTY_QUANTITY);
+  const read = wheels.filter((wheel) => readings.textOf(wheel).text.trim() !== '');
   const keep = async (occasion: Occasion): Promise<void> => {
     const round: ReadingRound = {
       id: newId(),
@@ -55,10 +50,10 @@ export function HourLater({ job }: { readonly job: AirJob }) {
       altitudeM: conditions?.altitudeM ?? 0,
       // Their pressure is held against the cold one for its rise: hot is what they are.
       justDriven: occasion === 'afterAnHour',
-      wheels: wheels.map(({ position, wheel }) => ({
+      wheels: read.map(({ position, wheel }) => ({
         position,
         wheel,
-        shownKpa: readings.kpaOf({ position, wheel }) ?? 0,
+        shownKpa: readings.kpaOf({ position, wheel })!,
       })),
     };
     const saved = await save('readings', round);
@@ -67,7 +62,9 @@ export function HourLater({ job }: { readonly job: AirJob }) {
     notify(occasion === 'coldStart' ? 'Kept. Read them again after an hour on the road.' : 'Kept.');
   };
   const wrong =
-    airTempC === undefined || wheels.some((wheel) => gaugeRangeProblem(readings.kpaOf(wheel), inHand.gauge, units));
+    airTempC === undefined ||
+    read.length === 0 ||
+    read.some((wheel) => gaugeRangeProblem(readings.kpaOf(wheel), inHand.gauge, units));
   return (
     <Unfold
       label="Was the cold figure right?"
@@ -80,7 +77,7 @@ export function HourLater({ job }: { readonly job: AirJob }) {
       {wheels.map((wheel) => {
         const kpa = readings.kpaOf(wheel);
         const verdict =
-          cold && kpa !== undefined && airTempC !== undefined && readings.typedAny
+          cold && kpa !== undefined && airTempC !== undefined
             ? riseVerdict(startOf(wheel), kpa, cold.airTempC ?? 20, airTempC, cold.altitudeM)
             : undefined;
         return (
@@ -91,8 +88,8 @@ export function HourLater({ job }: { readonly job: AirJob }) {
               quantity="pressure"
               value={readings.textOf(wheel)}
               onChange={(value) => readings.type(wheel, value)}
-              stepsFrom={wheel.axle.roadKpa ?? 100}
-              problem={gaugeRangeProblem(kpa, inHand.gauge, units)}
+              stepsFrom={startOf(wheel)}
+              problem={read.includes(wheel) ? gaugeRangeProblem(kpa, inHand.gauge, units) : undefined}
               hint={
                 verdict &&
                 `Rose ${pressureFine(verdict.riseKpa, units)} beyond the day’s own warmth: ${RISE_WORDS[verdict.verdict]}.`

@@ -29,7 +29,8 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
   const router = useRouter();
   const { rig, outing, units, family } = job;
   const nowMs = useNow(true, 60_000);
-  const { gaps, unread, ready, limpKmh } = roadGaps(job, nowMs);
+  const { gaps, unread, limpKmh, ...found } = roadGaps(job, nowMs);
+  const ready = found.ready && job.isWhole;
   const oldest = job.wheels.map((wheel) => job.known(wheel)?.at ?? '').sort()[0];
   const road = family.kind === 'farm' ? 'the road' : 'pavement';
   const close = async (): Promise<void> => {
@@ -98,6 +99,7 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
         <Panel title={`Not ready for ${road}`}>
           {gaps.map((gap) => line(gap, `${pressure(gap.now.coldKpa, units)} → ${pressure(gap.roadKpa, units)}`))}
           {unread.map((gap) => line(gap, gap.roadKpa === null ? 'road pressure not known' : 'read it'))}
+          {!job.isWhole && <Text>Not all that was done with its air is on this device yet. Read every wheel.</Text>}
           {gaps.length > 0 && (
             <>
               <Text role="alert" tone="rust" as="strong">

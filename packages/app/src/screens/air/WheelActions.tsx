@@ -53,7 +53,7 @@ export function WheelActions(props: WheelActionsProps) {
   return state === 'running' ? (
     <>
       <Action kind="main" label={group.length > 0 ? 'Stop all' : 'Stop'} onPress={onStop} />
-      <Action label="Leave it out" onPress={() => onSettle('skipped')} />
+      <Action label="Skip this wheel" onPress={() => onSettle('skipped')} />
     </>
   ) : state === 'toRead' ? (
     <>
@@ -61,7 +61,7 @@ export function WheelActions(props: WheelActionsProps) {
       {readGauge}
       <Action
         kind="main"
-        label="Keep this reading"
+        label={shownKpa === undefined ? 'Keep this reading' : `It reads ${pressure(shownKpa, units)}: keep that`}
         disabled={shownKpa === undefined}
         onPress={() => onRead(shownKpa!)}
       />
@@ -87,7 +87,7 @@ export function WheelActions(props: WheelActionsProps) {
       <Text>
         {state === 'done'
           ? 'On its number. To do it again, read it first.'
-          : 'Left out. To do it after all, read it first.'}
+          : 'Skipped. To do it after all, read it first.'}
       </Text>
       {field}
       {readGauge}
@@ -126,7 +126,7 @@ export function WheelActions(props: WheelActionsProps) {
           onPress={() => onStart(starts)}
         />
       )}
-      <Action label="Leave this wheel out" onPress={() => onSettle('skipped')} />
+      <Action label="Skip this wheel" onPress={() => onSettle('skipped')} />
     </>
   );
 }

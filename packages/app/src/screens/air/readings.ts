@@ -13,7 +13,6 @@ export function useWheelReadings(draft: string, start: (wheel: WheelRef) => Quan
   return {
     textOf,
     kpaOf: (wheel: WheelRef): number | undefined => canonicalOf('pressure', textOf(wheel)),
-    typedAny: Object.keys(typed).length > 0,
     type(wheel: WheelRef, value: QuantityText): void {
       const next = { ...typed, [wheelKey(wheel)]: value };
       setTyped(next);

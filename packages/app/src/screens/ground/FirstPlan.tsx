@@ -113,7 +113,10 @@ function Surer({ question, numbers }: Pick<FirstPlanProps, 'question' | 'numbers
   const { loadMethods, kind } = familyOf(rig.family);
   const off = Math.max(0, ...numbers.axles.map(({ mayBeOffKpa }) => mayBeOffKpa ?? 0));
   const toLoad = (method: string) => (): void =>
-    router.navigate({ pathname: '/rigs/[id]/load/[case]', params: { id: rig.id, case: 'new', method } });
+    router.navigate({
+      pathname: '/rigs/[id]/load/[case]',
+      params: { id: rig.id, case: 'new', method, ground: question.asked.ground },
+    });
   return (
     <Panel title="Make it surer">
       <Text as="small">

@@ -36,7 +36,7 @@ describe('AxleNumbers', () => {
   it('has number, window, ceiling and floor of each axle, and the speed', () => {
     const rig = sampleRig();
     const text = plain(shown(planOf(rig, 'softSand'), rig));
-    expect(text).toContain('Front, cold16psiwindow 15–16 psi, never over 36 psi');
+    expect(text).toContain('Front, cold16psitry 15–16 psi, at most 36 psi');
     expect(text).toContain('floor 12 psi: below it the bead may leave the rim');
     expect(text).toContain('Speed guide: 30 km/h');
   });

@@ -5,7 +5,8 @@ import { useEffect, useRef, useState } from 'react';
 import { giveFile, saveAsFile, saveFrom } from '../../components/files';
 import { ImportFailed, importArchive, importFile, importLoads, type ImportFailure } from '../../data/imports';
 import { unitsStore } from '../../settings/preferences';
-import { readAgain } from '../../data/rows';
+import { bringDemoBack } from '../../data/demo';
+import { readAgain, useArchived } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { FilePicker } from '../../components/FilePicker';
 import { notify } from '../../components/Notice';
@@ -161,6 +162,24 @@ export function FilesScreen() {
           decimal commas or a “load lb” column.
         </Text>
       </Panel>
+      <DemoBack />
     </BesideList>
+  );
+}
+
+/** The demo machines that were put away, with the way back. */
+function DemoBack() {
+  const { rows } = useArchived('rigs');
+  const demo = rows.filter((rig) => rig.demo);
+  if (demo.length === 0) return null;
+  const back = async (): Promise<void> => {
+    const all = await bringDemoBack(demo);
+    notify(all ? 'The demo machines are back.' : "The store can't be reached: not all of them are back.");
+  };
+  return (
+    <Panel title="Demo">
+      <Text>{`${demo.length === 1 ? 'One demo machine is' : `${demo.length} demo machines are`} put away.`}</Text>
+      <Action label="Bring the demo back" onPress={() => void back()} />
+    </Panel>
   );
 }

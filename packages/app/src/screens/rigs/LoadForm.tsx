@@ -6,13 +6,15 @@ import {
   type LoadCaseBody,
   type RigRow,
 } from '@dunlinmoss/contract';
-import { familyOf, type AxlePosition } from '@dunlinmoss/core';
+import { familyOf, groundOr, type AxlePosition } from '@dunlinmoss/core';
+import { startsOf } from '@dunlinmoss/domain';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
+import { useTestsOf } from '../../data/tests';
 import { unitsStore } from '../../settings/preferences';
 
 import { RowText } from '../../forms/fields';
@@ -29,6 +31,7 @@ import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS, axleName } from '../../words/axles';
 import { mass } from '../../words/format';
 import { loadProblemText, METHOD_WORDS } from '../../words/loads';
+import { movedText } from '../../words/moved';
 import { savedText } from '../../words/saved';
 import { blankCase, loadKey, readable, withMethod } from './loadForm';
 import { LoadItems } from './LoadItems';
@@ -49,7 +52,8 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
   const units = unitsStore.use();
   const wide = useWide();
   const family = familyOf(rig.family);
-  const { method } = useLocalSearchParams<{ method?: string }>();
+  const { method, ground } = useLocalSearchParams<{ method?: string; ground?: string }>();
+  const tests = useTestsOf(rig.id);
   const [initial] = useState(() => loadCase ?? blankCase(newId(), rig, method));
   const { id } = initial;
   const form = useFieldsForm<LoadCaseBody>({
@@ -69,9 +73,17 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
       // What was just told is how it stands.
       return save('rigs', { ...bodyOf('rigs', rig), loadCases, loadCaseId: id });
     },
-    onSaved: (outcome, { name }) => {
-      notify(savedText(outcome, name));
-      router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
+    onSaved: (outcome, saved) => {
+      if (ground === undefined) {
+        notify(savedText(outcome, saved.name));
+        router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
+        return;
+      }
+      // Asked from a number, it goes back to it, and says what it changed.
+      const on = { ground: groundOr(family.kind, ground), modifiers: [], speedKmh: null };
+      const after = { ...rig, loadCases: [...rig.loadCases, saved], loadCaseId: id };
+      notify(movedText(startsOf(rig, tests, on, units), startsOf(after, tests, on, units), units));
+      router.navigate({ pathname: '/ground', params: { rig: rig.id, ground } });
     },
   });
   const now = useFormRow(form);

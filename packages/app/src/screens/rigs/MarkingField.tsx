@@ -18,7 +18,11 @@ export interface TireFieldsProps extends TireProps {
   readonly family: Family;
 }
 
-export function MarkingField({ form, axles, family }: TireFieldsProps) {
+interface MarkingFieldProps extends TireFieldsProps {
+  readonly label?: string;
+}
+
+export function MarkingField({ form, axles, family, label = 'Tire size, as on the sidewall' }: MarkingFieldProps) {
   const units = unitsStore.use();
   const { at } = placesOf(axles, 'tireMarking');
   const marking = useValue<Rig, string>(form, at);
@@ -44,7 +48,7 @@ export function MarkingField({ form, axles, family }: TireFieldsProps) {
   return (
     <View style={styles.field}>
       <TextField
-        label="Tire size, as on the sidewall"
+        label={label}
         value={marking}
         onChange={type}
         onBlur={() => setLeft(true)}

@@ -21,6 +21,8 @@ import { MarkingField } from './MarkingField';
 import { firstRows, quickRig } from './quickRig';
 import { withSameTires } from './rigForm';
 
+const ON_ROAD = 'Pressure on the road, cold';
+
 interface QuickRigProps {
   readonly family: FamilyCode;
   /** Goes on to everything that can be told of it. */
@@ -69,8 +71,13 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
         const pressed = same ? (axles[0] === 0 ? all : []) : axles;
         return (
           <View key={axles.join()} style={styles.axle}>
-            {!alike && several && <Text as="label">{name}</Text>}
-            <MarkingField form={form} axles={axles} family={family} spoken={alike ? '' : `${name}: `} />
+            <MarkingField
+              form={form}
+              axles={axles}
+              family={family}
+              spoken={alike ? '' : `${name}: `}
+              label={alike || !several ? 'Tire size, as you say it' : `Tire size, ${name.toLowerCase()}`}
+            />
             {!bicycle &&
               (same ? pressed.slice(0, 1) : pressed).map((index) => (
                 <RowQuantity<Rig>
@@ -80,8 +87,8 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
                   also={same ? all.slice(1).map((other) => `/axles/${other}/roadKpa` as const) : []}
                   label={
                     same || !several
-                      ? road.label
-                      : `${road.label}, ${axleName(row.axles[index]!.position, family.kind).toLowerCase()}`
+                      ? ON_ROAD
+                      : `${ON_ROAD}, ${axleName(row.axles[index]!.position, family.kind).toLowerCase()}`
                   }
                   quantity="pressure"
                   likely={family.likely.roadKpa}

@@ -126,7 +126,7 @@ export function BesideList({ title, chosen, action, children }: BesideListProps)
   return (
     <ListAndDetail
       listTitle="Rigs"
-      listAction={<Action kind="main" label="Describe another rig" onPress={() => router.navigate('/rigs/new')} />}
+      listAction={<Action kind="main" label="Start another rig" onPress={() => router.navigate('/rigs/new')} />}
       list={<RigsPane chosen={chosen} />}
       title={title}
       action={action}

@@ -29,7 +29,7 @@ export function RigsScreen() {
   return (
     <Page
       title="Rigs"
-      action={<Action kind="main" label="Describe another rig" onPress={() => router.navigate('/rigs/new')} />}
+      action={<Action kind="main" label="Start another rig" onPress={() => router.navigate('/rigs/new')} />}
       result={
         wide &&
         first && (
@@ -70,12 +70,26 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
         list={sought === '' ? all : found}
         empty={
           sought === ''
-            ? 'No rig yet. It takes the load, the tire size and the road pressure, two minutes beside the vehicle.'
+            ? 'No rig yet. A tire size and the pressure on the road are enough for a first number.'
             : `No rig with “${sought}” in its name.`
         }
         more="More rigs"
       >
-        {(rows) => <RigList rigs={rows} chosen={chosen} />}
+        {(rows) => {
+          const own = rows.filter(({ demo }) => !demo);
+          const demo = rows.filter((rig) => rig.demo);
+          return (
+            <>
+              {own.length > 0 && <RigList rigs={own} chosen={chosen} />}
+              {demo.length > 0 && own.length > 0 && (
+                <Text as="heading" level={2}>
+                  Demo machines
+                </Text>
+              )}
+              {demo.length > 0 && <RigList rigs={demo} chosen={chosen} />}
+            </>
+          );
+        }}
       </ListFrame>
     </>
   );

@@ -58,24 +58,23 @@ export interface FirstRow {
   readonly fastestKmh: number | null;
 }
 
-/** Whether enough is told for a first number: a size that can be read on every axle, and the road pressure where one rules. */
-export function isEnough({ family, axles }: Pick<Rig, 'family' | 'axles'>): boolean {
-  const bicycle = familyOf(family).kind === 'bicycle';
-  return axles.every(({ tireMarking, roadKpa }) => readMarking(tireMarking).ok && (bicycle || (roadKpa ?? 0) > 0));
-}
-
 /**
  * A rig's first pressures on every ground that its kind meets, firmest first; without those on which there is none. A
- * bicycle's go by its rider, all others by a rule of thumb that needs no load.
+ * bicycle's go by its rider, all others by a rule of thumb that needs no load. An axle of which nothing is told yet is left
+ * out of it.
  */
 export function firstRows(rig: Omit<Rig, 'id'>, units: GaugeUnits): FirstRow[] {
-  if (!isEnough(rig)) return [];
-  const row = { ...rig, id: '', createdAt: '', updatedAt: '' };
+  const weighed = rig.loadCases.length > 0;
+  const axles = rig.axles.filter(
+    ({ tireMarking, roadKpa }) => readMarking(tireMarking).ok && (weighed || (roadKpa ?? 0) > 0),
+  );
+  if (axles.length === 0 || (weighed && axles.length < rig.axles.length)) return [];
+  const row = { ...rig, axles, id: '', createdAt: '', updatedAt: '' };
   return groundsFor(familyOf(rig.family).kind)
     .filter((ground) => ground !== STUCK)
     .flatMap((ground): FirstRow[] => {
       const asked = { ground, modifiers: [], speedKmh: null };
-      if (rig.loadCases.length > 0) {
+      if (weighed) {
         const input = planInput(row, [], asked);
         const plan = input.ok ? planGround(input.value) : undefined;
         if (!plan?.ok) return [];
@@ -91,7 +90,7 @@ export function firstRows(rig: Omit<Rig, 'id'>, units: GaugeUnits): FirstRow[] {
           },
         ];
       }
-      const first = firstNumbersOf(rig, [], asked);
+      const first = firstNumbersOf(row, [], asked);
       if (!first.ok) return [];
       const off = first.value.axles.flatMap(({ mayBeOffKpa }) => (mayBeOffKpa === null ? [] : [mayBeOffKpa]));
       return [

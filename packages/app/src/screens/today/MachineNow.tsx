@@ -22,6 +22,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { groundName } from '../../words/grounds';
 import { pressuresText, stateText } from '../../words/outing';
 import { inTiresText } from '../../words/wheelState';
+import { DemoShelf } from './DemoShelf';
 import { Path } from './OutingPath';
 import { useNext } from './useNext';
 
@@ -115,6 +116,7 @@ export function MachineNow({ entry, below }: MachineNowProps) {
         </>
       }
     >
+      <DemoShelf />
       <Text tone="muted">
         {outing
           ? `${rig.name} · ${groundName(outing.groundCode)} · ${stateText(outing, rig.family).toLowerCase()}`

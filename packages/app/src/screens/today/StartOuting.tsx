@@ -17,6 +17,7 @@ import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
+import { DemoShelf } from './DemoShelf';
 import { FirstRig } from './FirstRig';
 import { ToCome } from './ToCome';
 
@@ -120,11 +121,14 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
       }
       result={
         <>
-          <Action label="Start my own rig" onPress={() => router.navigate('/rigs/new')} />
+          {rigs.some(({ demo }) => !demo) && (
+            <Action label="Start another rig" onPress={() => router.navigate('/rigs/new')} />
+          )}
           <ToCome outings={toCome} />
         </>
       }
     >
+      <DemoShelf />
       <Text tone="muted">Choose a rig and the ground ahead of it.</Text>
       <Controller
         control={form.control}

@@ -6,6 +6,7 @@ import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { useBoard } from '../../hooks/useBoard';
+import { DemoShelf } from './DemoShelf';
 import { MachineCard } from './MachineCard';
 import { MachineNow } from './MachineNow';
 import { StartOuting } from './StartOuting';
@@ -46,6 +47,7 @@ export function TodayScreen() {
   }
   return (
     <Page title="Today" action={another} result={<ToCome outings={toCome} />}>
+      <DemoShelf />
       <Text tone="muted">{`${now.length} machines, the most pressing first.`}</Text>
       <CardList>
         {now.map((entry) => (

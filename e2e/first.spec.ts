@@ -1,0 +1,134 @@
+import type { Locator, Page } from '@playwright/test';
+
+import { action, expect, goTo, test } from './fixtures';
+
+/** Counts what a newcomer taps and types until the first pressures stand there. */
+function counted(page: Page) {
+  const spent = { taps: 0, characters: 0 };
+  return {
+    spent,
+    async tap(target: Locator): Promise<void> {
+      spent.taps += 1;
+      await target.click();
+    },
+    async type(label: string, text: string): Promise<void> {
+      spent.characters += text.length;
+      await page.getByLabel(label).first().fill(text);
+    },
+  };
+}
+
+const MOST_TAPS = 6;
+const MOST_CHARACTERS = 20;
+
+const NEWCOMERS = [
+  [
+    'a wagon',
+    'Four-wheel drive',
+    [
+      ['Tire size, as you say it', '265 70 17'],
+      ['Pressure on the road', '36'],
+    ],
+    'Soft sand',
+  ],
+  ['a gravel bicycle', 'Gravel bicycle', [['Tire size, as you say it', '700x42']], 'Loose gravel'],
+  [
+    'an adventure motorcycle',
+    'Adventure motorcycle',
+    [
+      ['Tire size, front', '90/90-21'],
+      ['Tire size, rear', '150/70B18'],
+      ['cold, front', '33'],
+      ['cold, rear', '36'],
+    ],
+    'Dirt road',
+  ],
+  [
+    'a side-by-side',
+    'Side-by-side',
+    [
+      ['Tire size, front', '30x10R14'],
+      ['cold, front', '18'],
+      ['Tire size, rear', '30x10R14'],
+      ['cold, rear', '22'],
+    ],
+    'Soft sand',
+  ],
+  [
+    'a sprayer',
+    'Self-propelled sprayer',
+    [
+      ['Tire size', 'VF380/90R46'],
+      ['Pressure on the road', '46'],
+    ],
+    'Field, moist',
+  ],
+] as const;
+
+for (const onDemo of [true, false]) {
+  test(`a newcomer has pressures within six taps and twenty characters, ${onDemo ? 'on the demo' : 'with nothing there'}`, async ({
+    page,
+    product,
+    request,
+  }) => {
+    test.setTimeout(120_000);
+    if (!onDemo) {
+      const { items } = await (await request.get(`${product.address}/api/v1/rigs?limit=100`)).json();
+      for (const { id, revision } of items) {
+        await request.delete(`${product.address}/api/v1/rigs/${id}?revision=${revision}`);
+      }
+    }
+    for (const [name, kind, fields, ground] of NEWCOMERS) {
+      await page.goto('/');
+      const { spent, tap, type } = counted(page);
+      await tap(action(page, 'Start my own rig'));
+      await tap(page.getByRole('button', { name: new RegExp(`^${kind}`) }).first());
+      const first = page.getByRole('table', { name: 'Pressures by ground' });
+      let until: { taps: number; characters: number } | undefined;
+      for (const [label, text] of fields) {
+        spent.taps += 1;
+        await type(label, text);
+        await page.waitForTimeout(300);
+        if (!until && (await first.isVisible())) until = { ...spent };
+      }
+      await expect(first.getByRole('row').filter({ hasText: ground }).first(), name).toContainText(/\d/);
+      until ??= spent;
+      process.stdout.write(`${name}: first pressure after ${until.taps} taps and ${until.characters} characters\n`);
+      expect(until.taps, `${name}: taps`).toBeLessThanOrEqual(MOST_TAPS);
+      expect(until.characters, `${name}: characters`).toBeLessThanOrEqual(MOST_CHARACTERS);
+      await action(page, 'Keep this rig').click();
+      await expect(page.getByText(/^My .* is saved\.$/)).toBeVisible();
+      await expect(page.getByRole('group', { name: /axle$/ }).first(), name).toContainText('psi');
+      // The next one is a newcomer too.
+      const { items } = await (await request.get(`${product.address}/api/v1/rigs?limit=100`)).json();
+      for (const { id, revision, demo } of items) {
+        if (!demo) await request.delete(`${product.address}/api/v1/rigs/${id}?revision=${revision}`);
+      }
+    }
+  });
+}
+
+test('the demo is put away with one tap and brought back from Files', async ({ page }) => {
+  await page.goto('/');
+  await action(page, 'Put the demo away').click();
+  await expect(page.getByText('Start with your own rig', { exact: false })).toBeVisible();
+  await page.goto('/rigs/files');
+  await action(page, 'Bring the demo back').click();
+  await goTo(page, 'Rigs');
+  await expect(page.getByRole('link', { name: /Curlew/ })).toBeVisible();
+});
+
+test('the whole weight makes the number surer, and says what it changed', async ({ page }) => {
+  await page.goto('/rigs/new?family=fourWheel');
+  await page.getByLabel('Tire size, as you say it').fill('265/70/17');
+  await page.getByLabel('Pressure on the road').first().fill('36');
+  await action(page, 'Keep this rig').click();
+  await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toBeVisible();
+  await expect(page.getByText(/It may move this by up to \d+\spsi/)).toBeVisible();
+  await action(page, 'Tell the whole weight: half a minute').click();
+  await page.getByLabel('The whole, as it stands now in kg').fill('2900');
+  await page.getByRole('radio', { name: 'Loaded behind' }).click();
+  await action(page, 'Save this load').click();
+  await expect(page.getByText(/^Kept\. Front \d+\spsi.*; Rear \d+\spsi, was 16\.$/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toHaveCount(0);
+});

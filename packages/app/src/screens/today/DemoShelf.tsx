@@ -1,0 +1,34 @@
+import { useRouter } from 'expo-router';
+
+import { putDemoAway } from '../../data/demo';
+import { Action } from '../../components/Action';
+import { notify } from '../../components/Notice';
+import { Panel } from '../../components/Panel';
+import { Text } from '../../components/Text';
+import { useAllRows } from '../../data/rows';
+
+const ALL = { limit: '100' };
+const every = (): boolean => true;
+
+/** Stands first while there is no rig but those of the demo: the way to one's own. */
+export function DemoShelf() {
+  const router = useRouter();
+  const { rows: rigs, loading } = useAllRows('rigs', ALL, every);
+  const demo = rigs.filter((rig) => rig.demo);
+  if (loading || demo.length === 0 || demo.length < rigs.length) return null;
+  const putAway = async (): Promise<void> => {
+    const all = await putDemoAway(demo);
+    notify(
+      all
+        ? 'The demo machines are put away. Files brings them back.'
+        : "The store can't be reached: not all of them are put away.",
+    );
+  };
+  return (
+    <Panel>
+      <Text>{'What you see is a demo: the machines of an invented estate.'}</Text>
+      <Action kind="main" label="Start my own rig" onPress={() => router.navigate('/rigs/new')} />
+      <Action label="Put the demo away" onPress={() => void putAway()} />
+    </Panel>
+  );
+}
