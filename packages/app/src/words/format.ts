@@ -67,6 +67,19 @@ export const dayAndTime = (iso: string): string =>
 export const day = (iso: string): string =>
   new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
+/** `07:40` of today, `27 Nov, 07:40` of this half year, with its year before that. */
+export function when(iso: string, nowMs: number): string {
+  const [then, now] = [new Date(iso), new Date(nowMs)];
+  if (then.toDateString() === now.toDateString()) {
+    return then.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  }
+  const recent = Math.abs(nowMs - then.getTime()) < HALF_A_YEAR_MS;
+  return recent
+    ? then.toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+    : day(iso);
+}
+const HALF_A_YEAR_MS = 180 * 86_400_000;
+
 /** `98 of 100`, never rounded up to a certainty that the draws do not have. */
 export const ofHundred = (share: number): string => {
   const kept = 100 * (1 - share);

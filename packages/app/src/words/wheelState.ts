@@ -3,7 +3,7 @@ import { axlesNow } from '@dunlinmoss/domain';
 
 import type { Units } from '../settings/preferences';
 import { AXLE_WORDS } from './axles';
-import { dayAndTime, pressure } from './format';
+import { pressure, when } from './format';
 
 /** How what is in a wheel is known. */
 export const KNOWN_WORDS: Record<Knowledge, string> = {
@@ -15,14 +15,14 @@ export const KNOWN_WORDS: Record<Knowledge, string> = {
 };
 
 /** `read, 20 Nov, 07:40`; what to do where nothing is known. */
-export function knownText(now: InTire | undefined): string {
+export function knownText(now: InTire | undefined, nowMs: number): string {
   if (!now) return 'nobody read it';
   if (now.from === 'rig' && now.known === 'read') return 'as the rig has it, day not known';
-  return now.at === null ? KNOWN_WORDS[now.known] : `${KNOWN_WORDS[now.known]}, ${dayAndTime(now.at)}`;
+  return now.at === null ? KNOWN_WORDS[now.known] : `${KNOWN_WORDS[now.known]}, ${when(now.at, nowMs)}`;
 }
 
 /** `front 15 psi, rear 18 psi · let out, nobody read it`: what is in a machine's tires, in one line. */
-export function inTiresText(entry: Pick<BoardEntry, 'wheels'>, units: Units, stepKpa: number): string {
+export function inTiresText(entry: Pick<BoardEntry, 'wheels'>, units: Units, stepKpa: number, nowMs: number): string {
   const axles = axlesNow(entry, stepKpa);
   const numbers = axles
     .map(({ position, lowestKpa, alike, known }) => {
@@ -35,7 +35,7 @@ export function inTiresText(entry: Pick<BoardEntry, 'wheels'>, units: Units, ste
   const alike = axles.every(({ known }) => known === first!.known);
   if (alike && first!.known) {
     const oldest = axles.map(({ at }) => at).reduce((a, b) => (a === null || b === null ? null : a < b ? a : b));
-    return `${numbers} · ${KNOWN_WORDS[first!.known]}${oldest === null ? '' : `, ${dayAndTime(oldest)}`}`;
+    return `${numbers} · ${KNOWN_WORDS[first!.known]}${oldest === null ? '' : `, ${when(oldest, nowMs)}`}`;
   }
   const each = axles.map(({ position, known }) =>
     known === undefined

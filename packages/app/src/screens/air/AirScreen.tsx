@@ -88,7 +88,7 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
               <View style={styles.value}>
                 <Text as="figure">{now ? pressure(now.coldKpa, units) : 'not known'}</Text>
                 <Text as="small" tone={now?.low && family.kind !== 'bicycle' ? 'rust' : 'muted'}>
-                  {knownText(now)}
+                  {knownText(now, nowMs)}
                 </Text>
               </View>
             </View>

@@ -11,7 +11,7 @@ import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
-import { dayAndTime, pressure } from '../../words/format';
+import { pressure, when } from '../../words/format';
 import { knownText } from '../../words/wheelState';
 import { AirQuestion } from './AirQuestion';
 import type { AirJob } from '../../hooks/useAirJob';
@@ -46,7 +46,7 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
       <View style={styles.name}>
         <Text>{wheelName(gap)}</Text>
         <Text as="small" tone="muted">
-          {knownText(gap.now)}
+          {knownText(gap.now, nowMs)}
         </Text>
       </View>
       <Text as="figure">{figure}</Text>
@@ -89,7 +89,7 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
       {choice}
       {ready ? (
         <Panel title={`Ready for ${road}`}>
-          <Text>{`Every wheel was read, cold, at its road pressure for this load${oldest ? `, on ${dayAndTime(oldest)}` : ''}.`}</Text>
+          <Text>{`Every wheel was read, cold, at its road pressure for this load${oldest ? `, the first of them ${when(oldest, nowMs)}` : ''}.`}</Text>
           <Text as="small" tone="muted">
             Look once round: caps on, no hiss, no bulge. Sidewall, placard, local law and a qualified tire fitter
             overrule this.

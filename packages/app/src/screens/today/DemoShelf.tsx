@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
 
 import { putDemoAway } from '../../data/demo';
 import { Action } from '../../components/Action';
@@ -26,9 +27,18 @@ export function DemoShelf() {
   };
   return (
     <Panel>
-      <Text>{'What you see is a demo: the machines of an invented estate.'}</Text>
-      <Action kind="main" label="Start my own rig" onPress={() => router.navigate('/rigs/new')} />
-      <Action label="Put the demo away" onPress={() => void putAway()} />
+      <Text as="small">A demo: the machines of an invented estate.</Text>
+      <View style={styles.ways}>
+        <View style={styles.way}>
+          <Action kind="main" label="Start my own rig" onPress={() => router.navigate('/rigs/new')} />
+        </View>
+        <Action label="Put the demo away" onPress={() => void putAway()} />
+      </View>
     </Panel>
   );
 }
+
+const styles = StyleSheet.create({
+  ways: { flexDirection: 'row', gap: 8 },
+  way: { flex: 1 },
+});

@@ -2,11 +2,13 @@ import { gaugeStepKpa, type BoardEntry } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
+import { useNow } from '../../data/clock';
 import { Action } from '../../components/Action';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
 import { TriangleAlert } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
+import { useWide } from '../../theme/useWide';
 import { groundName } from '../../words/grounds';
 import { inTiresText } from '../../words/wheelState';
 import { useNext } from './useNext';
@@ -17,9 +19,11 @@ const HURTS: ReadonlySet<BoardEntry['step']> = new Set(['goOn', 'backUp', 'stand
 /** One machine of several: what is in its tires, on what ground, and its next step as a button. */
 export function MachineCard({ entry }: { readonly entry: BoardEntry }) {
   const palette = usePalette();
+  const wide = useWide();
   const router = useRouter();
   const { rig, outing, step } = entry;
   const { sentence, button, go, units } = useNext(entry);
+  const nowMs = useNow(true, 60_000);
   const hurts = HURTS.has(step);
   return (
     <View
@@ -27,6 +31,7 @@ export function MachineCard({ entry }: { readonly entry: BoardEntry }) {
       aria-label={rig.name}
       style={[
         styles.card,
+        wide && styles.ofMany,
         {
           borderColor: hurts ? palette.rust : palette.line,
           backgroundColor: hurts ? palette.rustWash : palette.card,
@@ -47,7 +52,7 @@ export function MachineCard({ entry }: { readonly entry: BoardEntry }) {
             {[groundName(outing.groundCode), outing.title].filter((part) => part !== '').join(' · ')}
           </Text>
         )}
-        <Text as="small">{`In the tires: ${inTiresText(entry, units, gaugeStepKpa(units))}.`}</Text>
+        <Text as="small">{`In the tires: ${inTiresText(entry, units, gaugeStepKpa(units), nowMs)}.`}</Text>
       </Press>
       <Text>{sentence}</Text>
       <Action kind={step === 'setPressures' ? 'quiet' : 'main'} label={button} onPress={go} />
@@ -57,6 +62,7 @@ export function MachineCard({ entry }: { readonly entry: BoardEntry }) {
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1, borderRadius: 3, padding: 12, gap: 8 },
+  ofMany: { flexGrow: 1, flexBasis: 300 },
   head: { gap: 2, minHeight: 48, alignItems: 'flex-start' },
   name: { flexDirection: 'row', gap: 6, alignItems: 'center' },
 });

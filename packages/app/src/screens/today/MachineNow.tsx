@@ -148,7 +148,7 @@ export function MachineNow({ entry, below }: MachineNowProps) {
             <Action label="It stands soft on purpose" onPress={() => void onPurpose()} />
           </>
         )}
-        <Text as="small" tone="muted">{`In the tires, cold: ${inTiresText(entry, units, stepKpa)}.`}</Text>
+        <Text as="small" tone="muted">{`In the tires, cold: ${inTiresText(entry, units, stepKpa, nowMs)}.`}</Text>
       </Panel>
     </Page>
   );

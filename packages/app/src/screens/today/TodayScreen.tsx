@@ -1,10 +1,11 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
 
 import { Action } from '../../components/Action';
-import { CardList } from '../../components/LinkCard';
 import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
+import { useWide } from '../../theme/useWide';
 import { useBoard } from '../../hooks/useBoard';
 import { DemoShelf } from './DemoShelf';
 import { MachineCard } from './MachineCard';
@@ -16,6 +17,7 @@ import { ToCome } from './ToCome';
 export function TodayScreen() {
   const router = useRouter();
   const { rig: chosen } = useLocalSearchParams<{ rig?: string }>();
+  const wide = useWide();
   const { board, loading } = useBoard();
   if (loading) {
     return (
@@ -45,15 +47,24 @@ export function TodayScreen() {
       />
     );
   }
+  const cards = (
+    <View role="list" style={wide ? styles.grid : styles.list}>
+      {now.map((entry) => (
+        <MachineCard key={entry.rig.id} entry={entry} />
+      ))}
+    </View>
+  );
+  const coming = <ToCome outings={toCome} />;
   return (
-    <Page title="Today" action={another} result={<ToCome outings={toCome} />}>
+    <Page title="Today" action={another} result={wide ? cards : coming}>
       <DemoShelf />
       <Text tone="muted">{`${now.length} machines, the most pressing first.`}</Text>
-      <CardList>
-        {now.map((entry) => (
-          <MachineCard key={entry.rig.id} entry={entry} />
-        ))}
-      </CardList>
+      {wide ? coming : cards}
     </Page>
   );
 }
+
+const styles = StyleSheet.create({
+  list: { gap: 8 },
+  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-start' },
+});
