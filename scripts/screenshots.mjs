@@ -37,7 +37,7 @@ const VIEWS = [
     name: 'tape-phone',
     path: '/proof/tape/0192f000-0000-7000-8000-000000000301',
     size: PHONE,
-    before: (page) => scrollTo(page, 'What it says'),
+    before: (page) => scrollTo(page, 'Result'),
   },
   { name: 'photo-phone', path: `/proof/print/new?rig=${CURLEW}`, size: PHONE, before: findPrint },
   { name: 'coach-phone', path: TRIAL, size: PHONE, before: (page) => scrollTo(page, 'Result') },

@@ -35,6 +35,22 @@ describe('limpSpeedKmh', () => {
   });
 });
 
+describe('limpSpeedKmh of what hardly bends', () => {
+  it('falls with what of the road pressure is left: a quad on 6 of its 15 psi', () => {
+    const quad = onPavement({
+      ...SAMPLE_RIGS.quad,
+      axles: SAMPLE_RIGS.quad.axles.map((each) => ({ ...each, roadKpa: psi(15), curve: null })),
+    });
+    const limp = (value: number) =>
+      limpSpeedKmh(
+        quad,
+        quad.map(() => psi(value)),
+        psi(1),
+      );
+    expect([6, 10, 14, 15].map(limp)).toEqual([30, 55, 75, null]);
+  });
+});
+
 describe('bestUse', () => {
   const wheels: readonly SoftWheel[] = (['front', 'rear'] as const).flatMap((position) =>
     (['left', 'right'] as const).map((wheel) => ({
