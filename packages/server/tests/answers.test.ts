@@ -21,13 +21,13 @@ describe('GET /rigs/{id}/plan', () => {
     const rig = await put('rigs', aRig());
     const day = (n: number): string => new Date(Date.parse('2026-01-01T08:00:00Z') + n * 86_400_000).toISOString();
     const tests = [];
-    const readings = [
+    const runs = [
       { pressureKpa: 240, lengthMm: 165 },
       { pressureKpa: 110, lengthMm: 236 },
     ];
     const tape = (n: number) => {
       const test = aTest(rig.id, { performedAt: day(n) });
-      return { ...test, details: { ...test.details, method: 'poles', readings } };
+      return { ...test, details: { ...test.details, setup: { method: 'poles', surface: 'firm' }, runs } };
     };
     // More than a page of them.
     for (let n = 0; n < 105; n += 1) tests.push(await put('tests', tape(n)));

@@ -56,6 +56,13 @@ const bicycleRun = { pressureKpa: 165 };
 
 /** Every test of the registry, with one run or a few. */
 const ROUTINE_EXAMPLES: Record<string, { input: object; output: object }> = {
+  'proof-tape': {
+    input: routine({ method: 'marks', surface: 'firm' }, [
+      { pressureKpa: 240, lengthMm: 160 },
+      { pressureKpa: 110, lengthMm: 222 },
+    ]),
+    output: { verdict: 'grewAsExpected' },
+  },
   'proof-print': {
     input: routine({}, [{ pressureKpa: 250, how: 'ruler', lengthMm: 150, widthMm: 180 }]),
     output: { verdict: 'onePrint', figures: { grossMm2: 27_000 } },

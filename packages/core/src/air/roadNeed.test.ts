@@ -38,8 +38,8 @@ describe('limpSpeedKmh', () => {
 describe('limpSpeedKmh of what hardly bends', () => {
   it('falls with what of the road pressure is left: a quad on 6 of its 15 psi', () => {
     const quad = onPavement({
-      ...SAMPLE_RIGS.quad,
-      axles: SAMPLE_RIGS.quad.axles.map((each) => ({ ...each, roadKpa: psi(15), curve: null })),
+      ...SAMPLE_RIGS.quad!,
+      axles: SAMPLE_RIGS.quad!.axles.map((each) => ({ ...each, roadKpa: psi(15), curve: null })),
     });
     const limp = (value: number) =>
       limpSpeedKmh(

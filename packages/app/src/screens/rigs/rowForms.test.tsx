@@ -31,6 +31,7 @@ jest.mock('../../data/outbox', () => ({
   },
 }));
 jest.mock('../../data/gauges', () => ({ ...jest.requireActual('../../data/gauges'), useGauges: () => [] }));
+jest.mock('../../data/tests', () => ({ useTestsOf: () => [] }));
 jest.mock('../../components/archiveAndSay', () => ({ archiveAndSay: jest.fn() }));
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }), useLocalSearchParams: () => ({}) }));
 
