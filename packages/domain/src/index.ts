@@ -1,4 +1,4 @@
-export { airingAfter, pressuresAfter, toReadWith, type AiringStep } from './air/airingSteps';
+export { airingAfter, pressuresAfter, startsWith, toReadWith, type AiringStep } from './air/airingSteps';
 export {
   coreRun,
   coreRuns,
@@ -13,6 +13,7 @@ export {
 } from './air/airings';
 export { inTire, type AirHistory, type InTire, type Knowledge } from './air/inTire';
 export { allSettled, nextWheel, predictionOf, progressOf, type Prediction, type WheelProgress } from './air/predict';
+export { planAiring, type AiringPlan } from './air/planAiring';
 export { type RigNow } from './air/rigNow';
 export { roadGaps, type RoadGap, type RoadGaps } from './air/roadGaps';
 export { likelyDriven } from './air/likelyDriven';

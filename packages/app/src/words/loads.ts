@@ -56,6 +56,8 @@ export function loadProblemText(problem: LoadProblem, kind: Family['kind']): str
         : 'Without the distance from coupling to trailer axle nothing can be worked out. Measure it.';
     case 'noCoupling':
       return 'Where the trailer is coupled is not known. Measure from the front hub to the coupling.';
+    case 'drawbarUp':
+      return 'This load presses the drawbar upwards: it pulls at the coupling and takes load off the axle before it. Move it forward, ahead of the trailer’s axle.';
     case 'lifted':
       return `${AXLE_WORDS[problem.position]}: this load would lift a wheel off the ground. Check each weight and place.`;
   }

@@ -194,6 +194,15 @@ describe('loads from moments', () => {
       { code: 'lifted', position: 'rear' },
     ],
     [
+      'a load that presses the drawbar upwards',
+      { axles: [...wagon.axles, axle('trailer', 4000)], hitchMm: 3500 },
+      {
+        unladen: [...empty, { position: 'trailer', loadKg: 450 }, { position: 'coupling', loadKg: 50 }],
+        items: [thing(400, 5000, null, 'trailer')],
+      },
+      { code: 'drawbarUp', upwardKg: 50 },
+    ],
+    [
       'a load on a trailer that is not there',
       wagon,
       { unladen: empty, items: [thing(100, 100, null, 'trailer')] },

@@ -48,6 +48,8 @@ export type LoadProblem =
   | { readonly code: 'wholeMissing' }
   /** Two axles, or coupling and axle, stand at one place: nothing can be levered between them. */
   | { readonly code: 'noSpacing'; readonly body: 'vehicle' | 'trailer' }
+  /** A trailer's load presses its drawbar upwards, by so much: it would lift off the coupling. */
+  | { readonly code: 'drawbarUp'; readonly upwardKg: number }
   /** A trailer is loaded, and where it is coupled is not known. */
   | { readonly code: 'noCoupling' }
   /** What is put on would lift this axle, or a wheel of it, off the ground. */
@@ -233,6 +235,7 @@ function fromMoments(
   });
   const lifted = loads.find(({ wheels }) => wheels.some(({ loadKg }) => loadKg < 0));
   if (lifted) return failure({ code: 'lifted', position: lifted.position });
+  if (hasTrailer && couplingKg < 0) return failure({ code: 'drawbarUp', upwardKg: -couplingKg });
   return success(summed(loads, hasTrailer ? couplingKg : null, shares));
 }
 

@@ -120,6 +120,17 @@ export const toReadWith = (airing: Airing, wheel: WheelRef, together: boolean, s
     : []),
 ];
 
+/** The wheels that hoses open together with one: not begun or to go on, to the same number. */
+export const startsWith = (
+  progress: readonly WheelProgress[],
+  { targetKpa }: Pick<AiringWheel, 'targetKpa'>,
+  stepKpa: number,
+): WheelProgress[] =>
+  progress.filter(
+    ({ state, wheel }) =>
+      (state === 'waiting' || state === 'more') && Math.abs(wheel.targetKpa - targetKpa) < stepKpa / 2,
+  );
+
 /**
  * What each axle has after an airing, cold, kPa: the mean of what was met or read on it; what it had before where nothing
  * was done.

@@ -9,6 +9,7 @@ import {
   predictionOf,
   pressuresAfter,
   progressOf,
+  startsWith,
   toReadWith,
   type AiringStep,
 } from '@dunlinmoss/domain';
@@ -37,8 +38,8 @@ interface AiringUnderWayProps {
   readonly title: string;
 }
 
-const runKey = (airing: Airing, run: Pick<AiringRunBody, 'position' | 'wheel' | 'startedAt'>): string =>
-  `${airing.id} ${wheelKey(run)} ${run.startedAt}`;
+const runKey = ({ id }: Airing, run: Pick<AiringRunBody, 'position' | 'wheel' | 'startedAt'>): string =>
+  `${id} ${wheelKey(run)} ${run.startedAt}`;
 
 const now = (): string => new Date().toISOString();
 
@@ -177,15 +178,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
           job={job}
           now={nowMs}
           shows={shows}
-          group={
-            together
-              ? progress.filter(
-                  ({ state, wheel }) =>
-                    (state === 'waiting' || state === 'more') &&
-                    Math.abs(wheel.targetKpa - current.wheel.targetKpa) < stepKpa / 2,
-                )
-              : []
-          }
+          group={together ? startsWith(progress, current.wheel, stepKpa) : []}
           onStart={start}
           onStop={() =>
             stop(together ? progress.flatMap(({ running: run, wheel }) => (run ? [wheel] : [])) : [current.wheel])

@@ -1,15 +1,6 @@
 import type { Airing } from '@dunlinmoss/contract';
-import {
-  drainPlan,
-  fillPlan,
-  gaugeNowKpa,
-  inToolOf,
-  outToolOf,
-  wheelKey,
-  type DrainPlan,
-  type FillPlan,
-} from '@dunlinmoss/core';
-import { inOrder, onGauge, outRate, pumpOf, pumpRate, walksOf } from '@dunlinmoss/domain';
+import { wheelKey } from '@dunlinmoss/core';
+import { inOrder, onGauge, planAiring } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -53,45 +44,20 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
   const options = toolsFor(way, tools);
   const { used } = options.find(({ code }) => code === toolCode) ?? options[0]!;
 
-  const onGaugeNow = (coldKpa: number): number => onGauge(gaugeNowKpa(coldKpa, conditions), units);
   const ordered = inOrder(job.wheels, order);
-  const rows = ordered.map((wheel) => {
-    const coldKpa = way === 'out' ? job.planned(wheel)?.startKpa : (wheel.axle.roadKpa ?? undefined);
-    const known = job.known(wheel);
-    return {
-      wheel,
-      coldKpa,
-      targetKpa: coldKpa === undefined ? undefined : onGaugeNow(coldKpa),
-      fromKpa: known && onGaugeNow(known.coldKpa),
-    };
+  const { rows, drain, fill, wheels, totalS, timed } = planAiring({
+    way,
+    rig,
+    wheels: ordered,
+    used,
+    airings,
+    conditions,
+    outsideKpaAbs,
+    known: job.known,
+    coldKpa: (wheel) => (way === 'out' ? job.planned(wheel)?.startKpa : (wheel.axle.roadKpa ?? undefined)),
+    onGauge: (kpa) => onGauge(kpa, units),
   });
   const unplanned = rows.some(({ coldKpa }) => coldKpa === undefined);
-  const walks = walksOf(rig, ordered);
-  const drains = rows.map(({ wheel, fromKpa = 0, targetKpa = 0 }, index) => ({
-    position: wheel.position,
-    wheel: wheel.wheel,
-    volumeL: wheel.volumeL,
-    fromKpa,
-    toKpa: targetKpa,
-    walkS: walks[index]!,
-  }));
-  const drain: DrainPlan | undefined =
-    way === 'out'
-      ? drainPlan(outToolOf(used.kind)!, outRate(used, airings), drains, outsideKpaAbs, used.tool?.wheelsAtOnce)
-      : undefined;
-  const own = way === 'in' ? pumpRate(used, airings) : undefined;
-  const fill: FillPlan | undefined =
-    way === 'in'
-      ? fillPlan({
-          wheels: drains,
-          pump: pumpOf(used),
-          outsideKpaAbs,
-          setUpS: inToolOf(used.kind)!.setUpS,
-          rate: own!.rate,
-        })
-      : undefined;
-  const timed = drain ? outRate(used, airings).timed : own!.timed;
-  const totalS = drain?.totalS ?? fill!.totalS;
 
   const move = (index: number, by: 1 | -1): void => {
     const keys = ordered.map(wheelKey);
@@ -102,7 +68,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
 
   const begin = async (): Promise<void> => {
     rememberTool(way, rig.id, toolCode);
-    const wheels: Airing['wheels'] = rows.map(({ wheel, coldKpa, targetKpa }) => ({
+    const begun: Airing['wheels'] = rows.map(({ wheel, coldKpa, targetKpa }) => ({
       position: wheel.position,
       wheel: wheel.wheel,
       volumeL: wheel.volumeL,
@@ -119,7 +85,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
         toolKind: used.kind,
         gauge: inHand.used,
         ...conditions,
-        wheels,
+        wheels: begun,
       }),
     );
     if (saved.kind === 'refused') notify(saved.problem.title);
@@ -136,7 +102,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
       }
       result={
         <>
-          {fill && <EnoughAir job={job} fill={fill} used={used} wheels={drains} />}
+          {fill && <EnoughAir job={job} fill={fill} used={used} wheels={wheels} />}
           <Panel title="How long">
             <View style={styles.total}>
               <Text as="numeral">{duration(totalS)}</Text>
@@ -189,11 +155,11 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
         </Panel>
       ) : (
         <Panel title="In this order">
-          {rows.map(({ wheel, fromKpa, targetKpa }, index) => (
+          {rows.map(({ wheel, fromKpa, targetKpa, past }, index) => (
             <OrderRow
               key={wheelKey(wheel)}
               wheel={wheel}
-              text={`${fromKpa === undefined ? '?' : pressure(fromKpa, units)} → ${pressure(targetKpa!, units)}`}
+              text={`${fromKpa === undefined ? '?' : pressure(fromKpa, units)} → ${pressure(targetKpa!, units)}${past ? (way === 'out' ? ': pump up' : ': let out') : ''}`}
               onUp={index > 0 ? () => move(index, -1) : undefined}
               onDown={index < rows.length - 1 ? () => move(index, 1) : undefined}
             />

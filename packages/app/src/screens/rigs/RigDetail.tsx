@@ -13,6 +13,7 @@ import { StyleSheet, View } from 'react-native';
 
 import { fileName, saveAsFile } from '../../components/files';
 import { useGauges } from '../../data/gauges';
+import { useOutingOf } from '../../data/outings';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../settings/preferences';
 import { copyOf } from '../../data/rigs';
@@ -62,6 +63,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
     notify(`${copy.name} is made. Change what differs.`);
     router.navigate({ pathname: '/rigs/[id]/edit', params: { id: copy.id } });
   };
+  const { outing } = useOutingOf(rig.id);
   const archive = (): Promise<void> => archiveAndSay('rigs', rig, rig.name, () => router.navigate('/rigs'));
 
   return (
@@ -159,6 +161,11 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
               label="Save it as a file"
               onPress={() => void saveAsFile(`/export?rig=${rig.id}`, fileName(rig.name, 'json'))}
             />
+            {outing?.state === 'lowered' && (
+              <Text as="small" tone="rust">
+                Its air is out. Archived it stands on no board: read its wheels first, or see to it yourself.
+              </Text>
+            )}
             <Action icon={Archive} label="Archive it" onPress={() => void archive()} />
           </Panel>
         </View>

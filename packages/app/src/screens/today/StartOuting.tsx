@@ -17,17 +17,15 @@ import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
+import { startsAt, type StartDay } from './startDay';
 import { DemoShelf } from './DemoShelf';
 import { FirstRig } from './FirstRig';
 import { ToCome } from './ToCome';
 
-interface StartValues {
+interface StartValues extends StartDay {
   readonly rigId: string;
   readonly ground: GroundCode;
   readonly title: string;
-  readonly when: 'now' | 'tomorrow' | 'later';
-  /** `2026-12-05`, for later. */
-  readonly date: string;
 }
 
 const DRAFT = 'outing:new';
@@ -38,21 +36,6 @@ const EMPTY: StartValues = {
   when: 'now',
   date: '',
 };
-
-/** In the morning of a day, by the clock of this place; undefined where that is no day. */
-function morningOf(date: string): string | undefined {
-  const [, year, month, day] = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(date.trim()) ?? [];
-  if (year === undefined) return undefined;
-  const morning = new Date(Number(year), Number(month) - 1, Number(day), 6);
-  // The 31st of a month of thirty days is none.
-  return morning.getDate() === Number(day) ? morning.toISOString() : undefined;
-}
-
-function startOf({ when, date }: StartValues, now: Date): string | undefined {
-  if (when === 'now') return now.toISOString();
-  if (when === 'later') return morningOf(date);
-  return new Date(now.getFullYear(), now.getMonth(), now.getDate() + 1, 6).toISOString();
-}
 
 /** Nobody lets air out for pavement, and nobody sets out to be stuck. */
 const aheadOf = (kind: Kind): readonly GroundCode[] =>
@@ -85,7 +68,7 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
   const { kind } = familyOf(rig.family);
   const start = form.handleSubmit(async (values) => {
     const { ground, title } = values;
-    const startedAt = startOf(values, new Date());
+    const startedAt = startsAt(values, new Date());
     if (startedAt === undefined) {
       form.setError('date', { message: 'Expected a day like 2026-12-05.' });
       return;
