@@ -129,7 +129,7 @@ test('the dangers are in view without scrolling, and nothing runs off the side',
 
 test('schools stand side by side, one is held for the rig, and the plan and its working follow', async ({ page }) => {
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
-  const schools = page.getByRole('radiogroup', { name: 'The school to hold' });
+  const schools = page.getByRole('radiogroup', { name: 'Choose by' });
   await expect(schools.getByRole('radio', { name: /By load, tire and road/ })).toBeChecked();
   await expect(schools.getByRole('radio', { name: /Equal deflection/ })).toContainText('15 / 20 psi');
   await expect(schools.getByRole('radio', { name: /The fixed table/ })).toContainText('16 / 16 psi');
@@ -190,8 +190,7 @@ const KNOT = '0192f000-0000-7000-8000-000000000109';
 const LAPWING = '0192f000-0000-7000-8000-000000000110';
 
 test('a rig of every kind has its own grounds, schools and limits', async ({ page }) => {
-  const school = (name: RegExp) =>
-    page.getByRole('radiogroup', { name: 'The school to hold' }).getByRole('radio', { name });
+  const school = (name: RegExp) => page.getByRole('radiogroup', { name: 'Choose by' }).getByRole('radio', { name });
   await page.goto(`/ground?rig=${KNOT}&ground=rock`);
   await expect(page.getByText(/floor .*: below it the rim is struck/).first()).toBeVisible();
   await expect(page.getByText('Judge by the worst hit of the ride')).toBeVisible();
@@ -253,7 +252,7 @@ test(
     const staff = page.getByRole('slider', { name: 'Front, pressure to try' });
     await expect(staff).toHaveAttribute('aria-valuetext', /16.psi/);
     await expect(page.getByText('Inside every limit.')).toBeVisible();
-    await action(page, 'Hold this beside').click();
+    await action(page, 'Keep this beside it').click();
     const box = (await staff.boundingBox())!;
     await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.6);
     await page.mouse.down();
@@ -261,7 +260,7 @@ test(
     await page.mouse.up();
     await expect(page.getByRole('alert')).toContainText('Past bead');
     const table = page.getByRole('table', { name: 'What the tire does' });
-    await expect(table.getByRole('columnheader', { name: 'Held' })).toBeVisible();
+    await expect(table.getByRole('columnheader', { name: 'Beside' })).toBeVisible();
     await expect(table.getByRole('row', { name: /Pressure, cold/ })).toContainText('16 psi');
     await expect(page.getByRole('img', { name: /The wheel from the side.*held/ })).toBeVisible();
     await staff.focus();

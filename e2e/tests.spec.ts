@@ -140,7 +140,7 @@ test('a photograph of a print changes the plan, and setting it aside changes it 
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
   await expect(page.getByRole('heading', { name: 'Measured by you' })).toBeVisible();
   await expect(page.getByText(/Print length over chord: assumed 0\.68, yours 0\.7\d/).first()).toBeVisible();
-  await expect(page.getByText(/The print is \d+\smm longer than assumed\./).first()).toBeVisible();
+  await expect(page.getByText(/The footprint is \d+\smm longer than assumed\./).first()).toBeVisible();
   await action(page, 'See every reading').click();
   await page.getByRole('switch', { name: /^Print, / }).click();
   await expect(page.getByText('Nothing measured on this tire yet', { exact: false }).first()).toBeVisible();

@@ -18,11 +18,11 @@ const TRIAL = '/proof/bracket/0192f000-0000-7000-8000-000000000305';
 /** One picture a main view, from the demo data: file name, address, size, and what is done before it is taken. */
 const VIEWS = [
   { name: 'today-phone', path: '/', size: PHONE },
-  { name: 'rigs-phone', path: '/rigs', size: PHONE },
+  { name: 'new-rig-phone', path: '/rigs/new?family=fourWheel', size: PHONE, before: firstNumbers },
   { name: 'rig-phone', path: `/rigs/${SNIPE}`, size: PHONE },
   { name: 'rig-wide', path: `/rigs/${LAPWING}`, size: WIDE },
   { name: 'ground-phone', path: '/ground', size: PHONE },
-  { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'The staff') },
+  { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'Pressures') },
   { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
   { name: 'ground-wide', path: '/ground', size: WIDE },
   { name: 'what-if-phone', path: '/ground/what-if', size: PHONE },
@@ -59,6 +59,16 @@ const scrollTo = (page, heading) =>
     .getByRole('heading', { name: heading })
     .first()
     .evaluate((element) => element.scrollIntoView({ block: 'start' }));
+
+/** A size as it is said and a road pressure, with the first pressures below. */
+async function firstNumbers(page) {
+  await page.getByLabel('Tire size, as you say it').fill('265 70 17');
+  await page
+    .getByLabel(/^Pressure on the road/)
+    .first()
+    .fill('36');
+  await page.getByRole('table', { name: 'Pressures by ground' }).waitFor();
+}
 
 /** The print in a photo, found. */
 async function findPrint(page) {

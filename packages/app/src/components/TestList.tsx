@@ -27,7 +27,7 @@ export function TestList({ tests, rigs, named = false }: TestListProps) {
           named ? rig?.name : undefined,
           routineOf(test.kind).oneWheel ? wheelKeyName(test.details.wheel).toLowerCase() : undefined,
           dayAndTime(test.performedAt),
-          test.counts ? undefined : 'set aside',
+          test.counts ? undefined : 'does not count',
         ];
         const href = { pathname: '/proof/[kind]/[id]', params: { kind: test.kind, id: test.id } } as const;
         return (

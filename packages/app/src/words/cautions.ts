@@ -21,7 +21,7 @@ const GENTLE: Partial<Record<ReturnType<typeof familyOf>['kind'], string>> = {
 export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): string {
   switch (code) {
     case 'stuckOnly':
-      return 'One attempt, straight ahead, at walking pace. Then straight back up to the window of the ground.';
+      return 'One attempt, straight ahead, at walking pace. Then straight back up to what the ground asks for.';
     case 'fasterThanGuide':
       return `You ask for more than the ${speedGuide(plan) ?? 'guide'} that this ground and these tires are good for. The floor has risen with it.`;
     case 'chassisAground':

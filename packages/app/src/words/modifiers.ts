@@ -5,7 +5,7 @@ export const MODIFIER_WORDS: Record<ModifierCode, { readonly name: string; reado
   heat: { name: 'Hot day', note: 'Hot sand is softer: the low end of the window, and less speed' },
   wet: { name: 'Wet', note: '1 to 2 psi down for grip' },
   slippery: { name: 'Slippery', note: 'No other pressure, less speed' },
-  steep: { name: 'Steep', note: 'The low end of the window from the start' },
+  steep: { name: 'Steep', note: 'The low end of the range from the start' },
   towing: { name: 'With a trailer', note: 'Less speed, and worse on sand' },
   pullingHard: { name: 'Pulling hard or uphill', note: 'No bonus for being slow' },
   seedbed: { name: 'Loose seedbed', note: 'In place of stubble: every rut counts' },

@@ -80,7 +80,7 @@ export function WheelActions(props: WheelActionsProps) {
         disabled={shownKpa === undefined}
         onPress={() => onReadAlone(shownKpa!)}
       />
-      <Action kind="main" label="Well as it is" onPress={() => onSettle('accepted')} />
+      <Action kind="main" label="Leave it as it is" onPress={() => onSettle('accepted')} />
     </>
   ) : state === 'done' || state === 'skipped' ? (
     <>

@@ -107,7 +107,7 @@ describe('WheelNow', () => {
     fireEvent.change(field(), { target: { value: '16' } });
     press('Corrected: keep this reading');
     expect(alone.mock.calls[0][0]).toBeCloseTo(psi(16), 6);
-    press('Well as it is');
+    press('Leave it as it is');
     expect(settle).toHaveBeenCalledWith('accepted');
   });
 

@@ -45,8 +45,8 @@ export function Learned({ question, plan }: { readonly question: PlanQuery; read
                   ? `The start stays at ${pressure(is, units)}. `
                   : `That moves the start from ${pressure(was, units)} to ${pressure(is, units)}. `}
                 {Math.abs(grew) >= 1
-                  ? `The print is ${length(Math.abs(grew), units)} ${grew > 0 ? 'longer' : 'shorter'} than assumed.`
-                  : 'The print is as long as assumed.'}
+                  ? `The footprint is ${length(Math.abs(grew), units)} ${grew > 0 ? 'longer' : 'shorter'} than assumed.`
+                  : 'The footprint is as long as assumed.'}
               </Text>
             )}
           </Fragment>

@@ -60,7 +60,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
       <ProvedBefore question={question} plan={plan} />
       <GaugeNow plan={plan} units={units} />
       <View style={wide ? styles.pictures : styles.stack}>
-        <Panel title="The staff" style={wide && styles.picture}>
+        <Panel title="Pressures" style={wide && styles.picture}>
           {inPairs(plan.axles).map((pair) => (
             <Staff
               key={pair[0]!.position}
@@ -71,7 +71,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
             />
           ))}
         </Panel>
-        <Panel title="The print" style={wide && styles.picture}>
+        <Panel title="Footprint" style={wide && styles.picture}>
           {inPairs(plan.axles).map((pair) => (
             <Print
               key={pair[0]!.position}
@@ -116,7 +116,7 @@ function GoOn({ question }: { readonly question: PlanQuery }) {
   return (
     <Panel title="Ask further">
       <Action
-        label="What if: drag the staff"
+        label="What if: drag the pressure"
         onPress={() => router.navigate({ pathname: '/ground/what-if', params })}
       />
       <Action

@@ -40,9 +40,9 @@ export function Schools({ plan, rig, units }: SchoolsProps) {
   };
   const { figure, note } = besideSchools(plan, units);
   return (
-    <Panel title="Schools side by side">
+    <Panel title="Ways of choosing, side by side">
       <Choice
-        label="The school to hold"
+        label="Choose by"
         layout="list"
         value={held}
         options={schools.map((code) => ({
@@ -56,7 +56,7 @@ export function Schools({ plan, rig, units }: SchoolsProps) {
       <Text as="small" tone="muted">
         {`${plan.axles.map(({ position }) => AXLE_WORDS[position].toLowerCase()).join(' / ')}, cold. ${WHY_DEFAULT[kind]}`}
       </Text>
-      <Unfold label="Who holds which, and where it breaks">
+      <Unfold label="Who goes by which, and where it breaks">
         {schools.map((code) => {
           const { name, who, right, breaks } = SCHOOL_WORDS[code];
           return (

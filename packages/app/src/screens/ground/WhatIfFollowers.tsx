@@ -49,7 +49,7 @@ const Followers = memo(function Followers({ context, axle, units, roadName, trie
       <View style={wide ? styles.side : styles.stack}>
         <View style={wide && styles.half}>
           <WhileSeen>
-            <Panel title="The cut">
+            <Panel title="The wheel from the side">
               {now.patch ? (
                 <Cut
                   wheel={wheelOf(context, now)!}
@@ -65,7 +65,7 @@ const Followers = memo(function Followers({ context, axle, units, roadName, trie
         </View>
         <View style={wide && styles.half}>
           <WhileSeen>
-            <Panel title="The print">
+            <Panel title="Footprint">
               {now.patch && (
                 <Print
                   axles={[

@@ -21,7 +21,7 @@ interface ReadingsProps {
 export function Readings({ axle, now, held, units }: ReadingsProps) {
   const palette = usePalette();
   const of = (what: WhatIf | null, read: Reading['read']): string => (what ? (read(what) ?? '–') : '–');
-  const column = held ? 'Held' : 'Before';
+  const column = held ? 'Beside' : 'Before';
   const road: WhatIf | null = axle.atRoad && {
     pressureKpa: axle.atRoad.pressureKpa,
     patch: axle.atRoad,

@@ -60,7 +60,7 @@ const Verdict = memo(function Verdict({ number, unit, past }: VerdictProps) {
 export function StaffPanel({ marks, beside, ...shown }: Shown & { readonly marks: Marks; readonly beside: boolean }) {
   const { axle, units, tried, held, roadName } = shown;
   return (
-    <Panel title="Drag the staff">
+    <Panel title="Drag the pressure">
       <View style={beside && styles.beside}>
         <View style={beside && styles.staff}>
           <Dragged axle={axle} marks={marks} tried={tried} units={units} roadName={roadName} />
@@ -68,7 +68,7 @@ export function StaffPanel({ marks, beside, ...shown }: Shown & { readonly marks
         {beside && <Beside {...shown} />}
       </View>
       <View style={styles.buttons}>
-        <Action label="Hold this beside" onPress={() => held.set(tried.get())} />
+        <Action label="Keep this beside it" onPress={() => held.set(tried.get())} />
         <Action label="Back to the plan" onPress={() => tried.set(marks.startKpa)} />
       </View>
     </Panel>

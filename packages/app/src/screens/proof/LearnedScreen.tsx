@@ -121,7 +121,7 @@ function Learned({ rig }: { readonly rig: RigRow }) {
             <View key={test.id} style={index > 0 && [styles.test, { borderColor: palette.line }]}>
               <Toggle
                 label={testText(test, rig.family)}
-                note={`${dayAndTime(test.performedAt)}${test.counts ? '' : ' · set aside'}${older ? ` · of other tires: ${test.details.tireMarking}` : ''}`}
+                note={`${dayAndTime(test.performedAt)}${test.counts ? '' : ' · does not count'}${older ? ` · of other tires: ${test.details.tireMarking}` : ''}`}
                 spokenLabel={`${ROUTINE_WORDS[test.kind].name}, ${dayAndTime(test.performedAt)}, counts`}
                 value={test.counts}
                 onChange={(counts) => void setCounts(test, counts)}

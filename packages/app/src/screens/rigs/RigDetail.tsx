@@ -134,7 +134,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
         </View>
         <View style={wide ? styles.column : styles.detail}>
           {findings.length === 0 && <Findings findings={findings} kind={family.kind} />}
-          <Panel title="What it wears">
+          <Panel title="Tires">
             {rig.axles.map((axle, index) => (
               <AxleFacts
                 key={axle.position}
