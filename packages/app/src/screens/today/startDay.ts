@@ -10,8 +10,9 @@ function morningOf(date: string): string | undefined {
   const [, year, month, day] = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(date.trim()) ?? [];
   if (year === undefined) return undefined;
   const morning = new Date(Number(year), Number(month) - 1, Number(day), 6);
-  // The 31st of a month of thirty days is none.
-  return morning.getDate() === Number(day) ? morning.toISOString() : undefined;
+  // The 31st of a month of thirty days is none, nor is a thirteenth month.
+  const isThatDay = morning.getMonth() === Number(month) - 1 && morning.getDate() === Number(day);
+  return isThatDay ? morning.toISOString() : undefined;
 }
 
 /** When it begins, ISO: now, or in the morning of its day; undefined where that is no day. */
