@@ -1,6 +1,7 @@
 import type { FamilyCode } from './registry';
 import { assumption, commonPractice, type Source } from '../sources/source';
 import { POSTURES } from '../loads/postures';
+import { splitWhole } from '../loads/splitWhole';
 
 /** A rig as most of them weigh, to start from before any scale. */
 export interface UsualRig {
@@ -52,15 +53,6 @@ export const usualRigOf = (family: FamilyCode, code: UsualRigCode | null): Usual
 /** Loaded rather than empty: how the whole is split by its kind. */
 export type Laden = keyof UsualRig['frontShare'];
 
-/**
- * What stands on one wheel of each axle when the whole is split by kind, kg: the front its share, what is left evenly on
- * the axles behind.
- *
- * @param wheels on each axle, front first
- * @example splitLoads(usualRigOf('fourWheel', null)!, 2200, 'empty', [2, 2]) // [572, 528]
- */
-export function splitLoads(rig: UsualRig, totalKg: number, laden: Laden, wheels: readonly number[]): number[] {
-  const front = rig.frontShare[laden];
-  const behind = Math.max(1, wheels.length - 1);
-  return wheels.map((count, axle) => (totalKg * (axle === 0 ? front : (1 - front) / behind)) / count);
-}
+/** The whole of such a rig on one wheel of each axle, kg, front first. */
+export const splitLoads = (rig: UsualRig, totalKg: number, laden: Laden, wheels: readonly number[]): number[] =>
+  splitWhole(totalKg, rig.frontShare[laden], wheels);

@@ -287,3 +287,29 @@ describe('the laws of loads', () => {
     );
   });
 });
+
+describe('the whole split by its kind', () => {
+  const split = { method: 'split', wholeKg: 2200, split: { frontShare: 0.52 } } as const;
+
+  it('puts its share on the front and the rest behind, all of it an estimate', () => {
+    const loads = found(wagon, split);
+    expect(wheels(loads)).toEqual([
+      [572, 572],
+      [528, 528],
+    ]);
+    expect(loads.axles.map(({ standing }) => standing)).toEqual(['estimated', 'estimated']);
+    expect(loads.totalKg).toBeCloseTo(2200, 9);
+  });
+
+  it('shares what is behind between two axles, and takes a trailer to stand as heavy as the axle before it', () => {
+    const bogie = { ...wagon, axles: [...wagon.axles, axle('rear2', 4000), axle('trailer', 4000)] };
+    expect(wheels(found(bogie, split)).map(([left]) => left)).toEqual([572, 264, 264, 264]);
+  });
+
+  it('waits for the whole, for a kind that has a usual split, and for a vehicle', () => {
+    const missing = { code: 'wholeMissing' };
+    expect(problem(wagon, { ...split, wholeKg: null })).toEqual(missing);
+    expect(problem(wagon, { ...split, split: null })).toEqual(missing);
+    expect(problem({ axles: [axle('trailer', 4000)], hitchMm: null }, split)).toEqual(missing);
+  });
+});

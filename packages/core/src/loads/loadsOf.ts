@@ -12,6 +12,7 @@ import {
 } from './geometry';
 import { itemMassKg, type LoadCase, type LoadItem, type PostureLoad } from './loadCase';
 import { POSTURES } from './postures';
+import { splitWhole } from './splitWhole';
 
 /** `weighed`: each wheel, or a side of a pair, stood on a scale. `shared`: the axle did, and its wheels share it alike. */
 export type Standing = 'weighed' | 'shared' | 'estimated';
@@ -82,9 +83,10 @@ export function loadsOf(geometry: RigGeometry, loadCase: LoadCase): Result<RigLo
 function fromSplit({ axles }: RigGeometry, { wholeKg, split }: LoadCase): Result<RigLoads, LoadProblem> {
   const own = axles.filter(({ position }) => !isTrailer(position));
   if (wholeKg === null || split === null || own.length === 0) return failure({ code: 'wholeMissing' });
-  const behind = Math.max(1, own.length - 1);
-  const wheelKg = own.map(
-    ({ wheels }, axle) => (wholeKg * (axle === 0 ? split.frontShare : (1 - split.frontShare) / behind)) / wheels,
+  const wheelKg = splitWhole(
+    wholeKg,
+    split.frontShare,
+    own.map(({ wheels }) => wheels),
   );
   return success(
     summed(

@@ -191,6 +191,7 @@ export function fullRig(change: Partial<RigRow> = {}): RigRow {
           },
         ],
         posture: { posture: 'mountain', frontShare: 0.4137, riderKg: 81.3, bikeKg: 14.7 },
+        split: { laden: 'loaded', like: 'bigWagon' },
       }),
     ],
     ...change,

@@ -4,8 +4,13 @@ import { ConditionFields } from '../../components/ConditionFields';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 
+interface GaugeConditionsProps {
+  /** What stands there while nobody measured. */
+  readonly unmeasured?: string;
+}
+
 /** How warm the tires are and how high they stand: what turns a cold number into what the gauge should read. */
-export function GaugeConditions() {
+export function GaugeConditions({ unmeasured = 'Cold' }: GaugeConditionsProps) {
   const typed = conditionsStore.use();
   const known = conditionsOf(typed);
   const change = (part: Partial<typeof typed>): void => conditionsStore.set({ ...typed, ...part });
@@ -14,7 +19,9 @@ export function GaugeConditions() {
     <Unfold
       label="Tires are"
       value={
-        known && known.tireTempC !== known.coldTempC ? `${typed.tire} ${degrees}, air ${typed.cold} ${degrees}` : 'Cold'
+        known && known.tireTempC !== known.coldTempC
+          ? `${typed.tire} ${degrees}, air ${typed.cold} ${degrees}`
+          : unmeasured
       }
     >
       <ConditionFields />

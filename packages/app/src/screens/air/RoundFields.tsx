@@ -3,6 +3,7 @@ import { correctedKpa, WARM_FOR_MIN, warmAdvice, wheelKey } from '@dunlinmoss/co
 import { likelyDriven, onGauge, type RigWheel } from '@dunlinmoss/domain';
 import { useState } from 'react';
 
+import { useNow } from '../../data/clock';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { Action } from '../../components/Action';
@@ -16,6 +17,7 @@ import { conditionsOf, conditionsStore } from '../../settings/conditions';
 import { wheelName } from '../../words/air';
 import { pressure } from '../../words/format';
 import { warmText } from '../../words/warm';
+import { knownText } from '../../words/wheelState';
 import { GaugeConditions } from './GaugeConditions';
 import { GaugePick, useGaugeInHand } from './GaugePick';
 import { gaugeRangeProblem } from './gaugeRange';
@@ -32,6 +34,7 @@ interface RoundFieldsProps {
 /** A round with the gauge: what each wheel reads. Nothing is filled in, so that nothing is kept that nobody read. */
 export function RoundFields({ job, occasion, meantKpa, button }: RoundFieldsProps) {
   const { rig, outing, units, wheels, conditions, known, gauges, stepKpa, airings } = job;
+  const nowMs = useNow(true, 60_000);
   const inHand = useGaugeInHand(gauges);
   const measured = conditionsOf(conditionsStore.use());
   const [driven, setDriven] = useState(() => likelyDriven(outing, airings, Date.now()));
@@ -94,7 +97,8 @@ export function RoundFields({ job, occasion, meantKpa, button }: RoundFieldsProp
         onChange={setDriven}
       />
       {wheels.map((wheel) => {
-        const before = known(wheel)?.coldKpa ?? wheel.axle.roadKpa ?? 100;
+        const inIt = known(wheel);
+        const before = inIt?.coldKpa ?? wheel.axle.roadKpa ?? 100;
         return (
           <QuantityField
             key={wheelKey(wheel)}
@@ -105,12 +109,12 @@ export function RoundFields({ job, occasion, meantKpa, button }: RoundFieldsProp
             onChange={(value) => readings.type(wheel, value)}
             stepsFrom={onGauge(before, units)}
             problem={problemOf(wheel)}
-            hint={adviceOf(wheel) ?? `Before: ${pressure(before, units)}.`}
+            hint={adviceOf(wheel) ?? (inIt && `${pressure(inIt.coldKpa, units)}: ${knownText(inIt, nowMs)}.`)}
           />
         );
       })}
       <GaugePick gauges={gauges} />
-      <GaugeConditions />
+      <GaugeConditions unmeasured={driven ? 'Warm, not measured' : 'Cold'} />
       <Action
         kind="main"
         label={button}

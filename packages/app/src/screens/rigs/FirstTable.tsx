@@ -1,4 +1,5 @@
 import { familyOf, type FamilyCode } from '@dunlinmoss/core';
+import { gaugeStepKpa } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
 import { Panel } from '../../components/Panel';
@@ -22,7 +23,6 @@ export function FirstTable({ family, rows, units }: FirstTableProps) {
   const bicycle = familyOf(family).kind === 'bicycle';
   const positions = rows[0]?.axles.map(({ position }) => position) ?? [];
   const off = Math.max(0, ...rows.map(({ mayBeOffKpa }) => mayBeOffKpa ?? 0));
-  const step = units.fine ? 3.4 : 6.8;
   const fast = rows.some(({ fastestKmh }) => fastestKmh !== null);
   return (
     <Panel title={bicycle ? 'By rider and width' : 'Rule of thumb, until weighed'}>
@@ -60,7 +60,7 @@ export function FirstTable({ family, rows, units }: FirstTableProps) {
           </View>
         ))}
       </View>
-      {off >= step && (
+      {off >= gaugeStepKpa(units) && (
         <Text as="small" tone="muted">
           {`Weighing it may move these by up to ${pressure(off, units)}.`}
         </Text>

@@ -106,7 +106,7 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
           at="/loadCases/0/posture/riderKg"
           label="Rider, dressed to ride"
           quantity="mass"
-          hint="What bicycle pressures hang on most."
+          hint="80 kg on a usual bicycle until you say: pressures hang on it most."
         />
       )}
       {rows.length > 0 ? (

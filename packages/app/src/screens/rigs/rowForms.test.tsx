@@ -93,6 +93,7 @@ describe('opened and saved untouched, every field is as it was', () => {
   it.each([
     ['scales, with what other ways know', sampleCase({ ...fullRig().loadCases[0]!, method: 'scales' })],
     ['moments', sampleCase({ ...fullRig().loadCases[0]!, method: 'moments' })],
+    ['the whole, split', sampleCase({ ...fullRig().loadCases[0]!, method: 'split' })],
     ['a posture', sampleCase({ ...fullRig().loadCases[0]!, method: 'posture' })],
   ])('of a load case by %s', async (_, loadCase) => {
     const row = fullRig({ loadCases: [loadCase], loadCaseId: loadCase.id });
