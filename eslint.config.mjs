@@ -170,6 +170,24 @@ export default defineConfig([
     },
   },
   {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            ':matches(FunctionDeclaration, ArrowFunctionExpression, TSFunctionType, TSMethodSignature) > TSTypeAnnotation.returnType > TSUnionType > TSUndefinedKeyword',
+          message: 'One way to fail: a Result where there is a reason to tell, null where there is just no figure.',
+        },
+        {
+          selector: "ThrowStatement > NewExpression:not([callee.name='RangeError'])",
+          message: 'Core throws only for a bug in its caller (RangeError); what may happen is a Result.',
+        },
+      ],
+    },
+  },
+  {
     files: ['packages/contract/**/*.ts'],
     rules: mayNotImport(
       '@dunlinmoss/domain',

@@ -104,7 +104,7 @@ export function RowQuantity<Body extends object>(props: QuantityProps<Body>) {
       value={typed ?? untouched}
       onChange={(text) => type(text, canonicalOf(quantity, text))}
       problem={problem}
-      question={question && questionText(quantity, question, units)}
+      question={question ? questionText(quantity, question, units) : undefined}
       hint={hint}
     />
   );

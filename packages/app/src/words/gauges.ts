@@ -24,7 +24,7 @@ export function flawText(flaw: GaugeFlaw, units: Units): string {
 const STEADY_KPA = 1;
 
 /** What comparing found. */
-export function offsetText(offset: GaugeOffset | undefined, units: Units): string {
+export function offsetText(offset: GaugeOffset | null, units: Units): string {
   if (!offset) return 'Not compared with a trusted gauge yet.';
   const { offsetKpa, spreadKpa } = offset;
   const size = pressureFine(Math.abs(offsetKpa), units);

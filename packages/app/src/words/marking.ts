@@ -50,7 +50,7 @@ export function tireInWords(tire: Tire, units: Units): string {
   }
   if (loadRange) parts.push(`load range ${loadRange}`);
   const plies = plyRatingOf(tire);
-  if (plies !== undefined && !loadRange)
+  if (plies !== null && !loadRange)
     parts.push(tire.use === 'quad' && stars ? `${stars} stars, ${ply(plies)}` : ply(plies));
   if (stars && tire.use !== 'quad') parts.push(stars === 1 ? 'one star' : `${stars} stars`);
   if (extraLoad) parts.push('extra load');

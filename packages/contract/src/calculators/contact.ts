@@ -17,14 +17,13 @@ export const contactCalculator = defineCalculator({
   }),
   output: z.strictObject({ contact: contactPatchShape.nullable() }),
   run: (input) => ({
-    contact:
-      contactPatch(
-        {
-          ...buildOf(input),
-          contactFactor: (input.contactConstant ?? DEFAULT_CONTACT_CONSTANT) / DEFAULT_CONTACT_CONSTANT,
-        },
-        input.wheelLoadKg,
-        input.pressureKpa,
-      ) ?? null,
+    contact: contactPatch(
+      {
+        ...buildOf(input),
+        contactFactor: (input.contactConstant ?? DEFAULT_CONTACT_CONSTANT) / DEFAULT_CONTACT_CONSTANT,
+      },
+      input.wheelLoadKg,
+      input.pressureKpa,
+    ),
   }),
 });

@@ -32,13 +32,13 @@ const UNIT_FACTORS: Record<Quantity, readonly number[]> = {
 
 const times = ({ low, high }: Likely, factor: number): Likely => ({ low: low * factor, high: high * factor });
 
-/** Asks about one value of a quantity, in its canonical unit; undefined where it is likely, or nothing is known of it. */
+/** Asks about one value of a quantity, in its canonical unit; null where it is likely, or nothing is known of it. */
 export const askAbout = (
   quantity: Quantity,
   value: number | null,
   likely: Likely | null,
-): PlausibilityCheck | undefined =>
-  value === null || likely === null ? undefined : questionOf(value, likely, UNIT_FACTORS[quantity]);
+): PlausibilityCheck | null =>
+  value === null || likely === null ? null : questionOf(value, likely, UNIT_FACTORS[quantity]);
 
 function asker(questions: RigQuestion[]) {
   return (path: string, quantity: Quantity, value: number | null, likely: Likely | null): void => {
@@ -114,7 +114,7 @@ export function doubtfulLoads(family: Rig['family'], loads: RigLoads) {
     if (isTrailer(position) && family !== 'farmTrailer') return [];
     const question = wheels
       .map(({ loadKg }) => askAbout('mass', loadKg, likely.wheelLoadKg))
-      .find((each) => each !== undefined);
+      .find((each) => each !== null);
     return question ? [{ position, question }] : [];
   });
 }

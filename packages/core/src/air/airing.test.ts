@@ -26,10 +26,10 @@ describe('runProblem', () => {
 
   it('counts only the first of two phones on one wheel', () => {
     const [mine, theirs] = [run(), run({ startedS: 1005, endedS: 1062, afterKpa: 111 })];
-    expect(runProblem(mine, [mine, theirs], 'out')).toBeUndefined();
+    expect(runProblem(mine, [mine, theirs], 'out')).toBeNull();
     expect(runProblem(theirs, [mine, theirs], 'out')?.code).toBe('timedTwice');
     const later = run({ startedS: 1070, endedS: 1090, beforeKpa: 111, afterKpa: 100 });
-    expect(runProblem(later, [mine, later], 'out')).toBeUndefined();
+    expect(runProblem(later, [mine, later], 'out')).toBeNull();
   });
 });
 

@@ -24,12 +24,12 @@ export type RunProblem =
   | { readonly code: 'timedTwice' };
 
 /**
- * Why a run tells nothing of a rate; undefined where it does, or is not finished. Two runs of one wheel at the same time
+ * Why a run tells nothing of a rate; null where it does, or is not finished. Two runs of one wheel at the same time
  * are two phones on it: the one that began first counts.
  */
-export function runProblem(run: AiringRun, all: readonly AiringRun[], way: 'out' | 'in'): RunProblem | undefined {
+export function runProblem(run: AiringRun, all: readonly AiringRun[], way: 'out' | 'in'): RunProblem | null {
   const { startedS, endedS, beforeKpa, afterKpa } = run;
-  if (endedS === null) return undefined;
+  if (endedS === null) return null;
   if (!run.timed && endedS === startedS) return { code: 'readingAlone' };
   if (!run.timed || endedS < startedS) return { code: 'clockJumped' };
   const twice = all.some(
@@ -40,7 +40,7 @@ export function runProblem(run: AiringRun, all: readonly AiringRun[], way: 'out'
       (other.endedS ?? Number.POSITIVE_INFINITY) > startedS,
   );
   if (twice) return { code: 'timedTwice' };
-  if (afterKpa === null) return undefined;
+  if (afterKpa === null) return null;
   if (way === 'out') {
     return dropProblem({
       volumeL: 1,
@@ -52,7 +52,7 @@ export function runProblem(run: AiringRun, all: readonly AiringRun[], way: 'out'
     });
   }
   if (endedS === startedS) return { code: 'noTime' };
-  return afterKpa <= beforeKpa ? { code: 'fellWhilePuttingIn', beforeKpa, afterKpa } : undefined;
+  return afterKpa <= beforeKpa ? { code: 'fellWhilePuttingIn', beforeKpa, afterKpa } : null;
 }
 
 /** Where a wheel stands in an airing. */

@@ -1,4 +1,5 @@
 import { airPressureKpaAbs } from '../atmosphere/airPressure';
+import { leastSquares } from '../numerics/leastSquares';
 
 const KELVIN = 273.15;
 
@@ -153,40 +154,6 @@ function varianceOf(values: readonly number[]): number {
 function neighbours(values: readonly number[]): number {
   const all = values.reduce((sum, each) => sum + each ** 2, 0);
   return all === 0 ? 0 : values.slice(1).reduce((sum, each, index) => sum + each * values[index]!, 0) / all;
-}
-
-/** Ordinary least squares by the normal equations: two or three columns. Undefined where they can't be told apart. */
-function leastSquares(
-  columns: readonly (readonly number[])[],
-  values: readonly number[],
-): { readonly coefficients: readonly number[]; readonly inverse: readonly (readonly number[])[] } | undefined {
-  const size = columns.length;
-  const dot = (a: readonly number[], b: readonly number[]): number =>
-    a.reduce((sum, each, index) => sum + each * b[index]!, 0);
-  const matrix = columns.map((a, row) => [
-    ...columns.map((b) => dot(a, b)),
-    ...columns.map((_, column) => (row === column ? 1 : 0)),
-  ]);
-  for (let pivot = 0; pivot < size; pivot += 1) {
-    const best = matrix
-      .slice(pivot)
-      .reduce(
-        (most, row, index) => (Math.abs(row[pivot]!) > Math.abs(matrix[most]![pivot]!) ? pivot + index : most),
-        pivot,
-      );
-    [matrix[pivot], matrix[best]] = [matrix[best]!, matrix[pivot]!];
-    const by = matrix[pivot]![pivot]!;
-    if (Math.abs(by) < 1e-12) return undefined;
-    matrix[pivot] = matrix[pivot]!.map((each) => each / by);
-    for (let row = 0; row < size; row += 1) {
-      if (row === pivot) continue;
-      const times = matrix[row]![pivot]!;
-      matrix[row] = matrix[row]!.map((each, column) => each - times * matrix[pivot]![column]!);
-    }
-  }
-  const inverse = matrix.map((row) => row.slice(size));
-  const right = columns.map((column) => dot(column, values));
-  return { coefficients: inverse.map((row) => dot(row, right)), inverse };
 }
 
 /** When a leaking wheel comes down to a pressure. */

@@ -19,7 +19,7 @@ describe('storageLoss', () => {
     const loss = measuredLossADay(300, 270, 10)!;
     expect(300 * (1 - loss) ** 10).toBeCloseTo(270, 9);
     expect(storageLoss(300, 270, 'standard', true, loss).daysToLeast).toBeCloseTo(10, 9);
-    expect(measuredLossADay(300, 310, 10)).toBeUndefined();
-    expect(measuredLossADay(300, 200, 0)).toBeUndefined();
+    expect(measuredLossADay(300, 310, 10)).toBeNull();
+    expect(measuredLossADay(300, 200, 0)).toBeNull();
   });
 });

@@ -45,7 +45,7 @@ export function storageLoss(
   leastKpa: number,
   tube: TubeKind,
   onBicycle: boolean,
-  lossADay?: number,
+  lossADay: number | null = null,
 ): StorageLoss {
   const { lossADay: usual, checkDays } = KEEPING[tube];
   const loss = lossADay ?? usual[onBicycle ? 'bicycle' : 'other'];
@@ -54,8 +54,8 @@ export function storageLoss(
   return { daysToLeast, checkDays: days, thenKpa: nowKpa * (1 - loss) ** days };
 }
 
-/** The share lost in a day between two readings, 0 to 1; undefined where nothing was lost or no time went by. */
-export function measuredLossADay(beforeKpa: number, afterKpa: number, days: number): number | undefined {
-  if (!(days > 0) || afterKpa <= 0 || afterKpa >= beforeKpa) return undefined;
+/** The share lost in a day between two readings, 0 to 1; null where nothing was lost or no time went by. */
+export function measuredLossADay(beforeKpa: number, afterKpa: number, days: number): number | null {
+  if (!(days > 0) || afterKpa <= 0 || afterKpa >= beforeKpa) return null;
   return 1 - (afterKpa / beforeKpa) ** (1 / days);
 }

@@ -39,11 +39,11 @@ export type DropProblem =
 /** Far below what any gauge shows, kPa. */
 const DUST_KPA = 0.01;
 
-/** Why a drop tells nothing of a rate; undefined where it does. */
-export function dropProblem({ beforeKpa, afterKpa, seconds }: TimedDrop): DropProblem | undefined {
+/** Why a drop tells nothing of a rate; null where it does. */
+export function dropProblem({ beforeKpa, afterKpa, seconds }: TimedDrop): DropProblem | null {
   if (!(seconds > 0)) return { code: 'noTime' };
   if (afterKpa > beforeKpa - DUST_KPA) return { code: 'roseWhileLettingOut', beforeKpa, afterKpa };
-  return afterKpa < DUST_KPA ? { code: 'nothingLeft' } : undefined;
+  return afterKpa < DUST_KPA ? { code: 'nothingLeft' } : null;
 }
 
 /**
@@ -72,7 +72,7 @@ export function rateOf(drop: TimedDrop): Pick<Rate, 'conductanceLPerS' | 'relati
  * are.
  */
 export function rateFrom(usualLPerS: number, drops: readonly TimedDrop[]): Rate {
-  const usable = drops.filter((drop) => dropProblem(drop) === undefined);
+  const usable = drops.filter((drop) => dropProblem(drop) === null);
   const told = usable.map((drop) => {
     const { conductanceLPerS, relativeError } = rateOf(drop);
     return { log: Math.log(conductanceLPerS), weight: 1 / relativeError ** 2 };

@@ -65,15 +65,15 @@ export interface FarmDuty {
 const held = (factor: number, { highTorque }: FarmDuty): number => (highTorque ? Math.min(1, factor) : factor);
 
 /**
- * What a farm tire carries at a speed, as a share of its rating. Undefined where the rating does not reach.
+ * What a farm tire carries at a speed, as a share of its rating. Null where the rating does not reach.
  *
  * @param ratedKmh the speed of its rating; 40 counts as A8 and reaches to 50
  * @example farmSpeedFactor(40, 50) // 0.91
  * @example farmSpeedFactor(65, 10) // 1.49: 1.37 times the 1.09 that it carries at 40
  */
-export function farmSpeedFactor(ratedKmh: number, speedKmh: number, duty: FarmDuty = {}): number | undefined {
+export function farmSpeedFactor(ratedKmh: number, speedKmh: number, duty: FarmDuty = {}): number | null {
   const reachKmh = ratedKmh === 40 ? A8_TOP_KMH : ratedKmh;
-  if (speedKmh > reachKmh) return undefined;
+  if (speedKmh > reachKmh) return null;
   if (duty.rolling && speedKmh <= ratedKmh) return held(alongRows(ROLLING_TABLE, speedKmh), duty);
   const table = ratedKmh > 40 ? FASTER_SPEED_TABLE : FARM_SPEED_TABLE;
   const own = alongRows(table, ratedKmh);

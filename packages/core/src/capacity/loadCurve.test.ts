@@ -130,7 +130,7 @@ describe('capacity', () => {
     expect(carries(both, 999, 50)).toBe(3450);
     expect(topSpeedKmh(tire('480/80R50 159A8'))).toBe(50);
     expect(topSpeedKmh(tire('VF380/90R46 173D'))).toBe(65);
-    expect(topSpeedKmh(tire('7.50R16'))).toBeUndefined();
+    expect(topSpeedKmh(tire('7.50R16'))).toBeNull();
   });
 
   it('takes no bonus for crawling where it pulls hard for long', () => {
@@ -186,7 +186,7 @@ describe('the laws of a load curve', () => {
         const loadKg = carries(of, fullPressureKpa(of), null, dual) * share;
         const kpa = pressureForLoadKpa(of, loadKg, { speedKmh: null, dual })!;
         expect(carries(of, kpa, null, dual) / loadKg).toBeCloseTo(1, 9);
-        expect(pressureForLoadKpa(of, carries(of, 9999, null, dual) * 1.01, { speedKmh: null, dual })).toBeUndefined();
+        expect(pressureForLoadKpa(of, carries(of, 9999, null, dual) * 1.01, { speedKmh: null, dual })).toBeNull();
       }),
       { seed: 32, numRuns: 300 },
     );

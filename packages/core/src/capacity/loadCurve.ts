@@ -76,14 +76,14 @@ export type CurveProblem =
 const softestFirst = <Line extends LoadLine>(lines: readonly Line[]): Line[] =>
   [...lines].sort((a, b) => a.pressureKpa - b.pressureKpa);
 
-function contradiction(points: readonly LoadLine[]): CurveProblem | undefined {
+function contradiction(points: readonly LoadLine[]): CurveProblem | null {
   for (let index = 1; index < points.length; index += 1) {
     const [softer, firmer] = [points[index - 1]!, points[index]!];
     if (firmer.pressureKpa <= softer.pressureKpa || firmer.loadKg <= softer.loadKg) {
       return { code: 'linesContradict', softer, firmer };
     }
   }
-  return undefined;
+  return null;
 }
 
 /**
@@ -178,11 +178,11 @@ export interface CarryingConditions extends FarmDuty {
 /** The speed at which a row of a data sheet holds while pulling hard for long, km/h: there is no bonus for being slower. */
 const TORQUE_KMH = 40;
 
-/** What a curve is taken times at a speed; undefined where that is too fast for the tire. */
+/** What a curve is taken times at a speed; null where that is too fast for the tire. */
 export function factorAt(
   curve: PowerCurve,
   { speedKmh, highTorque = false, rolling = false, end = 'soft' }: Omit<CarryingConditions, 'pressureKpa'>,
-): SpeedFactor | undefined {
+): SpeedFactor | null {
   if (curve.from !== 'road') return speedFactor(curve.tire, speedKmh, { highTorque, rolling });
   const toKmh = speedKmh ?? curve.roadSpeedKmh;
   return { factor: farmSpeedRatio(curve.roadSpeedKmh, toKmh, end, { highTorque, rolling }), source: assumption };
@@ -276,7 +276,7 @@ export const fullPressureKpa = (curve: LoadCurve): number =>
       : curve.points.at(-1)!.pressureKpa;
 
 /**
- * The lowest pressure at which a tire carries a load, kPa: `capacity` turned round. Undefined where no pressure does at
+ * The lowest pressure at which a tire carries a load, kPa: `capacity` turned round. Null where no pressure does at
  * this speed.
  *
  * @example the LT245/75R16 of the yearbook (2205 lb at 50 psi, 3042 at 80) under 1000 kg: 50 psi
@@ -285,7 +285,7 @@ export function pressureForLoadKpa(
   curve: LoadCurve,
   loadKg: number,
   conditions: Omit<CarryingConditions, 'pressureKpa'>,
-): number | undefined {
+): number | null {
   return curve.from === 'rows' ? pressureOnRows(curve, loadKg, conditions) : pressureOnLines(curve, loadKg, conditions);
 }
 
@@ -293,14 +293,14 @@ function pressureOnLines(
   curve: PowerCurve,
   loadKg: number,
   conditions: Omit<CarryingConditions, 'pressureKpa'>,
-): number | undefined {
+): number | null {
   const { points, exponent } = curve;
   const bySpeed = factorAt(curve, conditions);
-  if (!bySpeed) return undefined;
+  if (!bySpeed) return null;
   const ratedKg = loadKg / (bySpeed.factor * pairsOn(curve, conditions.dual));
   if (curve.from === 'road') return points[0].pressureKpa * (ratedKg / points[0].loadKg) ** (1 / exponent);
   const above = points.findIndex((point) => point.loadKg >= ratedKg);
-  if (above === -1) return ratedKg <= points.at(-1)!.loadKg * (1 + ROUNDING) ? points.at(-1)!.pressureKpa : undefined;
+  if (above === -1) return ratedKg <= points.at(-1)!.loadKg * (1 + ROUNDING) ? points.at(-1)!.pressureKpa : null;
   const from = points[Math.max(above - 1, 0)]!;
   const slope = above === 0 ? exponent : slopeBetween(from, points[above]!);
   return from.pressureKpa * (ratedKg / from.loadKg) ** (1 / slope);
@@ -311,7 +311,7 @@ function pressureOnRows(
   curve: Extract<LoadCurve, { from: 'rows' }>,
   loadKg: number,
   conditions: Omit<CarryingConditions, 'pressureKpa'>,
-): number | undefined {
+): number | null {
   let softer: LoadLine | undefined;
   for (const pressureKpa of sheetPressuresKpa(curve)) {
     const carried = capacity(curve, { ...conditions, pressureKpa });
@@ -324,7 +324,7 @@ function pressureOnRows(
     }
     softer = firmer;
   }
-  return undefined;
+  return null;
 }
 
 /** A load that is just carried must not be refused for its last binary place. */

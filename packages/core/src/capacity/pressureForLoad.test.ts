@@ -48,7 +48,7 @@ describe('pressureForLoadKpa is capacity turned round', () => {
           const loadKg = full.loadKg * share;
           const needed = pressureForLoadKpa(of, loadKg, conditions);
           if (share > 1) {
-            expect(needed).toBeUndefined();
+            expect(needed).toBeNull();
             return;
           }
           const carried = capacity(of, { ...conditions, pressureKpa: needed! });
@@ -63,8 +63,8 @@ describe('pressureForLoadKpa is capacity turned round', () => {
   });
 
   it('has no pressure for a speed past the tire', () => {
-    expect(pressureForLoadKpa(CURVES[0]![1], 1000, { speedKmh: 90 })).toBeUndefined();
-    expect(pressureForLoadKpa(CURVES[3]![1], 1000, { speedKmh: 90 })).toBeUndefined();
+    expect(pressureForLoadKpa(CURVES[0]![1], 1000, { speedKmh: 90 })).toBeNull();
+    expect(pressureForLoadKpa(CURVES[3]![1], 1000, { speedKmh: 90 })).toBeNull();
   });
 
   it('is the first row of a sheet for any lighter load', () => {

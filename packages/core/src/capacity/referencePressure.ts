@@ -60,15 +60,15 @@ function publishedReference({ use, notation, loadRange, stars, extraLoad, flexio
 /**
  * The pressure at which a tire carries its load index, kPa: a load index says how much, never at what pressure. What
  * kind, load range or stars stand for; on a light truck never more than the maximum on the sidewall. A passenger tire's
- * maximum is not its reference. Undefined for a farm tire of which nothing tells: nothing is promised then.
+ * maximum is not its reference. Null for a farm tire of which nothing tells: nothing is promised then.
  *
  * @param maxKpa the most that the sidewall allows; null where nobody read it
  * @example an LT285/70R17 of load range E: 80 psi; with a maximum of 65 psi on its sidewall: 65
  */
-export function referencePressureKpa(tire: Tire, maxKpa: number | null): ReferencePressure | undefined {
+export function referencePressureKpa(tire: Tire, maxKpa: number | null): ReferencePressure | null {
   const known = publishedReference(tire);
   const most = maxKpa ?? Number.POSITIVE_INFINITY;
   if (known) return { ...known, pressureKpa: Math.min(known.pressureKpa, most) };
   const assumed = maxKpa !== null && tire.use !== 'farm' ? maxKpa : ASSUMED_KPA[tire.use];
-  return assumed === undefined ? undefined : { pressureKpa: assumed, source: assumption };
+  return assumed === undefined ? null : { pressureKpa: assumed, source: assumption };
 }

@@ -16,7 +16,7 @@ describe('speedFactor', () => {
     ['a car that is slow', '265/65R17 112T', 60, 1.15],
     ['a heavy truck tire that is slow', 'LT275/70R18 125/122R', 60, 1.1],
     ['a car whose own speed is low has less of it', '265/65R17 112J', 80, 1.05],
-    ['a car beyond it', '265/65R17 112T', 200, undefined],
+    ['a car beyond it', '265/65R17 112T', 200, null],
     ['a car whose marking names no speed', '265/65R17', 250, 1],
     ['a farm tire at its rating', '480/80R50 159A8', 40, 1],
     ['a farm tire crawling', '480/80R50 159A8', 8, 1.5],
@@ -25,12 +25,12 @@ describe('speedFactor', () => {
     ['a farm tire at 50 by its own second rating', '480/80R50 159A8/B', 50, 1],
     ['a farm tire with less at its second rating', '500/60-22.5 155A8/151B', 50, 3450 / 3875],
     ['a farm tire half way to it', '500/60-22.5 155A8/151B', 45, (1 + 3450 / 3875) / 2],
-    ['a farm tire beyond all its ratings', '480/80R50 159A8/B', 60, undefined],
+    ['a farm tire beyond all its ratings', '480/80R50 159A8/B', 60, null],
     ['a farm tire that names no speed', '18.4R38', 20, 1.23],
     ['a fast farm tire, slower than it might', 'VF380/90R46 173D', 40, 1.09],
   ] as const)('%s', (_, marking, kmh, factor) => {
-    const found = speedFactor(tire(marking), kmh)?.factor;
-    if (factor === undefined) expect(found).toBeUndefined();
+    const found = speedFactor(tire(marking), kmh)?.factor ?? null;
+    if (factor === null) expect(found).toBeNull();
     else expect(found).toBeCloseTo(factor, 9);
   });
 
@@ -49,7 +49,7 @@ describe('topSpeedKmh', () => {
     ['500/60-22.5 155A8/151B', 50],
     ['VF380/90R46 173D', 65],
     ['18.4R38', 50],
-    ['7.50R16', undefined],
+    ['7.50R16', null],
   ])('%s: %p km/h', (marking, kmh) => expect(topSpeedKmh(tire(marking))).toBe(kmh));
 });
 
@@ -76,7 +76,7 @@ describe('referencePressureKpa', () => {
   it.each(['VF380/90R46 173D', '480/80R50 159A8/B', 'VF380/90R46 173D **', '650/55R26.5 165D'])(
     'is not guessed on %s',
     (marking) => {
-      for (const maxKpa of [null, 300]) expect(referencePressureKpa(tire(marking), maxKpa)).toBeUndefined();
+      for (const maxKpa of [null, 300]) expect(referencePressureKpa(tire(marking), maxKpa)).toBeNull();
     },
   );
 });

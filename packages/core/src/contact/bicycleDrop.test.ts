@@ -81,6 +81,6 @@ describe('a bicycle tire on the ground', () => {
   });
 
   it('has no print where it would drop to the rim', () => {
-    expect(contactPatch(build, 400, 10)).toBeUndefined();
+    expect(contactPatch(build, 400, 10)).toBeNull();
   });
 });

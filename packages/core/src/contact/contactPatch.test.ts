@@ -78,7 +78,7 @@ describe('contactPatch', () => {
   });
 
   it('says nothing where the sidewall would be squeezed flat', () => {
-    expect(contactPatch(build('205/55R16'), 1200, 0)).toBeUndefined();
+    expect(contactPatch(build('205/55R16'), 1200, 0)).toBeNull();
   });
 
   it('is never shorter at less pressure, nor under more load', () => {
@@ -87,7 +87,7 @@ describe('contactPatch', () => {
         const firm = contactPatch(tire, kg, kpa);
         const soft = contactPatch(tire, kg, kpa * share);
         const light = contactPatch(tire, kg * share, kpa);
-        fc.pre(firm !== undefined && soft !== undefined && light !== undefined);
+        fc.pre(firm !== null && soft !== null && light !== null);
         expect(soft!.lengthMm).toBeGreaterThanOrEqual(firm!.lengthMm);
         expect(light!.lengthMm).toBeLessThanOrEqual(firm!.lengthMm);
         expect(deflectionMm(tire, kg, kpa * share)).toBeGreaterThanOrEqual(firm!.deflectionMm);

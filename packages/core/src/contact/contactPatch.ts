@@ -39,7 +39,7 @@ export interface ContactPatch {
 
 /**
  * What one wheel does on firm ground: how far it settles, how long and wide it stands, how hard it presses.
- * Answers undefined where the sidewall would be squeezed to nothing: the tire does not carry this load at this pressure.
+ * Answers null where the sidewall would be squeezed to nothing: the tire does not carry this load at this pressure.
  *
  * A bicycle tire is a thin skin round its air: it presses with its pressure and what the casing adds, in an ellipse as
  * long to wide as the chords along and across its round (assumption). What a rig's own tests gave is counted in.
@@ -48,9 +48,9 @@ export interface ContactPatch {
  * @param pressureKpa gauge pressure, 0 or more
  * @example a standard 245/75R16, 500 kg, 310 kPa: 140 mm long, 184 mm wide, 190 kPa on the ground
  */
-export function contactPatch(build: TireBuild, loadKg: number, pressureKpa: number): ContactPatch | undefined {
+export function contactPatch(build: TireBuild, loadKg: number, pressureKpa: number): ContactPatch | null {
   const share = deflectionShare(build, loadKg, pressureKpa);
-  if (share >= 1) return undefined;
+  if (share >= 1) return null;
   const depth = deflectionMm(build, loadKg, pressureKpa);
   const chord = chordMm(standingDiameterMm(build), depth);
   const { lengthMm, widthMm, grossAreaMm2 } = isBicycleTire(build)

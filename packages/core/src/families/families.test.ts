@@ -13,7 +13,7 @@ describe('questionOf', () => {
     ['a wheelbase of nothing', 0, { low: 1800, high: 5000 }, { slip: null, meant: null }],
   ])('%s', (_, value, likely, expected) => {
     const question = questionOf(value, likely, [0.45359237]);
-    if (expected === undefined) expect(question).toBeUndefined();
+    if (expected === undefined) expect(question).toBeNull();
     else expect(question).toMatchObject({ value, ...likely, ...expected });
   });
 
@@ -31,7 +31,7 @@ describe('every family', () => {
     expect(last.behindMm).toBeLessThanOrEqual(likely.wheelbaseMm.high);
     for (const { trackMm, wheels } of axles) {
       expect(trackMm === null).toBe(wheels === 1);
-      if (trackMm !== null) expect(questionOf(trackMm, likely.trackMm!)).toBeUndefined();
+      if (trackMm !== null) expect(questionOf(trackMm, likely.trackMm!)).toBeNull();
     }
     // A place of things on a trailer makes sense only with one.
     const towed = axles.some(({ position }) => isTrailer(position));

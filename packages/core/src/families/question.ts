@@ -20,7 +20,7 @@ export interface Likely {
 const DECIMAL_SHIFTS = [10, 0.1, 100, 0.01, 1000, 0.001];
 
 /**
- * Asks about a value outside what is likely: undefined where it is likely. Looks for what was meant: first a number of
+ * Asks about a value outside what is likely: null where it is likely. Looks for what was meant: first a number of
  * another unit taken for canonical, then a slip of the decimal point, then a canonical number taken for another unit.
  *
  * @param unitFactors how many canonical units each other unit of the quantity has, as in 0.4536 for pounds in kg
@@ -30,8 +30,8 @@ export function questionOf(
   value: number,
   { low, high }: Likely,
   unitFactors: readonly number[] = [],
-): PlausibilityCheck | undefined {
-  if (value >= low && value <= high) return undefined;
+): PlausibilityCheck | null {
+  if (value >= low && value <= high) return null;
   const slips: readonly (readonly [Slip, readonly number[]])[] = [
     ['unit', unitFactors.map((factor) => value * factor)],
     ['decimal', DECIMAL_SHIFTS.map((shift) => value * shift)],

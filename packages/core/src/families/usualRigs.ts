@@ -44,10 +44,10 @@ export const USUAL_RIGS = [
 export type UsualRigCode = (typeof USUAL_RIGS)[number]['code'];
 export const USUAL_RIG_CODES = USUAL_RIGS.map(({ code }) => code) as [UsualRigCode, ...UsualRigCode[]];
 
-/** The rig of a code where it is of this family, else the family's first; undefined for farm machines. */
-export const usualRigOf = (family: FamilyCode, code: UsualRigCode | null): UsualRig | undefined => {
+/** The rig of a code where it is of this family, else the family's first; null for farm machines. */
+export const usualRigOf = (family: FamilyCode, code: UsualRigCode | null): UsualRig | null => {
   const own = USUAL_RIGS.filter((rig) => rig.family === family);
-  return own.find((rig) => rig.code === code) ?? own[0];
+  return own.find((rig) => rig.code === code) ?? own[0] ?? null;
 };
 
 /** Loaded rather than empty: how the whole is split by its kind. */

@@ -189,7 +189,7 @@ describe('findingsOf', () => {
     expect(bike('27.5x2.8', 30)).toEqual(['rimWidth']);
     // The table does not reach this far.
     expect(bike('700x42C', 19)).toEqual([]);
-    expect(rimBandMm(50)).toBeUndefined();
+    expect(rimBandMm(50)).toBeNull();
     expect(rimBandMm(2.55 * 25.4)).toMatchObject({ lowMm: 28, highMm: 33 });
   });
 

@@ -19,7 +19,7 @@ function findingsOf(axle: AxleFacts, { roadSpeedKmh }: RigFacts): Finding[] {
   const { curve, position } = axle;
   const loadKg = heaviestKg(axle);
   // A pressure that was merely assumed to go with the index accuses nobody.
-  if (loadKg === undefined || !curve || isAssumed(curve)) return [];
+  if (loadKg === null || !curve || isAssumed(curve)) return [];
   const conditions = { speedKmh: roadSpeedKmh, ...dutyOf(axle) };
   const findings: Finding[] = [];
   for (const [at, pressureKpa] of [

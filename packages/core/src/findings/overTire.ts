@@ -13,7 +13,7 @@ export const overTire = {
   find: ({ axles }) =>
     axles.flatMap((axle) => {
       const loadKg = heaviestKg(axle);
-      if (loadKg === undefined || !axle.curve) return [];
+      if (loadKg === null || !axle.curve) return [];
       const most = capacity(axle.curve, {
         pressureKpa: fullPressureKpa(axle.curve),
         speedKmh: axle.tire.use === 'farm' || axle.curve.from === 'rows' ? CRAWL_KMH : null,

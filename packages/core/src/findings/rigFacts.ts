@@ -36,9 +36,9 @@ export interface RigFacts {
   readonly gaugeStepKpa: number;
 }
 
-/** The most heavily loaded wheel of an axle, kg; undefined where its load is not known. */
-export const heaviestKg = ({ load }: AxleFacts): number | undefined =>
-  load && Math.max(...load.wheels.map(({ loadKg }) => loadKg));
+/** The most heavily loaded wheel of an axle, kg; null where its load is not known. */
+export const heaviestKg = ({ load }: AxleFacts): number | null =>
+  load === undefined ? null : Math.max(...load.wheels.map(({ loadKg }) => loadKg));
 
 /** How the tires of an axle are used. */
 export const dutyOf = (axle: Pick<AxleFacts, 'position' | 'wheels'>) => ({

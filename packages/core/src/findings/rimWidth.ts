@@ -17,10 +17,10 @@ export const RIM_TABLE: readonly { readonly tireMm: number; readonly lowMm: numb
 /** Tires this little outside the table still go by its ends, mm. */
 const BEYOND_MM = 2;
 
-/** The rim that suits a tire, between the rows in a straight line; undefined where the table says nothing. */
-export function rimBandMm(tireMm: number): { readonly lowMm: number; readonly highMm: number } | undefined {
+/** The rim that suits a tire, between the rows in a straight line; null where the table says nothing. */
+export function rimBandMm(tireMm: number): { readonly lowMm: number; readonly highMm: number } | null {
   const [first, last] = [RIM_TABLE[0]!, RIM_TABLE.at(-1)!];
-  if (tireMm < first.tireMm - BEYOND_MM || tireMm > last.tireMm + BEYOND_MM) return undefined;
+  if (tireMm < first.tireMm - BEYOND_MM || tireMm > last.tireMm + BEYOND_MM) return null;
   const above = RIM_TABLE.findIndex((row) => row.tireMm >= tireMm);
   if (above <= 0) return above === 0 ? first : last;
   const [narrow, wide] = [RIM_TABLE[above - 1]!, RIM_TABLE[above]!];

@@ -14,7 +14,7 @@ const compared = (...pairs: [number, number][]) =>
 
 describe('gaugeOffset', () => {
   it('is the mean of the differences, with their spread', () => {
-    expect(gaugeOffset([])).toBeUndefined();
+    expect(gaugeOffset([])).toBeNull();
     const offset = gaugeOffset(compared([36, 35], [22, 20], [16, 16]))!;
     expect(offset.offsetKpa).toBeCloseTo(psi(1), 9);
     expect(offset.spreadKpa).toBeCloseTo(psi(1), 9);

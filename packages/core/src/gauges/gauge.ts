@@ -21,13 +21,13 @@ export interface GaugeOffset {
 }
 
 /**
- * The mean difference against the trusted gauge. Exact. Undefined without a comparison.
+ * The mean difference against the trusted gauge. Exact. Null without a comparison.
  *
  * @example gaugeOffset([{ gaugeKpa: 210, trustedKpa: 200 }]) // { offsetKpa: 10, spreadKpa: null }
  */
-export function gaugeOffset(comparisons: readonly Comparison[]): GaugeOffset | undefined {
+export function gaugeOffset(comparisons: readonly Comparison[]): GaugeOffset | null {
   const count = comparisons.length;
-  if (count === 0) return undefined;
+  if (count === 0) return null;
   const differences = comparisons.map(({ gaugeKpa, trustedKpa }) => gaugeKpa - trustedKpa);
   const offsetKpa = differences.reduce((sum, each) => sum + each, 0) / count;
   const squares = differences.reduce((sum, each) => sum + (each - offsetKpa) ** 2, 0);

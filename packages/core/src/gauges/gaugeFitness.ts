@@ -36,9 +36,9 @@ export interface GaugeFitness {
 export function gaugeFitness(gauge: Gauge, targetKpa: number, stepKpa: number): GaugeFitness {
   const { fromKpa, fullScaleKpa, gradePercent, comparisons } = gauge;
   const shareOfScale = targetKpa / fullScaleKpa;
-  const spread = gaugeOffset(comparisons)?.spreadKpa;
+  const spread = gaugeOffset(comparisons)?.spreadKpa ?? null;
   // Comparing tells how a gauge scatters, but no finer than it was read.
-  const compared = spread === undefined || spread === null ? undefined : Math.max(spread, stepKpa / 2);
+  const compared = spread === null ? null : Math.max(spread, stepKpa / 2);
   const errorKpa = compared ?? ((gradePercent ?? UNKNOWN_GRADE) / 100) * fullScaleKpa;
   const flaws: GaugeFlaw[] = [];
   const within = ([low, high]: readonly [number, number]): boolean => shareOfScale >= low && shareOfScale <= high;

@@ -89,15 +89,15 @@ export const figuresFor = (
   { onReferenceRig, ofClass, bicycle }: Ground,
   kind: Kind,
   wheel: 'front' | 'behind',
-): Figures | undefined =>
+): Figures | null =>
   ({
     car: onReferenceRig,
     quad: onReferenceRig,
     motorcycle: ofClass,
     bicycle: wheel === 'front' ? bicycle : (bicycle?.rear ?? bicycle),
     farm: undefined,
-  })[kind];
+  })[kind] ?? null;
 
 /** Where a kind is told its ground in psi up and down from its own start, those figures. */
-export const stepsFor = (ground: Ground, kind: Kind, wheel: 'front' | 'behind'): Figures | undefined =>
-  kind === 'bicycle' ? figuresFor(ground, kind, wheel) : undefined;
+export const stepsFor = (ground: Ground, kind: Kind, wheel: 'front' | 'behind'): Figures | null =>
+  kind === 'bicycle' ? figuresFor(ground, kind, wheel) : null;

@@ -77,11 +77,11 @@ function rowSteps(
   resultKpa: number,
   name: ValueName,
 ): WorkingStep[] {
-  const carries = (pressureKpa: number): number | undefined => {
+  const carries = (pressureKpa: number): number | null => {
     const carried = capacity(curve, { ...conditions, pressureKpa });
-    return carried.ok ? carried.loadKg : undefined;
+    return carried.ok ? carried.loadKg : null;
   };
-  const pressures = sheetPressuresKpa(curve).filter((kpa) => carries(kpa) !== undefined);
+  const pressures = sheetPressuresKpa(curve).filter((kpa) => carries(kpa) !== null);
   const upper = pressures.findIndex((kpa) => carries(kpa)! >= wheelLoadKg);
   const firmerKpa = pressures[upper] ?? fullPressureKpa(curve);
   const softerKpa = pressures[upper - 1];

@@ -128,17 +128,17 @@ function fromScales(axles: readonly AxlePlace[], { weighed }: LoadCase): Result<
   const loads: AxleLoad[] = [];
   for (const { position, wheels: count } of axles) {
     const codes = wheelsOf(count);
-    const weightOf = (part: string): number | undefined =>
-      weighed.find((weighing) => weighing.position === position && weighing.part === part)?.loadKg;
+    const weightOf = (part: string): number | null =>
+      weighed.find((weighing) => weighing.position === position && weighing.part === part)?.loadKg ?? null;
     const each = codes.map((wheel) => {
       // A pair on a scale is shared by its two.
       const pair = weightOf(sideOf(wheel));
-      return weightOf(wheel) ?? (pair === undefined ? undefined : pair / (count / 2));
+      return weightOf(wheel) ?? (pair === null ? undefined : pair / (count / 2));
     });
     const whole = weightOf('axle');
     if (each.every((load) => load !== undefined)) {
       loads.push(axleLoad(position, codes, each, 'weighed'));
-    } else if (whole !== undefined) {
+    } else if (whole !== null) {
       const shared = codes.map(() => whole / count);
       loads.push(axleLoad(position, codes, shared, count === 1 ? 'weighed' : 'shared'));
     } else {
@@ -156,16 +156,16 @@ function fromMoments(
   unladen: LoadCase['unladen'],
   items: LoadCase['items'],
 ): Result<RigLoads, LoadProblem> {
-  const emptyOn = (position: AxlePosition | 'coupling'): number | undefined =>
-    unladen.find((empty) => empty.position === position)?.loadKg;
+  const emptyOn = (position: AxlePosition | 'coupling'): number | null =>
+    unladen.find((empty) => empty.position === position)?.loadKg ?? null;
   const [front, ...behind] = axles.filter(({ position }) => !isTrailer(position));
   const towed = axles.filter(({ position }) => isTrailer(position));
   const hasTrailer = towed.length > 0;
 
-  const missing = axles.find(({ position }) => emptyOn(position) === undefined);
+  const missing = axles.find(({ position }) => emptyOn(position) === null);
   if (missing) return failure({ code: 'unladenMissing', position: missing.position });
   const emptyCoupling = emptyOn('coupling');
-  if (hasTrailer && emptyCoupling === undefined) return failure({ code: 'unladenMissing', position: 'coupling' });
+  if (hasTrailer && emptyCoupling === null) return failure({ code: 'unladenMissing', position: 'coupling' });
   if (hasTrailer && front && hitchMm === null) return failure({ code: 'noCoupling' });
   const rearMm = middleOf(behind);
   const towedMm = middleOf(towed);

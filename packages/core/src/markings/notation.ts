@@ -138,8 +138,8 @@ export function finishTire(base: SizeOnly, parts: Parts): Result<Tire, MarkingPr
   };
 }
 
-function readService(parts: Parts): ServiceDescription | MarkingProblem | undefined {
-  if (parts.loadIndex === undefined || parts.speedSymbol === undefined) return undefined;
+function readService(parts: Parts): ServiceDescription | MarkingProblem | null {
+  if (parts.loadIndex === undefined || parts.speedSymbol === undefined) return null;
   const first = rated(parts.loadIndex, parts.speedSymbol);
   if ('code' in first) return first;
   const { loadIndex } = first;

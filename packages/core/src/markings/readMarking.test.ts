@@ -360,7 +360,7 @@ describe('plyRatingOf', () => {
     ['LT285/70R17 E', 10],
     ['16.9-30 8PR', 8],
     ['AT25x8-12 ***', 6],
-    ['18.4R38 **', undefined],
-    ['245/75R16', undefined],
+    ['18.4R38 **', null],
+    ['245/75R16', null],
   ])('%s has %s plies', (text, plies) => expect(plyRatingOf(read(text))).toBe(plies));
 });

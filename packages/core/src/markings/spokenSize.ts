@@ -31,35 +31,35 @@ const marking = (text: string): SpokenSize => ({ code: 'marking', marking: text 
 
 /**
  * Reads a size as people say it aloud: `265 70 17`, `33 12.50 15`, `33x12.5`, `29 2.4`, `35s`. What is certain is taken,
- * and what is missing is named; nothing is guessed. Undefined for what is no size at all.
+ * and what is missing is named; nothing is guessed. Null for what is no size at all.
  *
  * @param tidied capitals, single blanks, points for commas
  * @example spokenSize('265 70 17') // { code: 'marking', marking: '265/70R17' }
  * @example spokenSize('35S') // { code: 'sizeIncomplete', known: { outerInch: 35 }, missing: ['width', 'rim'] }
  */
-export function spokenSize(tidied: string): SpokenSize | undefined {
+export function spokenSize(tidied: string): SpokenSize | null {
   const parts = SPOKEN.exec(tidied)?.groups;
-  if (!parts) return undefined;
+  if (!parts) return null;
   const lead = parts.lead ?? '';
   const [a, b, c] = parts.numbers!.match(/\d+(?:\.\d+)?/g)!.map(Number);
   if (b === undefined) return oneNumber(a!);
   return c === undefined ? twoNumbers(a!, b) : threeNumbers(lead, a!, b, c);
 }
 
-function oneNumber(a: number): SpokenSize | undefined {
+function oneNumber(a: number): SpokenSize | null {
   if (within(a, 27, 44)) return incomplete({ outerInch: a }, ['width', 'rim']);
-  return isMetricWidth(a) ? incomplete({ widthMm: a }, ['aspect', 'rim']) : undefined;
+  return isMetricWidth(a) ? incomplete({ widthMm: a }, ['aspect', 'rim']) : null;
 }
 
-function twoNumbers(a: number, b: number): SpokenSize | undefined {
+function twoNumbers(a: number, b: number): SpokenSize | null {
   if (BICYCLE_INCHES.has(a) && isBicycleWidth(b)) return marking(`${a}x${Number.isInteger(b) ? b.toFixed(1) : b}`);
   if (a === 700 && within(b, 18, 60)) return marking(`700x${b}C`);
   if (isMetricWidth(a) && isAspect(b)) return incomplete({ widthMm: a, aspectPercent: b }, ['rim']);
   if (isOuter(a) && isWidthInch(b)) return incomplete({ outerInch: a, widthInch: b }, ['rim']);
-  return undefined;
+  return null;
 }
 
-function threeNumbers(lead: string, a: number, b: number, c: number): SpokenSize | undefined {
+function threeNumbers(lead: string, a: number, b: number, c: number): SpokenSize | null {
   if (isMetricWidth(a) && isAspect(b) && isRim(c)) {
     // Widths that end in 0 belong to other vehicles on the sidewall itself; said with a rim of a car they are a car's.
     const car = lead === 'LT' || !Number.isInteger(a / 10) ? lead : 'P';
@@ -68,5 +68,5 @@ function threeNumbers(lead: string, a: number, b: number, c: number): SpokenSize
   if (isOuter(a) && isWidthInch(b) && isRim(c) && c < a) {
     return lead === 'AT' || c <= QUAD_RIM_INCH ? marking(`AT${a}x${b}-${c}`) : marking(`${a}x${b.toFixed(2)}R${c}LT`);
   }
-  return undefined;
+  return null;
 }

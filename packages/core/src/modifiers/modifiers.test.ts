@@ -67,7 +67,7 @@ describe('the registry of grounds', () => {
     for (const ground of GROUNDS as readonly Ground[]) {
       for (const kind of ground.kinds) {
         const figures = figuresFor(ground, kind, 'front');
-        expect([ground.code, kind, figures !== undefined]).toEqual([
+        expect([ground.code, kind, figures !== null]).toEqual([
           ground.code,
           kind,
           kind !== 'farm' && !ground.paved,
@@ -81,7 +81,7 @@ describe('the registry of grounds', () => {
   });
 
   it('tells steps up and down on bicycles alone, the rear its own where it differs', () => {
-    expect(stepsFor(groundOf('mud'), 'motorcycle', 'front')).toBeUndefined();
+    expect(stepsFor(groundOf('mud'), 'motorcycle', 'front')).toBeNull();
     expect(stepsFor(groundOf('climb'), 'bicycle', 'front')!.start).toBe(0);
     expect(stepsFor(groundOf('climb'), 'bicycle', 'behind')!.start).toBe(-3);
     expect(stepsFor(groundOf('mud'), 'bicycle', 'behind')).toBe(stepsFor(groundOf('mud'), 'bicycle', 'front'));

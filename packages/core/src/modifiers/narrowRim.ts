@@ -8,7 +8,7 @@ export const narrowRim = {
   kinds: ['bicycle'],
   fromRig: ({ tire, rimInnerMm }) => {
     const band = rimBandMm(tire.sectionWidthMm);
-    return rimInnerMm !== null && band !== undefined && rimInnerMm < band.lowMm;
+    return rimInnerMm !== null && band !== null && rimInnerMm < band.lowMm;
   },
   shift: { start: 1, low: 0, high: 2 },
   source: assumption,

@@ -69,7 +69,7 @@ export function firstNumbers(input: FirstInput): Result<FirstNumbers, PlanProble
     return failure({ code: 'onlyTrailer', position: input.axles[0]!.position });
   }
   const usual = usualRigOf(input.family, input.like);
-  const known = input.totalKg !== null && usual !== undefined;
+  const known = input.totalKg !== null && usual !== null;
   const totalKg = input.totalKg ?? usual?.totalKg ?? null;
   const loadsAt = (times: number): readonly number[] | null =>
     loadsOf(input, totalKg === null ? null : totalKg * times);
@@ -178,9 +178,9 @@ function thumbOf(context: AxleContext, school: SchoolCode | null): Omit<FirstAxl
     softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY,
   );
   const hold = (kpa: number): number => Math.max(Math.min(kpa, most), Math.min(floor.pressureKpa, most));
-  const at = (code: SchoolCode, end: 'start' | 'low' | 'high'): number | undefined => {
+  const at = (code: SchoolCode, end: 'start' | 'low' | 'high'): number | null => {
     const wanted = schoolOf(code).targetKpa(context, end);
-    return typeof wanted === 'number' ? hold(wanted) : undefined;
+    return typeof wanted === 'number' ? hold(wanted) : null;
   };
   if (school === null) {
     return { position, startKpa: roadKpa!, lowKpa: roadKpa!, highKpa: roadKpa!, floor, schools: [] };
@@ -193,8 +193,8 @@ function thumbOf(context: AxleContext, school: SchoolCode | null): Omit<FirstAxl
     highKpa: Math.max(startKpa, at(school, 'high')!),
     floor,
     schools: schoolsFor(context.family.kind).flatMap((code) => {
-      const kpa = schoolOf(code).withoutLoad ? at(code, 'start') : undefined;
-      return kpa === undefined ? [] : [{ code, startKpa: kpa }];
+      const kpa = schoolOf(code).withoutLoad ? at(code, 'start') : null;
+      return kpa === null ? [] : [{ code, startKpa: kpa }];
     }),
   };
 }

@@ -146,9 +146,9 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
   };
 }
 
-/** What one's own tests leave of a spread, in the logarithm; undefined without any. */
-const logSpread = (factor: OwnFactor | undefined): number | undefined =>
-  factor && factor.readings > 0 ? Math.log(factor.high / factor.low) / (2 * NINE_IN_TEN) : undefined;
+/** What one's own tests leave of a spread, in the logarithm; null without any. */
+const logSpread = (factor: OwnFactor | undefined): number | null =>
+  factor && factor.readings > 0 ? Math.log(factor.high / factor.low) / (2 * NINE_IN_TEN) : null;
 
 /** Draws of a load curve: what was read on the tire stands, what was assumed of it is drawn. */
 function curveDraws(curve: LoadCurve | null, model: ModelSpreads): (normal: () => number) => LoadCurve | null {

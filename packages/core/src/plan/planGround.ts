@@ -104,14 +104,14 @@ export function contextsOf(input: PlanInput): DayContext[] {
   return input.axles.map((given) => {
     const axle = withCurve(given, family, input.roadSpeedKmh);
     const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
-    const tread = family.kind === 'bicycle' ? undefined : treadFactor(axle);
+    const tread = family.kind === 'bicycle' ? null : treadFactor(axle);
     const all: readonly Modifier[] = modifiers.map(modifierOf);
     const steps = stepsFor(ground, family.kind, wheelOf(axle));
     const sum = (of: readonly Modifier[], end: Figure): number =>
       of.reduce((total, each) => total + (each.shift?.[end] ?? 0), 0);
     const narrow = all.filter(({ notOnNarrow }) => !notOnNarrow);
     // On narrow tires a pavement counts as a share instead.
-    const onNarrow = ground.bicycle?.narrowShare ? undefined : steps;
+    const onNarrow = ground.bicycle?.narrowShare ? null : steps;
     const eachEnd = (of: (end: Figure) => number) => ({ start: of('start'), low: of('low'), high: of('high') });
     return {
       family,
@@ -126,7 +126,7 @@ export function contextsOf(input: PlanInput): DayContext[] {
           widthFactor: axle.own.width.factor,
           dropFactor: axle.own.drop.factor,
         }),
-        ...(tread !== undefined && { widthFactor: tread }),
+        ...(tread !== null && { widthFactor: tread }),
       },
       wheelLoadKg: heavierKg(axle),
       heaviestWheelKg,
@@ -155,10 +155,10 @@ function withCurve(axle: PlanAxle, { kind }: Family, roadSpeedKmh: number | null
 
 /**
  * How wide a measured tread is against the trade's share of the section; a print of the tire itself speaks for more.
- * Undefined where nobody measured.
+ * Null where nobody measured.
  */
-const treadFactor = ({ treadWidthMm, tire, own }: PlanAxle): number | undefined =>
-  treadWidthMm && !own?.width.readings ? treadWidthMm / (TREAD_WIDTH_SHARE * tire.sectionWidthMm) : undefined;
+const treadFactor = ({ treadWidthMm, tire, own }: PlanAxle): number | null =>
+  treadWidthMm && !own?.width.readings ? treadWidthMm / (TREAD_WIDTH_SHARE * tire.sectionWidthMm) : null;
 
 const wheelOf = ({ position }: PlanAxle): 'front' | 'behind' => (position === 'front' ? 'front' : 'behind');
 
@@ -175,7 +175,7 @@ function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'cei
   const { axle, wheelLoadKg, speedKmh } = context;
   const { position, roadKpa, maxKpa, curve } = axle;
   const topKmh = curve?.from === 'rows' ? curve.speeds.at(-1)!.speedKmh : topSpeedKmh(axle.tire);
-  if (speedKmh !== null && topKmh !== undefined && speedKmh > topKmh) {
+  if (speedKmh !== null && topKmh !== null && speedKmh > topKmh) {
     return failure({ code: 'tooFast', position, speedKmh, topKmh });
   }
   if (context.family.placardRules && roadKpa !== null && maxKpa !== null && roadKpa > maxKpa + DUST_KPA) {
@@ -213,17 +213,17 @@ function chooseSchool(
   const [{ context }] = limited as [LimitedAxle];
   if (placardRules(context)) return success({ school: null, silentSchool: null });
   const own = schoolsFor(context.family.kind);
-  const needOf = (code: SchoolCode): MissingInput | undefined =>
+  const needOf = (code: SchoolCode): MissingInput | null =>
     limited
       .map(({ context: each }) => schoolOf(code).targetKpa(each, 'start'))
-      .find((wanted) => typeof wanted === 'string');
+      .find((wanted) => typeof wanted === 'string') ?? null;
   const first = held !== null && own.includes(held) ? held : own[0]!;
-  const answering = [first, ...own].find((code) => needOf(code) === undefined);
+  const answering = [first, ...own].find((code) => needOf(code) === null);
   if (answering === undefined) {
     return failure({ code: 'noSchoolAnswers', needs: [...new Set(own.map((code) => needOf(code)!))] });
   }
   const silent = needOf(first);
-  return success({ school: answering, silentSchool: silent === undefined ? null : { code: first, needs: silent } });
+  return success({ school: answering, silentSchool: silent === null ? null : { code: first, needs: silent } });
 }
 
 /** Every axle; of a bicycle the rear first, because the front is never the firmer of the two. */

@@ -38,34 +38,34 @@ export const remarksOf = (context: AxleContext, come: Come): Remark[] =>
     (remark) => remark(context, come) ?? [],
   );
 
-type MakesRemark = (context: AxleContext, come: Come) => Remark | undefined;
+type MakesRemark = (context: AxleContext, come: Come) => Remark | null;
 
 /** The plan's bend over its speed factor is what the tire would show at its rating. */
 const bendUnlikely: MakesRemark = (context, { atStart }) => {
   const { tire } = context.build;
-  if (tire.use !== 'farm') return undefined;
+  if (tire.use !== 'farm') return null;
   const { speedKmh, highTorque, rolling } = carryingConditions(context);
   const factor = speedFactor(tire, speedKmh, { highTorque, rolling })?.factor ?? 1;
   const mostShare = MOST_BEND[tire.flexion ?? 'standard'];
   const deflectionShare = atStart.deflectionShare / Math.max(1, factor);
-  return deflectionShare > mostShare ? { code: 'bendUnlikely', deflectionShare, mostShare } : undefined;
+  return deflectionShare > mostShare ? { code: 'bendUnlikely', deflectionShare, mostShare } : null;
 };
 
 const roadTooLow: MakesRemark = (context) => {
   const { family, ground, axle, speedKmh } = context;
-  if (family.kind !== 'farm' || ground.paved !== true || axle.roadKpa === null) return undefined;
+  if (family.kind !== 'farm' || ground.paved !== true || axle.roadKpa === null) return null;
   const neededKpa = curveNeedKpa(context, speedKmh);
   return neededKpa !== null && neededKpa > axle.roadKpa + DUST_KPA
     ? { code: 'roadTooLow', roadKpa: axle.roadKpa, neededKpa }
-    : undefined;
+    : null;
 };
 
 const ratingUnread: MakesRemark = ({ axle }) =>
-  axle.curve?.from === 'road' ? { code: 'ratingUnread', needs: needOfCurve(axle) } : undefined;
+  axle.curve?.from === 'road' ? { code: 'ratingUnread', needs: needOfCurve(axle) } : null;
 
 /** Only the bead and one's own floor are the same on every ground. */
 const groundsOnFloor: MakesRemark = (context, { school, clampedBy, floor }) => {
-  if (school === null || (clampedBy !== 'bead' && clampedBy !== 'own')) return undefined;
+  if (school === null || (clampedBy !== 'bead' && clampedBy !== 'own')) return null;
   const { targetKpa } = schoolOf(school);
   const grounds = (GROUNDS as readonly Ground[]).filter((ground) => {
     if (!ground.onReferenceRig || ground.deliberate || !ground.kinds.includes(context.family.kind)) return false;
@@ -74,15 +74,15 @@ const groundsOnFloor: MakesRemark = (context, { school, clampedBy, floor }) => {
   });
   return grounds.length > 1
     ? { code: 'groundsOnFloor', floor: floor.code, grounds: grounds.map(({ code }) => code as never) }
-    : undefined;
+    : null;
 };
 
 const schoolsApart: MakesRemark = (_, { schools, startKpa }) => {
   const counted = schools.flatMap((each) => (each.ok && schoolOf(each.code).counted !== false ? [each] : []));
-  if (counted.length < 2) return undefined;
+  if (counted.length < 2) return null;
   const softest = counted.reduce((a, b) => (b.startKpa < a.startKpa ? b : a));
   const firmest = counted.reduce((a, b) => (b.startKpa > a.startKpa ? b : a));
-  if (firmest.startKpa - softest.startKpa <= APART_SHARE * startKpa) return undefined;
+  if (firmest.startKpa - softest.startKpa <= APART_SHARE * startKpa) return null;
   return {
     code: 'schoolsApart',
     softest: softest.code,
@@ -95,10 +95,10 @@ const schoolsApart: MakesRemark = (_, { schools, startKpa }) => {
 /** How much less the footprint grows than on the same tire with a standard carcass. */
 const gainsLess: MakesRemark = ({ build, wheelLoadKg }, { atStart, atRoad }) => {
   if (isBicycleTire(build) || build.carcass <= 1 || !atRoad || atStart.pressureKpa >= atRoad.pressureKpa)
-    return undefined;
+    return null;
   const standard = { ...build, carcass: 1 };
   const [soft, firm] = [atStart, atRoad].map(({ pressureKpa }) => contactPatch(standard, wheelLoadKg, pressureKpa));
-  if (!soft || !firm) return undefined;
+  if (!soft || !firm) return null;
   const lessShare = 1 - (atStart.lengthMm - atRoad.lengthMm) / (soft.lengthMm - firm.lengthMm);
-  return lessShare > WORTH_SAYING ? { code: 'gainsLess', lessShare } : undefined;
+  return lessShare > WORTH_SAYING ? { code: 'gainsLess', lessShare } : null;
 };

@@ -61,7 +61,7 @@ export function inkOf({ width, height, mmPerPx, data }: FlatImage): Result<Mask,
 }
 
 /** The paper's own brightness by row and column; nothing where it is too dark to tell. */
-function paperOf({ width, height, data }: FlatImage): ((row: number) => (column: number) => number) | undefined {
+function paperOf({ width, height, data }: FlatImage): ((row: number) => (column: number) => number) | null {
   const stride = max(1, floor(Math.sqrt((width * height) / SAMPLES)));
   const samples: { t: number[]; value: number }[] = [];
   for (let row = 0; row < height; row += stride) {
@@ -72,7 +72,7 @@ function paperOf({ width, height, data }: FlatImage): ((row: number) => (column:
   }
   const bright = samples.map(({ value }) => value).sort((a, b) => a - b);
   const top = bright[floor(bright.length * 0.9)] ?? 0;
-  if (top < DARKEST_PAPER) return undefined;
+  if (top < DARKEST_PAPER) return null;
   let kept = samples.filter(({ value }) => value > 0.45 * top);
   let surface: number[] = [];
   for (let round = 0; round < ROUNDS; round += 1) {
@@ -110,11 +110,11 @@ function paperOf({ width, height, data }: FlatImage): ((row: number) => (column:
 }
 
 /** The two means that a histogram falls apart into most plainly; nothing where there is only one. */
-function otsu(counts: Float64Array): { readonly dark: number; readonly light: number } | undefined {
+function otsu(counts: Float64Array): { readonly dark: number; readonly light: number } | null {
   const all = counts.reduce((sum, count) => sum + count, 0);
   const whole = counts.reduce((sum, count, value) => sum + count * value, 0);
   let [below, belowSum, most] = [0, 0, 0];
-  let found: { dark: number; light: number } | undefined;
+  let found: { dark: number; light: number } | null = null;
   for (let value = 0; value < 255; value += 1) {
     below += counts[value]!;
     belowSum += counts[value]! * value;

@@ -1,3 +1,4 @@
+import { alongRows } from '../numerics/alongRows';
 import type { TapeSurface } from './tape';
 
 /** One wheel measured with a tape on one kind of ground. */
@@ -69,19 +70,17 @@ export function compareTapes(taped: readonly TapedWheel[]): TapesCompared {
       if (!firm || soft.points.length === 0 || firm.points.length === 0) return [];
       const pressureKpa = Math.max(soft.points.at(-1)!.pressureKpa, firm.points.at(-1)!.pressureKpa);
       const [onSoft, onFirm] = [lengthAt(soft, pressureKpa), lengthAt(firm, pressureKpa)];
-      return onSoft === undefined || onFirm === undefined
-        ? []
-        : [{ wheel: soft.wheel, pressureKpa, longerMm: onSoft - onFirm }];
+      return onSoft === null || onFirm === null ? [] : [{ wheel: soft.wheel, pressureKpa, longerMm: onSoft - onFirm }];
     });
   return { lines, softAgainstFirm };
 }
 
 /** The length on a line at a pressure within it. */
-function lengthAt({ points }: TapedLine, kpa: number): number | undefined {
+function lengthAt({ points }: TapedLine, kpa: number): number | null {
   const above = points.findLast(({ pressureKpa }) => pressureKpa >= kpa - ALIKE_KPA);
   const below = points.find(({ pressureKpa }) => pressureKpa <= kpa + ALIKE_KPA);
-  if (!above || !below) return undefined;
-  const room = above.pressureKpa - below.pressureKpa;
-  if (Math.abs(room) <= ALIKE_KPA) return (above.lengthMm + below.lengthMm) / 2;
-  return below.lengthMm + ((kpa - below.pressureKpa) / room) * (above.lengthMm - below.lengthMm);
+  if (!above || !below) return null;
+  if (Math.abs(above.pressureKpa - below.pressureKpa) <= ALIKE_KPA) return (above.lengthMm + below.lengthMm) / 2;
+  const rows = [below, above].map(({ pressureKpa, lengthMm }) => [pressureKpa, lengthMm] as const);
+  return alongRows(rows, kpa);
 }

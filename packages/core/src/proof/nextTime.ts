@@ -29,7 +29,7 @@ const SAME_LOAD = 0.02;
 /**
  * Where to begin next time on a ground: the newest pressure that was proved there, a step further where it was decided
  * so, and carried over to today's load by equal deflection. A trial outweighs a drive of the same day or before, for it
- * compared. Undefined where nothing was proved.
+ * compared. Null where nothing was proved.
  *
  * @param ruleKpa what the plan would say without it
  */
@@ -39,12 +39,12 @@ export function nextTime(
   wheelLoadKg: number,
   stepKpa: number,
   ruleKpa: number,
-): NextTime | undefined {
+): NextTime | null {
   const newest = [...proved].sort((a, b) => b.at.localeCompare(a.at));
   const trial = newest.find(({ by }) => by === 'trial');
   const drive = newest.find(({ by }) => by === 'drive');
   const from = trial && (!drive || drive.at.slice(0, 10) <= trial.at.slice(0, 10)) ? trial : drive;
-  if (!from) return undefined;
+  if (!from) return null;
   const byDecisionKpa = from.decided === 'lower' ? -stepKpa : from.decided === 'higher' ? stepKpa : 0;
   const decidedKpa = Math.max(0, from.pressureKpa + byDecisionKpa);
   const otherLoad = Math.abs(wheelLoadKg - from.wheelLoadKg) > SAME_LOAD * from.wheelLoadKg;

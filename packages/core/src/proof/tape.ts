@@ -115,7 +115,7 @@ export function judgeTape(test: TapeTest): TapeResult {
     readsLong ? 'free' : 'origin',
   );
   const believable =
-    fit !== undefined &&
+    fit !== null &&
     verdict !== 'moreThanExpected' &&
     fit.slope >= CONTACT_CONSTANT_BOUNDS.min &&
     fit.slope <= CONTACT_CONSTANT_BOUNDS.max;
@@ -134,7 +134,7 @@ export function tapeLengthMm(
   pressureKpa: number,
   contactConstant: number = DEFAULT_CONTACT_CONSTANT,
   offsetMm = 0,
-): number | undefined {
+): number | null {
   const contactFactor = contactConstant / DEFAULT_CONTACT_CONSTANT;
   const patch = contactPatch({ ...test.build, contactFactor }, test.wheelLoadKg, pressureKpa);
   return patch && patch.lengthMm + offsetMm;

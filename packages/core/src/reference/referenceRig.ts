@@ -7,7 +7,7 @@ import { carcassFactor } from '../tires/loadRange';
 import { psi } from '../units/units';
 
 const reading = readMarking('265/65R17');
-if (!reading.ok) throw new Error('The reference rig has a marking that cannot be read');
+if (!reading.ok) throw new RangeError('The reference rig has a marking that cannot be read');
 
 /**
  * The family wagon for which the trade's pressures hold: 265/65R17, 600 kg on each wheel. Assumption: which load and

@@ -17,7 +17,7 @@ interface SampleAxle extends Partial<Omit<PlanAxle, 'tire' | 'curve'>> {
 export function sampleAxle(change: SampleAxle = {}): PlanAxle {
   const { marking = '265/65R17', loadKg = 600, lines = [], rows = [], rowsOf = 'thisTire', ...rest } = change;
   const reading = readMarking(marking);
-  if (!reading.ok) throw new Error(marking);
+  if (!reading.ok) throw new RangeError(marking);
   const curve = loadCurve({ tire: reading.value, maxKpa: rest.maxKpa ?? null, lines, rows, rowsOf });
   return {
     position: 'front',

@@ -2,7 +2,7 @@ import { loadIndexKg, MAX_LOAD_INDEX } from './loadIndex';
 
 describe('loadIndexKg', () => {
   it.each([-1, 201, 91.5, Number.NaN])('gives nothing for %d', (index) => {
-    expect(loadIndexKg(index)).toBeUndefined();
+    expect(loadIndexKg(index)).toBeNull();
   });
 
   it('rises with every step', () => {

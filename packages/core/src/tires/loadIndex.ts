@@ -14,12 +14,12 @@ const INDEX_OF_100_KG = 28;
 export const MAX_LOAD_INDEX = 200;
 
 /**
- * The load one tire carries at its load index, kg, or undefined where the index is not a whole number from 0 to 200.
+ * The load one tire carries at its load index, kg, or null where the index is not a whole number from 0 to 200.
  *
  * @example loadIndexKg(111) // 1090
  */
-export function loadIndexKg(loadIndex: number): number | undefined {
-  if (!Number.isInteger(loadIndex) || loadIndex < 0 || loadIndex > MAX_LOAD_INDEX) return undefined;
+export function loadIndexKg(loadIndex: number): number | null {
+  if (!Number.isInteger(loadIndex) || loadIndex < 0 || loadIndex > MAX_LOAD_INDEX) return null;
   const steps = loadIndex - INDEX_OF_100_KG;
   const decade = Math.floor(steps / R80.length);
   const mantissa = R80[steps - decade * R80.length]!;

@@ -45,5 +45,5 @@ export const IN_TOOLS: readonly (InTool & { readonly code: InToolCode })[] = AIR
   (tool) => tool.way === 'in',
 );
 
-export const outToolOf = (code: AirToolCode): OutTool | undefined => OUT_TOOLS.find((tool) => tool.code === code);
-export const inToolOf = (code: AirToolCode): InTool | undefined => IN_TOOLS.find((tool) => tool.code === code);
+export const outToolOf = (code: AirToolCode): OutTool | null => OUT_TOOLS.find((tool) => tool.code === code) ?? null;
+export const inToolOf = (code: AirToolCode): InTool | null => IN_TOOLS.find((tool) => tool.code === code) ?? null;

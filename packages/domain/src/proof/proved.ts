@@ -47,6 +47,6 @@ export function nextTimeOf(
   axle: { readonly position: AxlePosition; readonly wheelLoadKg: number; readonly startKpa: number },
   build: Parameters<typeof nextTime>[1],
   proved: readonly Proved[],
-): NextTime | undefined {
+): NextTime | null {
   return nextTime(proved, build, axle.wheelLoadKg, familyOf(rig.family).trialStepKpa, axle.startKpa);
 }

@@ -48,7 +48,7 @@ export function StoragePanel({
     const own =
       before?.at && known.at && before.known === 'read' && known.known === 'read'
         ? measuredLossADay(before.coldKpa, known.coldKpa, (Date.parse(known.at) - Date.parse(before.at)) / DAY_MS)
-        : undefined;
+        : null;
     const from = known.at ? Date.parse(known.at) : nowMs;
     const loss = storageLoss(known.coldKpa, Math.min(leastKpa, known.coldKpa * 0.97), tube, onBicycle, own);
     return [{ wheel, loss, own, nextMs: from + loss.checkDays * DAY_MS }];
@@ -70,7 +70,7 @@ export function StoragePanel({
       />
       {axles.map(({ wheel, loss, own, nextMs }) => (
         <Text key={wheel.position}>
-          {`${AXLE_WORDS[wheel.position]}: about ${pressure(onGauge(loss.thenKpa, units), units)} by ${day(new Date(nextMs).toISOString())}${own === undefined ? '' : `, by your own readings: ${percent(own)} a day`}.`}
+          {`${AXLE_WORDS[wheel.position]}: about ${pressure(onGauge(loss.thenKpa, units), units)} by ${day(new Date(nextMs).toISOString())}${own === null ? '' : `, by your own readings: ${percent(own)} a day`}.`}
         </Text>
       ))}
       <Text as="small" tone="muted">

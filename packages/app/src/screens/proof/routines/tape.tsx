@@ -35,7 +35,7 @@ function Picture({ test: { setup, runs, on }, judgement, units }: PictureProps) 
       (_, index) => softest.pressureKpa + (span * index) / CURVE_POINTS,
     ).flatMap((pressureKpa) => {
       const lengthMm = tapeLengthMm({ build, wheelLoadKg }, pressureKpa, constant, offset);
-      return lengthMm === undefined ? [] : [{ pressureKpa, lengthMm }];
+      return lengthMm === null ? [] : [{ pressureKpa, lengthMm }];
     });
   };
   // The standard prediction reads long by what lies between it and the firmest row.
