@@ -5,9 +5,9 @@ import { Refusal } from './problems';
 
 /** Requests that are worked on at once. The database has ten connections; a few more keep it busy. */
 const AT_ONCE = 24;
-/** Requests that may wait for their turn: about two seconds' worth. More are told at once to come again. */
+/** Requests that may wait for their turn: about two seconds' worth. More get 503 with Retry-After at once. */
 const MOST_WAITING = 1_000;
-/** Works on so many requests at once as can be served; the others wait for a moment or are told to come again. */
+/** Works on so many requests at once as can be served; the others wait for a moment or get 503 with Retry-After. */
 export function admitted(atOnce = AT_ONCE, mostWaiting = MOST_WAITING): RequestHandler {
   const places = new Places(atOnce, mostWaiting);
   return async (_request, response, next) => {

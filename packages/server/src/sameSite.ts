@@ -11,7 +11,7 @@ function hostnameOf(host: string | undefined): string | null {
 }
 
 /**
- * Answers only where it is called by an address in digits, by localhost, or by a name that it was told it has. A foreign
+ * Answers only where it is called by an address in digits, by localhost, or by a name set in its configuration. A foreign
  * page can have its own name point here, and would then count as ours; it can't do that with digits.
  */
 export const onlyOwnNames =
@@ -32,7 +32,7 @@ function fromElsewhere({ headers }: Request): boolean {
   return origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== headers.host?.toLowerCase());
 }
 
-/** Nothing is told to a page of another site, and nothing taken from it. */
+/** Refuses requests from pages of another site. */
 export const onlyOwnPages: RequestHandler = (request, _response, next) => {
   if (fromElsewhere(request)) throw new Refusal('otherSite');
   next();

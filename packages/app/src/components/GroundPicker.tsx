@@ -10,7 +10,7 @@ interface GroundPickerProps {
   readonly kind: Kind;
   readonly value: GroundCode;
   readonly onChange: (ground: GroundCode) => void;
-  /** All that this kind of rig meets, unless told otherwise. */
+  /** All that this kind of rig meets, unless set otherwise. */
   readonly grounds?: readonly GroundCode[];
 }
 

@@ -19,7 +19,7 @@ export class Refused extends Error {
 }
 
 interface RequestOptions {
-  /** What the body is; JSON unless told. */
+  /** Content type of the body; JSON by default. */
   readonly type?: string;
   readonly timeoutMs?: number;
 }

@@ -42,7 +42,7 @@ async function send(path: string, type: string, body: Blob, signal: AbortSignal)
   }
 }
 
-/** Has a file of rigs and all else read in, or only told what that would do. */
+/** Imports a file of rigs and all else, or only reports what that would do (a dry run). */
 export async function importFile(file: Blob, preview: boolean, signal: AbortSignal): Promise<ImportOutcome> {
   try {
     JSON.parse(await file.text());
@@ -54,7 +54,7 @@ export async function importFile(file: Blob, preview: boolean, signal: AbortSign
 }
 
 /**
- * Has a table of loads read in, or, without a digest, only told what that would do. Each event is handed over as it
+ * Imports a table of loads, or, without a digest, only reports what that would do (a dry run). Each event is handed over as it
  * comes. To cancel is to abort: the server then takes back what it had begun.
  */
 export async function importLoads(

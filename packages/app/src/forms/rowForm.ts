@@ -140,7 +140,7 @@ export function finished<Row extends object>({ row, texts }: RowForm<Row>): Fini
 
 /**
  * Where to say each problem: at its own field, else at one above or below it in the row. What no field stands for is
- * told for the form as a whole, under `''`.
+ * shown for the form as a whole, under `''`.
  */
 export function problemsByField<Problem extends Pick<FieldProblem, 'path'>>(
   problems: readonly Problem[],

@@ -33,7 +33,7 @@ export interface OpenForm<Body extends object> {
   /** Sentences by the pointer of the field that they stand beside; under `''` what belongs to no field. */
   readonly problems: ReadonlyMap<string, string>;
   readonly clearProblem: (pointer: string) => void;
-  /** Has a field's problems told beside it for as long as it is shown. Gives back the way to stop. */
+  /** Registers a shown field, so that its problems stand beside it. Returns the way to stop. */
   readonly register: (pointer: string) => () => void;
   readonly submit: () => Promise<void>;
   /** Drops the draft and shows what was saved last. */

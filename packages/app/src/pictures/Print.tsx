@@ -22,7 +22,7 @@ export interface PrintAxle {
 }
 
 interface PrintProps {
-  /** What the dashed outline is called; that of the road unless told otherwise. */
+  /** What the dashed outline is called; that of the road unless set otherwise. */
   readonly beside?: string;
   readonly axles: readonly PrintAxle[];
   readonly units: Units;

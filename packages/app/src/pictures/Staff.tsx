@@ -19,7 +19,7 @@ export interface StaffAxle {
   readonly floorKpa: number;
   /** Null where there is no road pressure to compare with. */
   readonly roadKpa: number | null;
-  /** The most it may have, where that is told. */
+  /** The most it may have, where that is known. */
   readonly ceilingKpa?: number | null;
 }
 

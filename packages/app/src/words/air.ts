@@ -18,7 +18,7 @@ export const wheelName = ({ position, wheel }: WheelRef): string =>
     ? `${AXLE_WORDS[position]}${isTrailer(position) ? ' wheel' : ''}`
     : `${AXLE_WORDS[position]} ${PART_WORDS[wheel].toLowerCase()}`;
 
-/** The same of a wheel that is told as one word, as `wheelKey` writes it. */
+/** The same of a wheel given as one word, as `wheelKey` writes it. */
 export function wheelKeyName(key: string): string {
   const [position, wheel] = key.split(' ') as [WheelRef['position'], WheelRef['wheel']];
   return wheelName({ position, wheel });

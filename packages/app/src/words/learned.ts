@@ -18,7 +18,7 @@ export interface LearnedLine {
   readonly readings: number;
 }
 
-/** A factor's line, told in the constant's own figure. */
+/** A factor's line, as the constant it multiplies. */
 function line(name: string, constant: number, { factor, low, high, readings }: OwnFactor): LearnedLine {
   const figure = (value: number): string => (constant * value).toFixed(2);
   return { name, assumed: figure(1), found: figure(factor), between: `${figure(low)} to ${figure(high)}`, readings };

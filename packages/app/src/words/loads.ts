@@ -37,7 +37,7 @@ export function weighingHint(kind: Family['kind']): string {
   }
 }
 
-/** Why the loads of a case can't be told, and what would tell them. */
+/** Why the loads of a case are not known, and what would settle them. */
 export function loadProblemText(problem: LoadProblem, kind: Family['kind']): string {
   switch (problem.code) {
     case 'weightMissing':

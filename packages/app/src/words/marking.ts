@@ -67,7 +67,7 @@ const RIM_NAMES: Readonly<Record<number, string>> = {
 };
 const rimName = (tire: Tire): string => RIM_NAMES[tire.rimDiameterMm] ?? 'an older size';
 
-/** Examples to copy the form of, by what a rig wears. */
+/** Example markings, by the kind of tire. */
 export const MARKING_EXAMPLES: Record<Family['kind'], string> = {
   car: '245/75R16 111T, LT285/70R17 121/118Q E, 35x12.50R17LT or 7.50R16',
   quad: 'AT25x8-12, 30x10R15 or 27x9.00-14 8PR',

@@ -13,7 +13,7 @@ import type { Sheet } from './sheet';
 const FOOT =
   'Cold pressures. The sidewall, the placard, local law and a qualified tire fitter overrule this card. Soft tires at speed overheat and fail; air back before pavement.';
 
-/** A rig on one page as it stands today: what it wears, what is on each wheel, what that may be; the case of today first. `now` is a time as Date.toISOString writes it. */
+/** A rig on one page as it stands today: its tires, the load on each wheel and its limit; the case of today first. `now` is a time as Date.toISOString writes it. */
 export function rigCard(rig: RigRow, gauges: readonly GaugeRow[], units: Units, now: string): Sheet {
   const family = familyOf(rig.family);
   const today = loadCaseOf(rig);

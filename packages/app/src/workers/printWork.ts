@@ -15,7 +15,7 @@ export interface PhotoBench {
   readonly close: () => void;
 }
 
-/** Opens a photo; what is none, or too large, is told. */
+/** Opens a photo; refuses what is none, or too large. */
 export async function openPhoto(
   file: Blob,
 ): Promise<{ readonly opened: OpenedPhoto; readonly bench: PhotoBench | undefined }> {

@@ -53,7 +53,7 @@ interface Faces {
 
 /**
  * Whole, not cut down to the letters used: cutting loses the outlines of most of these faces' letters. Without ligatures:
- * their widths are told wrong, and leave a gap in every "soft".
+ * their widths are wrong in the file, and leave a gap in every "soft".
  */
 const WHOLE = { subset: false, features: { liga: false, clig: false, dlig: false } };
 

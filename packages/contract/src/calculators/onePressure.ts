@@ -28,7 +28,7 @@ export const onePressureCalculator = defineCalculator({
           ground: z.enum(GROUND_CODES),
           modifiers: z.array(z.enum(MODIFIER_CODES)).default([]),
           speedKmh: speedKmh.nullable().default(null),
-          /** The rig as it is loaded there; without it, as told for all. */
+          /** The rig as it is loaded there; without it, as given for all. */
           axles: axlesInOrder(planAxleInput).optional(),
           /** Against the other legs. */
           weight: z.number().positive().max(1_000_000).default(1),

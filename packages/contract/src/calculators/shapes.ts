@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** How big a contact constant may be told to be. */
+/** Upper limit of a contact constant. */
 export const contactConstant = z.number().min(0.1).max(1.5);
 
 export const contactPatchShape = z.strictObject({

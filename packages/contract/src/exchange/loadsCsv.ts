@@ -83,7 +83,7 @@ export type DecimalSign = '.' | ',' | undefined;
 
 const ONE_SIGN = /^\d+([.,])(\d+)$/;
 
-/** The decimal sign of a file's loads: told by any number whose decimals can't be thousands. */
+/** The decimal sign of a file's loads: found from any number whose decimals can't be thousands. */
 export function decimalSignOf(texts: Iterable<string>): DecimalSign {
   for (const text of texts) {
     const match = ONE_SIGN.exec(text.trim());

@@ -12,7 +12,7 @@ import { id, loadKg, name, placeMm } from '../quantities';
 
 export const axlePosition = z.enum(AXLE_POSITIONS);
 
-/** The axles of a rig, of whatever is told of each: front to rear, each once, then those of its trailer. */
+/** The axles of a rig, whatever is given of each: front to rear, each once, then those of its trailer. */
 export const axlesInOrder = <Shape extends { readonly position: typeof axlePosition }>(axle: z.ZodObject<Shape>) =>
   z
     .array(axle)

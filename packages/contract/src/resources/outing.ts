@@ -53,7 +53,7 @@ export const outing = z
 
 export const outingRow = outing.safeExtend({
   ...stamps,
-  /** The rig's name, so that an outing can still be told when its rig is archived. */
+  /** The rig's name, so that an outing can still be listed when its rig is archived. */
   rigName: z.string(),
 });
 

@@ -1,6 +1,6 @@
 import type { RigAxle } from './rig';
 
-/** Two wheels of which nothing is told but their place and tire: what an axle has before anyone says more. */
+/** An axle with nothing but its position and tire: what it has before more is entered. */
 export const PLAIN_AXLE = {
   wheels: 2,
   driven: true,

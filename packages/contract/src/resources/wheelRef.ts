@@ -3,7 +3,7 @@ import { z } from 'zod';
 
 import { axlePosition } from './loadCase';
 
-/** One wheel of a rig, as fields of whatever is told of it. */
+/** One wheel of a rig, as fields of a row about it. */
 export const wheelRef = { position: axlePosition, wheel: z.enum(WHEEL_CODES) };
 
 /** One wheel as one word, as the core's `wheelKey` writes it. */

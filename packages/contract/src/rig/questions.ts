@@ -33,11 +33,7 @@ const UNIT_FACTORS: Record<Quantity, readonly number[]> = {
 const times = ({ low, high }: Likely, factor: number): Likely => ({ low: low * factor, high: high * factor });
 
 /** Asks about one value of a quantity, in its canonical unit; null where it is likely, or nothing is known of it. */
-export const askAbout = (
-  quantity: Quantity,
-  value: number | null,
-  likely: Likely | null,
-): PlausibilityCheck | null =>
+export const askAbout = (quantity: Quantity, value: number | null, likely: Likely | null): PlausibilityCheck | null =>
   value === null || likely === null ? null : questionOf(value, likely, UNIT_FACTORS[quantity]);
 
 function asker(questions: RigQuestion[]) {
@@ -55,7 +51,7 @@ export function questionsOf(rig: Rig): readonly RigQuestion[] {
   rig.axles.forEach((axle, index) => {
     const path = `/axles/${index}`;
     const { use } = tireOf(axle.tireMarking);
-    // What is towed wears what it likes.
+    // A trailer may have any kind of tire.
     if (!isTrailer(axle.position) && !family.tireUses.includes(use)) {
       questions.push({ path: `${path}/tireMarking`, kind: 'tireUse', use, expected: family.tireUses });
     }

@@ -65,7 +65,7 @@ function numberOf(definition: Definition): fc.Arbitrary<number> {
   const marked = [min, max, 0, 1, 100].filter(
     (value) => (minExclusive ? value > min : value >= min) && (maxExclusive ? value < max : value <= max),
   );
-  // Most doubles are next to nothing: spread over the range, and over its powers of ten, is what is told.
+  // Most doubles are next to nothing: spread them over the range and its powers of ten instead.
   const spread = fc
     .integer({ min: 1, max: 999 })
     .chain((part) =>

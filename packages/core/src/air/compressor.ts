@@ -2,14 +2,14 @@ import type { Budget, Pump } from '../tools/pump';
 
 /**
  * Gas in a kilogram of carbon dioxide at 20 °C and 1 atm, m³, as an ideal gas. Published: NIST gives 1.842 kg/m³, which
- * is half a percent less (from memory); the gas of a bottle is never told that finely.
+ * is half a percent less (from memory); a bottle's gas is never known that closely.
  */
 export const CARBON_DIOXIDE_M3_PER_KG = 0.546;
 
 /** One standard atmosphere, kPa. Exact by definition. */
 export const ATMOSPHERE_KPA = 101.325;
 
-/** The liters that a budget is worth, of air at 1 atm and 20 °C; without end where there is none. */
+/** The liters that a budget is worth, of air at 1 atm and 20 °C; Infinity without a budget. */
 export const budgetLiters = (budget: Budget): number =>
   budget === null
     ? Number.POSITIVE_INFINITY
@@ -42,7 +42,7 @@ function nextMark(flow: Pump['flow'], kpa: number, endKpa: number): number {
 }
 
 /**
- * How long a pump runs to fill a tire, s: t = ∫ V dp/(pa·Q(p)). Exact on a curve of straight lines; without end where
+ * How long a pump runs to fill a tire, s: t = ∫ V dp/(pa·Q(p)). Exact on a curve of straight lines; Infinity where
  * the pump delivers nothing before the target.
  *
  * @param toKpa gauge

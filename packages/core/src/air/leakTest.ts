@@ -17,7 +17,7 @@ export interface LeakTestInput {
   /** In order of time. */
   readonly readings: readonly WatchedReading[];
   readonly altitudeM: number;
-  /** The pressure is told as it would be at this warmth. */
+  /** The pressure is converted to this temperature, °C. */
   readonly coldTempC: number;
   /** How well a reading is known, kPa: one standard deviation. */
   readonly noiseKpa: number;

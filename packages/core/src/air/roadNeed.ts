@@ -35,7 +35,7 @@ export function roadNeedKpa(context: AxleContext, speedKmh: number): number | nu
   return Math.min(roadKpa, pressureForSpeedKpa(context, speedKmh, true) ?? 0);
 }
 
-/** Speeds are told in steps of this, km/h. */
+/** Speeds are rounded down to steps of this, km/h. */
 const SPEED_STEP = 5;
 
 /**

@@ -23,7 +23,7 @@ export function walkingOrder({ axles }: Pick<RigGeometry, 'axles'>): WheelRef[] 
   const all = axles.flatMap(({ position, wheels }) => wheelsOf(wheels).map((wheel) => ({ position, wheel })));
   const left = all.filter(({ wheel }) => sideOf(wheel) !== 'right');
   const right = all.filter(({ wheel }) => sideOf(wheel) === 'right');
-  // On the right the outer wheel of a pair is told last, left to right: turned round it comes first.
+  // On the right the outer wheel of a pair is listed last, left to right: turned round it comes first.
   return [...left, ...right.reverse()];
 }
 

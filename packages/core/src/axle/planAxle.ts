@@ -14,7 +14,7 @@ export interface PlanAxle {
   /** The heaviest tire on each side, kg; alike where there is one wheel alone. */
   readonly leftLoadKg: number;
   readonly rightLoadKg: number;
-  /** Placard, manual, or what a bicycle is ridden with now; null where nobody told. */
+  /** Placard, manual, or what a bicycle is ridden with now; null where not entered. */
   readonly roadKpa: number | null;
   readonly beadHold: BeadHold;
   readonly tube: boolean;
@@ -28,7 +28,7 @@ export interface PlanAxle {
   /** Lowest and highest that the sidewall allows. */
   readonly minKpa: number | null;
   readonly maxKpa: number | null;
-  /** What the tire carries; null where nothing tells. */
+  /** What the tire carries; null where unknown. */
   readonly curve: LoadCurve | null;
   /** A bicycle rim without hooks holds a tire by its bead alone. */
   readonly hookless?: boolean;

@@ -1,4 +1,4 @@
-/** Something measured on one wheel that the model of its tire predicts too. Pressures as the gauge told them, corrected for its known offset. */
+/** Something measured on one wheel that the model of its tire predicts too. Pressures as read, corrected for its known offset. */
 export type Observation = {
   readonly of: 'length' | 'width' | 'settles';
   readonly pressureKpa: number;

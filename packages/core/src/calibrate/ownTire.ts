@@ -13,7 +13,7 @@ export const PRIOR = { contact: 0.2, width: 0.12, carcass: 0.35, drop: 0.2, gaug
 
 /** Student's t with so many degrees of freedom stands for readings of which one in many is wild. Assumption. */
 const FREEDOM = 4;
-/** A reading that counts for less than this share of an ordinary one is told as wild. Assumption. */
+/** A reading that counts for less than this share of an ordinary one is called an outlier. Assumption. */
 const WILD = 0.35;
 /** Two readings that lie further apart than this, in what such readings spread, can't both be right. Assumption. */
 const CONTRADICTS = 3.5;

@@ -9,7 +9,7 @@ export interface CautionPlan {
   readonly roadKpa: number | null;
   readonly startKpa: number;
   readonly floor: { readonly pressureKpa: number };
-  /** The limits that would be passed upwards; null where nothing tells how high the tire may go. */
+  /** The limits that would be passed upwards; null where no ceiling is known. */
   readonly ceiling: { readonly all: readonly { readonly code: string }[] } | null;
   /** What each school that answers asks for, before any limit. */
   readonly schools: readonly (
@@ -35,7 +35,7 @@ export interface CautionContext {
  */
 export interface Caution {
   readonly code: string;
-  /** `danger` is told before `care`. */
+  /** `danger` stands before `care`. */
   readonly severity: 'danger' | 'care';
   readonly source: Source;
   readonly applies: (context: CautionContext) => boolean;

@@ -32,7 +32,7 @@ import { trailerOnSand } from './trailerOnSand';
 import { tubePinch } from './tubePinch';
 import { valveCreep } from './valveCreep';
 
-/** Everything that can hurt someone, in the order it is told: dangers first. */
+/** Everything that can hurt someone, in the order shown: dangers first. */
 export const CAUTIONS = [
   stuckOnly,
   notForHighway,

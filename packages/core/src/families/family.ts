@@ -70,7 +70,7 @@ export interface BeadFloors {
 export interface Family {
   readonly code: string;
   readonly kind: Kind;
-  /** Uses of tire that such a rig wears; another is asked about. */
+  /** Tire uses of such a rig; another is questioned. */
   readonly tireUses: readonly TireUse[];
   readonly axles: readonly AxleTemplate[];
   readonly asks: readonly RigFormField[];
@@ -83,7 +83,7 @@ export interface Family {
   readonly roadSpeedKmh: number | null;
   /** The axles turn at one speed: tires of two diameters fight each other. Tractors are geared for two. */
   readonly drivenAxlesTurnAlike: boolean;
-  /** Front and rear commonly wear the same tires. */
+  /** Front and rear commonly have the same tires. */
   readonly tiresAlike: boolean;
   readonly bead: BeadFloors;
   /** Driven by a speed guide on soft tires; on a bicycle the ground itself slows. */

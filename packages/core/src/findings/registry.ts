@@ -11,7 +11,7 @@ import type { RigFacts } from './rigFacts';
 import { rimWidth } from './rimWidth';
 import { uneven } from './uneven';
 
-/** Every check of a rig, in the order in which findings are told: dangers first. */
+/** Every check of a rig, in the order shown: dangers first. */
 const CHECKS: readonly Check[] = [
   overTire,
   overAtPressure,

@@ -11,7 +11,7 @@ export interface AxleFacts {
   readonly wheels: WheelCount;
   readonly driven: boolean;
   readonly tire: Tire;
-  /** Undefined where nothing tells what the tire carries. */
+  /** Undefined where the load curve is unknown. */
   readonly curve: LoadCurve | undefined;
   /** Undefined where the load case does not tell. */
   readonly load: AxleLoad | undefined;

@@ -4,7 +4,7 @@ import type { Check } from './finding';
 
 /**
  * Inner rim width that suits a mountain bicycle tire, mm, by the tire's width. Common practice, no source. 2.2 in is
- * told as about 25 mm and 2.8 in as 35 and more: a band of ± 2 mm, and one open to 45, are our assumptions.
+ * given as about 25 mm and 2.8 in as 35 and more: a band of ± 2 mm, and one open to 45, are our assumptions.
  */
 export const RIM_TABLE: readonly { readonly tireMm: number; readonly lowMm: number; readonly highMm: number }[] = [
   { tireMm: inch(2.2), lowMm: 23, highMm: 27 },

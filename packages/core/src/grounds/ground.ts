@@ -98,6 +98,6 @@ export const figuresFor = (
     farm: undefined,
   })[kind] ?? null;
 
-/** Where a kind is told its ground in psi up and down from its own start, those figures. */
+/** For a kind whose grounds are psi up and down from its own start, those figures. */
 export const stepsFor = (ground: Ground, kind: Kind, wheel: 'front' | 'behind'): Figures | null =>
   kind === 'bicycle' ? figuresFor(ground, kind, wheel) : null;

@@ -7,7 +7,7 @@ import { strikeFloorKpa } from './rimStrike';
 
 /**
  * The most that one tire is rated for, at whatever pressure, kg: a farm tire at the speed planned for, any other at its
- * own speed, because no pressure and no slowness make a tire legal that is marked for less. Null where nothing tells.
+ * own speed, because no pressure and no slowness make a tire legal that is marked for less. Null where unknown.
  */
 export function ratedMostKg(context: AxleContext): number | null {
   const { curve } = context.axle;

@@ -29,7 +29,7 @@ export interface BindingCeiling extends CeilingValue {
   readonly all: readonly CeilingValue[];
 }
 
-/** The lowest of the ceilings: the one that binds; null where nothing tells how high a tire may go. */
+/** The lowest of the ceilings: the one that binds; null where unknown how high a tire may go. */
 export function bindingCeiling(context: AxleContext): BindingCeiling | null {
   const all = CEILINGS.flatMap(({ code, source, pressureKpa }): CeilingValue[] => {
     const value = pressureKpa(context);

@@ -8,7 +8,7 @@ import type { Limit } from './limit';
 
 /**
  * Whether a tire's load curve says how low it may go. A quad's does only where a load line or a data sheet was read; a
- * bicycle's rim is struck long before. Stuck, at walking pace, it is put aside on cars and motorcycles with the rest.
+ * bicycle's rim is struck long before. When stuck, at walking pace, it does not apply on cars and motorcycles.
  */
 export function curveHolds({ axle, build, family, stuck }: AxleContext): boolean {
   const { curve } = axle;

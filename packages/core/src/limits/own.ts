@@ -2,7 +2,7 @@ import { chosen } from '../sources/source';
 import { defaultFloorKpa } from './bead';
 import type { Limit } from './limit';
 
-/** The lowest that the person accepts, where that is more than the trade's. Stuck, it is put aside with the rest. */
+/** The lowest that the person accepts, where that is more than the trade's. It does not apply when stuck, as the others. */
 export const own = {
   code: 'own',
   withoutLoad: true,

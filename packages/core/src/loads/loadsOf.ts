@@ -45,7 +45,7 @@ export type LoadProblem =
   | { readonly code: 'weightMissing'; readonly position: AxlePosition }
   | { readonly code: 'unladenMissing'; readonly position: AxlePosition | 'coupling' }
   | { readonly code: 'riderMissing' }
-  /** The whole is to be split, and it was not told, or its kind has no usual split. */
+  /** The total is to be split, and it is missing, or its kind has no usual split. */
   | { readonly code: 'wholeMissing' }
   /** Two axles, or coupling and axle, stand at one place: nothing can be levered between them. */
   | { readonly code: 'noSpacing'; readonly body: 'vehicle' | 'trailer' }

@@ -67,11 +67,7 @@ describe('the registry of grounds', () => {
     for (const ground of GROUNDS as readonly Ground[]) {
       for (const kind of ground.kinds) {
         const figures = figuresFor(ground, kind, 'front');
-        expect([ground.code, kind, figures !== null]).toEqual([
-          ground.code,
-          kind,
-          kind !== 'farm' && !ground.paved,
-        ]);
+        expect([ground.code, kind, figures !== null]).toEqual([ground.code, kind, kind !== 'farm' && !ground.paved]);
         if (kind === 'motorcycle' && !ground.paved) expect(ground.makerSteps).toBeGreaterThan(0);
         if (!figures) continue;
         expect(figures.low).toBeLessThanOrEqual(figures.start);

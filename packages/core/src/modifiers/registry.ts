@@ -49,7 +49,7 @@ const countsOn = ({ kinds, on }: Modifier, kind: Kind, ground: Ground): boolean 
 export const modifiersFor = (kind: Kind, ground: Ground): readonly ModifierCode[] =>
   MODIFIERS.filter((each: Modifier) => !each.fromRig && countsOn(each, kind, ground)).map(({ code }) => code);
 
-/** Those that count for one axle: chosen, or told by the rig; never one that has nothing to say on this ground. */
+/** Those that count for one axle: chosen, or known from the rig; never one that has nothing to say on this ground. */
 export const modifiersOn = (
   kind: Kind,
   ground: Ground,

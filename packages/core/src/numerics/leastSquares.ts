@@ -15,7 +15,7 @@ const dot = (a: readonly number[], b: readonly number[]): number =>
 
 /**
  * Ordinary least squares of values on columns, by orthogonal columns (modified Gram and Schmidt), which keeps twice the
- * digits that the normal equations do. Exact. Null where the columns can't be told apart, or there are more of them than
+ * digits that the normal equations do. Exact. Null where the columns are not independent, or there are more of them than
  * values.
  *
  * @example leastSquares([[1, 1, 1], [0, 1, 2]], [1, 3, 5]) // coefficients 1 and 2, leftOver 0

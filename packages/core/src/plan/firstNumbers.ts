@@ -36,7 +36,7 @@ export interface FirstAxle {
   readonly schools: readonly { readonly code: SchoolCode; readonly startKpa: number }[];
   /** What this wheel is taken to carry, kg; null for farm machines. */
   readonly takenKg: number | null;
-  /** How far off the number may be until it is weighed, kPa; null where that can't be told. */
+  /** How far off the number may be until it is weighed, kPa; null where that is unknown. */
   readonly mayBeOffKpa: number | null;
 }
 

@@ -73,12 +73,12 @@ export interface AxlePlan {
   readonly position: AxlePosition;
   /** The heavier wheel of the axle, for which the axle's one pressure is found. */
   readonly wheelLoadKg: number;
-  /** Cold on the road: as told, else what the load takes at road speed; null where neither is known. */
+  /** Cold on the road: as entered, else what the load takes at road speed; null where neither is known. */
   readonly roadKpa: number | null;
   readonly startKpa: number;
   readonly window: { readonly lowKpa: number; readonly highKpa: number };
   readonly floor: BindingFloor;
-  /** Null where nothing tells how high the tire may go. */
+  /** Null where no ceiling is known. */
   readonly ceiling: BindingCeiling | null;
   /** What the school asks for before any limit. Null where the placard rules. */
   readonly targetKpa: number | null;
@@ -86,12 +86,12 @@ export interface AxlePlan {
   readonly clampedBy: ClampCode;
   /** Every school of the family side by side; none where the placard rules. */
   readonly schools: readonly SchoolPlan[];
-  /** What counts on this axle: chosen, or told by the rig. */
+  /** What counts on this axle: chosen, or known from the rig. */
   readonly modifiers: readonly ModifierCode[];
   /** Null where there is no road pressure to compare with. */
   readonly atRoad: ContactPatch | null;
   readonly atStart: ContactPatch;
-  /** What the tire carries at the start and at the speed planned for, kg; null on the road where nothing tells. */
+  /** What the tire carries at the start and at the speed planned for, kg; null on the road where the load curve is unknown. */
   readonly carriesKg: number | null;
   /** How much lower the axle stands than at road pressure, mm; null without one. */
   readonly clearanceLostMm: number | null;
@@ -166,7 +166,7 @@ export type PlanProblem =
     }
   /** Only a trailer's axles were given. */
   | { readonly code: 'onlyTrailer'; readonly position: AxlePosition }
-  /** The placard rules here, and nobody told it. */
+  /** The placard rules here, and it is not entered. */
   | { readonly code: 'roadMissing'; readonly position: AxlePosition }
   /** No school of the family can answer on every axle. */
   | { readonly code: 'noSchoolAnswers'; readonly needs: readonly MissingInput[] }

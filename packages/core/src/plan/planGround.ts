@@ -170,7 +170,7 @@ interface LimitedAxle {
   readonly ceiling: BindingCeiling | null;
 }
 
-/** How low and how high an axle may go; contradictions are told, not averaged away. */
+/** How low and how high an axle may go; contradictions are reported, not averaged away. */
 function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'ceiling'>, PlanProblem> {
   const { axle, wheelLoadKg, speedKmh } = context;
   const { position, roadKpa, maxKpa, curve } = axle;
@@ -343,7 +343,7 @@ function planAxle(
   });
 }
 
-/** What today's load takes at road speed, where nobody told the road pressure; null where nothing tells, kPa. */
+/** What today's load takes at road speed, kPa, where the road pressure is not given; null where the load curve is unknown too. */
 const needsOnRoadKpa = ({ axle, wheelLoadKg, roadSpeedKmh }: AxleContext): number | null =>
   (axle.curve
     ? pressureForLoadKpa(axle.curve, wheelLoadKg, {

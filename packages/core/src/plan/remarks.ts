@@ -23,7 +23,7 @@ interface Come {
   readonly schools: readonly SchoolPlan[];
 }
 
-/** Schools that differ by more than this share of the number are told. Assumption. */
+/** Schools that differ by more than this share of the number are remarked. Assumption. */
 const APART_SHARE = 0.5;
 /** The most that a farm tire bends at its rating, as a share of the section height, with some in hand. Assumption. */
 const MOST_BEND = { standard: 0.28, IF: 0.3, VF: 0.33 } as const;
@@ -94,8 +94,7 @@ const schoolsApart: MakesRemark = (_, { schools, startKpa }) => {
 
 /** How much less the footprint grows than on the same tire with a standard carcass. */
 const gainsLess: MakesRemark = ({ build, wheelLoadKg }, { atStart, atRoad }) => {
-  if (isBicycleTire(build) || build.carcass <= 1 || !atRoad || atStart.pressureKpa >= atRoad.pressureKpa)
-    return null;
+  if (isBicycleTire(build) || build.carcass <= 1 || !atRoad || atStart.pressureKpa >= atRoad.pressureKpa) return null;
   const standard = { ...build, carcass: 1 };
   const [soft, firm] = [atStart, atRoad].map(({ pressureKpa }) => contactPatch(standard, wheelLoadKg, pressureKpa));
   if (!soft || !firm) return null;

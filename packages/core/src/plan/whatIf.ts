@@ -15,7 +15,7 @@ export interface WhatIf {
   readonly clearanceLostMm: number | null;
   /** The fastest that the pressure and the ground's guide allow, km/h; null where nothing sets it. */
   readonly speedKmh: number | null;
-  /** What the heavier wheel carries beyond its load at the speed planned for, kg; null where nothing tells. */
+  /** What the heavier wheel carries beyond its load at the speed planned for, kg; null where unknown. */
   readonly loadLeftKg: number | null;
   /** Above each floor and below each ceiling, kPa; less than zero is past it. */
   readonly limits: readonly {

@@ -38,7 +38,7 @@ const run = {
 export type BracketSetup = ValuesOf<typeof setup>;
 export type BracketRun = ValuesOf<typeof run>;
 
-/** What a run counts, more being better: the mean of its ratings by their weights, or the thing measured. Null where nothing was told. */
+/** Score of a run, more being better: the mean of its ratings by their weights, or the measured value. Null where none was entered. */
 export function scoreOf(of: BracketRun, by: BracketSetup): number | null {
   if (by.by !== 'ratings') return of.measured === null ? null : by.by === 'more' ? of.measured : -of.measured;
   const rated = CRITERIA.flatMap((name) =>

@@ -40,10 +40,10 @@ const MOVES: Record<ChalkWord, Move> = {
   right: 'keep',
 };
 
-/** Of several wheels at one pressure that is told which says most plainly that something is wrong. */
+/** Of several wheels at one pressure, the one whose mark shows most plainly that something is wrong. */
 const GRAVITY: readonly ChalkWord[] = ['tooSoft', 'tooHard', 'oneSided', 'right', 'notRolled'];
 
-/** A thick line across the tread, rolled straight on hard ground: where it wears, the tread stands. */
+/** A thick line across the tread, rolled straight on hard ground: where it rubs off, the tread bears. */
 export const chalk = defineRoutine({
   code: 'chalk',
   kinds: ['car', 'quad', 'motorcycle', 'bicycle', 'farm'],

@@ -91,11 +91,11 @@ export const climb = defineRoutine({
 /** What ground that gives way says of one pressure. */
 export type ClimbPrediction =
   | { readonly pressureKpa: number; readonly code: 'climbs'; readonly climbsDeg: number }
-  /** Of a bicycle nothing but the order is told: 1 pulls best. */
+  /** Of a bicycle only the order is given: 1 pulls best. */
   | { readonly pressureKpa: number; readonly code: 'place'; readonly place: number }
   | { readonly pressureKpa: number; readonly code: 'sinksIn' };
 
-/** What ground that gives way would let a wheel climb at some pressures, or in which order; none where it can't be told. */
+/** What ground that gives way would let a wheel climb at some pressures, or in which order; none where it is unknown. */
 export function predictedClimbs(
   soil: SoilCode | null,
   { family, build, wheelLoadKg }: Pick<TestedOn, 'family' | 'build' | 'wheelLoadKg'>,

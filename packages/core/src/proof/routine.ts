@@ -8,7 +8,7 @@ import type { Level } from './levels';
 /** How low and how high a test may send somebody, kPa, and by what. */
 export interface TestLimits {
   readonly lowest: { readonly code: FloorCode; readonly pressureKpa: number };
-  /** Null where nothing tells how high the tire may go. */
+  /** Null where no ceiling is known. */
   readonly highest: { readonly code: CeilingCode; readonly pressureKpa: number } | null;
 }
 
@@ -67,7 +67,7 @@ export interface Judgement {
   readonly tryKpa: number | null;
   /** The limit that what is to be tried was held at; null where none was in its way. */
   readonly heldAt: FloorCode | CeilingCode | null;
-  /** How sure, 0 to 1; null where that can't be told yet. */
+  /** How sure, 0 to 1; null where that is not known yet. */
   readonly sure: number | null;
   readonly figures: Readonly<Record<string, number>>;
   /** What came out at each pressure, firmest first; none where nothing is counted. */

@@ -67,7 +67,7 @@ export function tradePointKpa(widthMm: number, wheel: BicycleWheel): number {
   return psi(narrow[column]) * (wide[column] / narrow[column]) ** way;
 }
 
-/** What stands on a wheel of the rider whom the points are told for, kg. */
+/** Wheel load of the rider whom the points are for, kg. */
 function pointLoadKg({ family }: AxleContext, widthMm: number, wheel: BicycleWheel): number {
   const [from, to] = [GRAVEL_SHARE, TRAIL_SHARE];
   const way = Math.min(1, Math.max(0, Math.log(widthMm / from[0]) / Math.log(to[0] / from[0])));

@@ -6,7 +6,7 @@ import { assumption } from '../sources/source';
 import { psi } from '../units/units';
 import { towardsFat, towardsTrail } from '../reference/bicyclePoints';
 
-/** Pressure at which the trade's corrections are told, psi. Assumption: its reference points for trail bicycles. */
+/** Pressure that the trade's corrections refer to, psi. Assumption: its reference points for trail bicycles. */
 export const TOLD_AT_PSI = 24;
 
 /** A pressure times a share, and so much added. */
@@ -16,7 +16,7 @@ interface Adjustment {
 }
 
 /**
- * What ground and rig make of a pressure: psi told at 24 psi, elsewhere in proportion, so that very wide tires change
+ * What ground and rig make of a pressure: psi at 24 psi, elsewhere in proportion, so that very wide tires change
  * less. On narrow tires the psi are added as they stand, and pavement is a share; a fat tire takes its ground as a share.
  */
 function adjustmentOf(

@@ -9,7 +9,7 @@ export interface Soil {
   readonly kPhi: number;
   readonly cohesionKpa: number;
   readonly frictionDeg: number;
-  /** Its figures know no bottom: the depth of the layer has to be told. */
+  /** Its figures know no bottom: the depth of the layer has to be given. */
   readonly bottomless?: true;
 }
 

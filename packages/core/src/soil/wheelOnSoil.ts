@@ -62,7 +62,7 @@ export type SoilProblem =
   | { readonly code: 'flat' }
   /** Deeper than a third of its diameter: it sinks in. */
   | { readonly code: 'sinksIn'; readonly sinkageMm: number }
-  /** Such ground has no bottom of its own: how deep it lies has to be told. */
+  /** Such ground has no bottom of its own: how deep it lies has to be given. */
   | { readonly code: 'depthMissing' };
 
 /** Deeper than this share of its diameter a wheel has sunk in, and no figure means anything. Assumption. */

@@ -55,7 +55,7 @@ export const sampleInput = (change: Partial<PlanInput> = {}): PlanInput => ({
   ...change,
 });
 
-/** Front and rear of a bicycle under a rider, front share as told. */
+/** Front and rear of a bicycle under a rider, front share as given. */
 export const bicycleAxles = (
   marking: string,
   totalKg: number,

@@ -123,7 +123,7 @@ export function pumpRate(used: ToolUsed, airings: readonly Airing[]): PumpRate {
 const runKey = ({ position, wheel, startedAt }: AiringRunBody): string => `${position} ${wheel} ${startedAt}`;
 
 /**
- * Two phones on one airing, put together: every run of both, told further where one knows more; what was said of a wheel
+ * Two phones on one airing, put together: every run of both, with whatever either knows more; what was said of a wheel
  * by whoever said something. Nothing is lost; what overlaps is counted once (see `runProblem`).
  */
 export function mergeAirings(mine: Airing, theirs: AiringRow): Airing {

@@ -8,7 +8,7 @@ import type { RigNow } from './rigNow';
 export interface RoadGap extends WheelRef {
   /** What is known of it; undefined where nothing is. */
   readonly now: InTire | undefined;
-  /** Null where nobody told it. */
+  /** Null where not entered. */
   readonly roadKpa: number | null;
 }
 

@@ -153,7 +153,7 @@ const fullTire = (marking: string): Partial<RigAxle> => ({
   present: { rawKpa: 101.3, gaugeId: '0192f000-0000-7000-8000-000000000401', offsetKpa: 3.7 },
 });
 
-/** A rig with every optional field filled, no number of it round in any unit; its trailer's two axles wear unlike tires. */
+/** A rig with every optional field filled, no number of it round in any unit; its trailer's two axles have unlike tires. */
 export function fullRig(change: Partial<RigRow> = {}): RigRow {
   const [front, rear] = [fullTire('LT285/70R17 121/118Q E'), fullTire('LT285/70R17 121/118Q E')];
   return sampleRig({

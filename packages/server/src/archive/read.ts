@@ -141,7 +141,7 @@ async function addReadings(
  * Takes an archive in, inside a transaction that is under way: rows as they once were, stamps and all. What is there
  * already by its id stays. Never more of it in memory than a batch.
  *
- * @param onProgress is told how many of a part are done
+ * @param onProgress called with how many rows of a part are done
  * @throws ArchiveRefused for what is none, with the part and line
  */
 export async function readArchive(

@@ -6,7 +6,7 @@ import { Refusal } from '../problems';
 
 /** Longest that a calculator may take in its thread, ms; the longest that was seen takes a tenth of it. */
 const TIME_LIMIT_MS = 10_000;
-/** So many wait for the thread; more are told to come again. */
+/** So many wait for the thread; more get 503 with Retry-After. */
 const MOST_WAITING = 16;
 
 let threads: Piscina | undefined;

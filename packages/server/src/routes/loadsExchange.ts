@@ -51,7 +51,7 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Rou
       const total = table.lines.length;
       tell({ progress: 0, total });
       try {
-        // What is told at the end is told once it is so.
+        // The last line is written only after the commit.
         const last = await inTransaction(
           pool,
           async (connection): Promise<LoadsEvent> => {
@@ -84,7 +84,7 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories): Rou
         tell(last);
       } catch (error) {
         if (error instanceof Cancelled) return;
-        // The answer has begun: the trouble is told in its own words, and nothing was kept.
+        // The answer has begun: the error goes out as its last line, and nothing was kept.
         if (!isPassing(error)) request.log.error({ err: error }, 'import of loads');
         tell({ problem: { code: isPassing(error) ? 'databaseAway' : 'internal' } });
       }

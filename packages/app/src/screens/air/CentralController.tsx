@@ -25,7 +25,7 @@ const DOING = { holding: 'holds', lettingOut: 'lets out', puttingIn: 'puts in' }
 
 const ASK_MS = 1_000;
 
-/** The simulated controller: told where to go, and followed. */
+/** The simulated controller: takes a target and reports its pressure. */
 export function Controller({ job, axles, out, supply }: ControllerProps) {
   const { rig, units } = job;
   const { state, switchOn } = useDevices(rig.id);

@@ -21,7 +21,7 @@ const FAULT_WORDS: Record<FaultKind, { readonly name: string; readonly note: str
   wrongClock: { name: 'Wrong clock', note: 'An hour ahead' },
 };
 
-/** A leak, and a sensor that sticks, are told from what came before: they began a while ago. */
+/** A leak, and a sensor that sticks, only show in earlier readings: they began a while ago. */
 const BEGAN_MS: Partial<Record<FaultKind, number>> = { slowLeak: 2 * 3_600_000, stuck: 45 * 60_000 };
 
 const beganAt = (kind: FaultKind): string => new Date(Date.now() - (BEGAN_MS[kind] ?? 0)).toISOString();

@@ -138,7 +138,7 @@ export function toRoutineTest(
       wheel: form.wheel,
       gauge,
       note: form.note,
-      // What is no number is told as one that is missing.
+      // What is no number is reported as missing.
       setup: valuesOf(setup, form.setup),
       runs: kept.map(({ texts }) => valuesOf(run, texts)),
     },
@@ -172,7 +172,7 @@ function problemsOf(
   return byField;
 }
 
-/** A choice that was not made is told as one. */
+/** A choice that was not made is reported as a missing choice. */
 const sentence = (problem: FieldProblem, units: Units): string =>
   problem.code === 'invalid_value' || problem.code === 'invalid_format'
     ? 'Expected one of these.'

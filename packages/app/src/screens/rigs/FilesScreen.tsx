@@ -40,7 +40,7 @@ export function FilesScreen() {
   const cancel = useRef<AbortController | undefined>(undefined);
   useEffect(() => () => cancel.current?.abort(), []);
 
-  /** Runs one import; whatever goes wrong is told in words. */
+  /** Runs one import; whatever goes wrong is shown in words. */
   const working = async (what: string, work: (signal: AbortSignal) => Promise<State>): Promise<void> => {
     cancel.current = new AbortController();
     setState({ kind: 'working', what, done: 0, total: 0 });

@@ -70,7 +70,7 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
       const loadCases = loadCase
         ? rig.loadCases.map((each) => (each.id === id ? saved : each))
         : [...rig.loadCases.filter((each) => each.id !== id), saved];
-      // What was just told is how it stands.
+      // The loads just entered are those of today.
       return save('rigs', { ...bodyOf('rigs', rig), loadCases, loadCaseId: id });
     },
     onSaved: (outcome, saved) => {

@@ -25,7 +25,7 @@ const ON_ROAD = 'Pressure on the road, cold';
 
 interface QuickRigProps {
   readonly family: FamilyCode;
-  /** Goes on to everything that can be told of it. */
+  /** Goes on to the full form. */
   readonly onAll: () => void;
 }
 

@@ -26,7 +26,7 @@ interface RigFormProps {
   readonly row: RigRow | undefined;
 }
 
-/** What a rig of a family is made of: its axles and what they wear. Its loads have a form of their own. */
+/** What a rig of a family is made of: its axles and tires. Its loads have a form of their own. */
 export function RigForm({ family: code, row }: RigFormProps) {
   const router = useRouter();
   const units = unitsStore.use();

@@ -18,7 +18,7 @@ interface RigListProps {
   readonly chosen?: string | undefined;
 }
 
-/** The rigs, each with what decides its pressures: how it is loaded, what it wears, and whether something is wrong. */
+/** The rigs, each with what decides its pressures: its load, its tires, and whether something is wrong. */
 export function RigList({ rigs, chosen }: RigListProps) {
   const gauges = useGauges();
   return (
@@ -80,7 +80,7 @@ function loadText({ axles }: RigLoads, say: (kg: number) => string): string {
   return `${parts.join(', ')}${alike ? ` (${STANDING_SHORT[axles[0]!.standing]})` : ''}`;
 }
 
-/** The sizes that a rig wears, each once. */
+/** The tire sizes of a rig, each once. */
 export function tiresText({ axles, family }: Pick<RigRow, 'axles' | 'family'>): string {
   const worn: string[] = [];
   axles.forEach(({ tireMarking }, index) => {

@@ -19,7 +19,7 @@ const BLANK_LINE = { pressureKpa: null, loadKg: null };
 
 const BLANK_ROW = { ...BLANK_LINE, speedKmh: null };
 
-/** The lists of points of a tire, one on each axle that wears it. */
+/** The lists of points of a tire, one on each axle that has it. */
 function usePoints<List extends 'lines' | 'rows'>(form: OpenForm<Rig>, axles: readonly number[], list: List) {
   const { at } = placesOf(axles, list);
   const lists = axles.map((index) => `/axles/${index}/${list}`);

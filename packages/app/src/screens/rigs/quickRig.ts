@@ -14,7 +14,7 @@ import { newId } from '../../data/newId';
 import { FAMILY_WORDS } from '../../words/families';
 import { emptyRig } from './rigForm';
 
-/** What most riders weigh with what they wear, and their bicycles, kg. Assumptions, to be replaced by the person's own. */
+/** What most riders weigh with clothes and pack, and their bicycles, kg. Assumptions, to be replaced by the person's own. */
 const RIDER_KG = 80;
 const BICYCLE_KG: Partial<Record<FamilyCode, number>> = { electricBike: 24, roadBike: 10, fatBike: 16 };
 const A_BICYCLE_KG = 14;
@@ -53,14 +53,14 @@ export function quickRig(code: FamilyCode): Omit<Rig, 'id'> {
 export interface FirstRow {
   readonly ground: GroundCode;
   readonly axles: readonly { readonly position: Rig['axles'][number]['position']; readonly pressureKpa: number }[];
-  /** How far they may be off until it is weighed, kPa; null where that can't be told, or it is known. */
+  /** How far they may be off until it is weighed, kPa; null where that is unknown, or the load is known. */
   readonly mayBeOffKpa: number | null;
   readonly fastestKmh: number | null;
 }
 
 /**
  * A rig's first pressures on every ground that its kind meets, firmest first; without those on which there is none. A
- * bicycle's go by its rider, all others by a rule of thumb that needs no load. An axle of which nothing is told yet is left
+ * bicycle's go by its rider, all others by a rule of thumb that needs no load. An axle that is blank so far is left
  * out of it.
  */
 export function firstRows(rig: Omit<Rig, 'id'>, units: GaugeUnits): FirstRow[] {

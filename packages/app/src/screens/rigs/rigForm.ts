@@ -44,7 +44,7 @@ export const emptyRig = (code: FamilyCode): Omit<Rig, 'id'> => ({
   loadCases: [],
 });
 
-/** The vehicle's axles wear tires of their own, and so do its trailer's. */
+/** The vehicle's axles have their own tires, and so do its trailer's. */
 export type TireGroup = 'vehicle' | 'trailer';
 export const groupOf = ({ position }: Pick<RigAxle, 'position'>): TireGroup =>
   isTrailer(position) ? 'trailer' : 'vehicle';

@@ -23,7 +23,7 @@ export interface RoutineWords {
   readonly advice: (judgement: Judgement, units: Units) => string;
   /** What is counted on the strip, where something is. */
   readonly counted?: string;
-  /** What a run is called; `Run` unless told. */
+  /** What a run is called; `Run` by default. */
   readonly run?: string;
   /** A word on one run by itself. */
   readonly runs?: Readonly<Record<string, string>>;

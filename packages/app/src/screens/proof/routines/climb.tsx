@@ -11,7 +11,7 @@ import type { InputProps, PictureProps, RoutineOnScreen, StripSettings } from '.
 
 const STRIP: StripSettings = { range: [0, 1], note: '1 yes 0 no' };
 
-/** The strip of the runs, and what formulas say of such a slope where the soil was told. */
+/** The strip of the runs, and what formulas say of such a slope where the soil is known. */
 function Picture(props: PictureProps) {
   const { test, judgement, units } = props;
   const { setup } = test;

@@ -51,7 +51,7 @@ export interface RoutineOnScreen {
   readonly withheld?: (open: OpenRoutine) => string | null;
   /** Below the verdict. */
   readonly Beside?: ComponentType<{ readonly open: OpenRoutine }>;
-  /** What a new one begins with; one run at the pressure that is set, unless told. */
+  /** What a new one begins with; one run at the pressure that is set, by default. */
   readonly begin?: (at: Beginning) => Omit<NewRoutine, 'wheel'>;
   /** The button that saves a new one; null where there is nothing to save yet. */
   readonly saving?: (open: OpenRoutine) => { readonly label: string; readonly main: boolean } | null;

@@ -34,7 +34,7 @@ export interface FoundPrint extends OutlineFigures {
   readonly outline: OutlineMm;
 }
 
-/** What is told of a photo before the print in it can be measured. */
+/** What must be entered about a photo before the print in it can be measured. */
 export interface PhotoQuestion extends Pick<PrintQuestion, 'mark' | 'drawn' | 'rolls'> {
   readonly kind: Reference['kind'];
   readonly sheet: SheetCode;
@@ -143,7 +143,7 @@ export function photoWork(now: PhotoWork, action: PhotoAction): PhotoWork {
   }
 }
 
-/** What is marked and how large it is; undefined until a size is told. */
+/** What is marked and how large it is; undefined until a size is entered. */
 export function referenceOf({ question, marks }: PhotoWork): Reference | undefined {
   const { kind, sheet, lying, size } = question;
   const [a, b] = size.map((each) => canonicalOf('length', each));
