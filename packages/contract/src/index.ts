@@ -110,3 +110,4 @@ export {
 } from './resources/rig';
 export { askAbout, caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';
+export { SPEED_KMH } from './quantities';

@@ -31,7 +31,9 @@ export const lengthMm = z.number().min(0).max(100_000);
 export const placeMm = z.number().min(-100_000).max(100_000);
 /** A width of a rim or tire, mm. */
 export const widthMm = z.number().min(1).max(2_000);
-export const speedKmh = z.number().min(1).max(300);
+/** Speeds that can be asked for. */
+export const SPEED_KMH = { least: 1, most: 300 };
+export const speedKmh = z.number().min(SPEED_KMH.least).max(SPEED_KMH.most);
 /** Load on one wheel of a tape test, kg. */
 export const wheelLoadKg = z.number().min(50).max(6_000);
 /** Contact length by tape, mm. */

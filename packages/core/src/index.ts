@@ -311,6 +311,8 @@ export {
   toCanonical,
   UNITS,
   type LengthUnit,
+  type SpeedUnit,
+  type VolumeUnit,
   type MassUnit,
   type PressureUnit,
   type Quantity,

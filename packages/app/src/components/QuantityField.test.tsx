@@ -32,7 +32,7 @@ const input = (): HTMLInputElement => screen.getByLabelText(/^Front in /);
 
 beforeEach(() => {
   changed.mockClear();
-  unitsStore.set({ pressure: 'psi', mass: 'kg', length: 'mm' });
+  unitsStore.set({ pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' });
 });
 
 describe('QuantityField', () => {
@@ -56,7 +56,7 @@ describe('QuantityField', () => {
   });
 
   it('shows the same pressure when the unit is switched elsewhere', () => {
-    unitsStore.set({ pressure: 'bar', mass: 'kg', length: 'mm' });
+    unitsStore.set({ pressure: 'bar', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' });
     render(<Field start={{ text: '36', unit: 'psi' }} />);
     expect(input().value).toBe('2.48');
     expect(changed).not.toHaveBeenCalled();

@@ -1,4 +1,4 @@
-import type { UnitOf } from '@dunlinmoss/core';
+import type { Quantity, UnitOf } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 
@@ -15,7 +15,7 @@ interface QuantityFieldProps {
   readonly label: string;
   /** What the screen reader says where the label alone would be ambiguous. */
   readonly spokenLabel?: string;
-  readonly quantity: 'pressure' | 'mass' | 'length';
+  readonly quantity: Quantity;
   readonly value: QuantityText;
   readonly onChange: (value: QuantityText) => void;
   readonly onBlur?: () => void;

@@ -1,11 +1,12 @@
-import { UNITS } from '@dunlinmoss/core';
+import { UNITS, type Quantity } from '@dunlinmoss/core';
 
-import { unitsStore } from '../settings/preferences';
+import { unitsStore, withUnit } from '../settings/preferences';
+import { unitLabel } from '../words/format';
 import { Choice } from './Choice';
 
 interface UnitChoiceProps {
   readonly label: string;
-  readonly quantity: 'mass' | 'length';
+  readonly quantity: Quantity;
 }
 
 /** Kilograms or pounds, millimetres or inches: beside the fields that mean them. */
@@ -15,8 +16,8 @@ export function UnitChoice({ label, quantity }: UnitChoiceProps) {
     <Choice
       label={label}
       value={units[quantity] as string}
-      options={Object.keys(UNITS[quantity]).map((code) => ({ code, name: code }))}
-      onChange={(unit) => unitsStore.set({ ...units, [quantity]: unit })}
+      options={Object.keys(UNITS[quantity]).map((code) => ({ code, name: unitLabel(code) }))}
+      onChange={(unit) => unitsStore.set(withUnit(units, quantity, unit))}
     />
   );
 }

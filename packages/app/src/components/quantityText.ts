@@ -36,7 +36,19 @@ export function shownText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, type
 }
 
 /** How far one tap of a stepper goes, in the unit itself. */
-const STEPS: Record<string, number> = { psi: 1, bar: 0.05, kPa: 5, kg: 10, lb: 20, mm: 5, in: 0.2 };
+const STEPS: Record<string, number> = {
+  psi: 1,
+  bar: 0.05,
+  kPa: 5,
+  kg: 10,
+  lb: 20,
+  mm: 5,
+  in: 0.2,
+  kmh: 5,
+  mph: 5,
+  L: 50,
+  gal: 10,
+};
 
 /** The typed value one step up or down, on a mark of the step; from nothing it starts at the given value. */
 export function stepped<Q extends Quantity>(

@@ -1,5 +1,5 @@
 import { askAbout } from '@dunlinmoss/contract';
-import type { Likely, UnitOf } from '@dunlinmoss/core';
+import type { Likely, Quantity, UnitOf } from '@dunlinmoss/core';
 import { useEffect, useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 
@@ -83,7 +83,7 @@ const simplePlace = <Body extends object>(at: string, also: readonly string[]): 
 const NOWHERE: readonly never[] = [];
 
 interface QuantityProps<Body extends object> extends NumberFieldOf<Body> {
-  readonly quantity: 'pressure' | 'mass' | 'length';
+  readonly quantity: Quantity;
   /** What such a value commonly is; anything else is asked about beside the field. */
   readonly likely?: Likely | null;
 }

@@ -5,6 +5,7 @@ import {
   type OutingRow,
   type ProofTestRow,
   type RigRow,
+  SPEED_KMH,
 } from '@dunlinmoss/contract';
 import { familyOf, MODIFIER_CODES, type Family, type GroundCode, type ModifierCode, groundOr } from '@dunlinmoss/core';
 import { type PlanRequest } from '@dunlinmoss/domain';
@@ -43,7 +44,7 @@ const modifiersIn = (text: string | undefined): ModifierCode[] => (text ?? '').s
 
 const speedIn = (text: string | undefined): number | null => {
   const value = Number(text);
-  return text !== undefined && value >= 1 && value <= 300 ? value : null;
+  return text !== undefined && value >= SPEED_KMH.least && value <= SPEED_KMH.most ? value : null;
 };
 
 /**

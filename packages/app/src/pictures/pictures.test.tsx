@@ -13,7 +13,7 @@ import { spread } from './spread';
 import { Staff } from './Staff';
 import { Strip } from './Strip';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 
 describe('spread', () => {
   it('leaves labels that have room where they are', () => {

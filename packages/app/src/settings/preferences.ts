@@ -1,4 +1,13 @@
-import { familyOf, type FamilyCode, type LengthUnit, type MassUnit, type PressureUnit } from '@dunlinmoss/core';
+import {
+  familyOf,
+  type FamilyCode,
+  type LengthUnit,
+  type MassUnit,
+  type PressureUnit,
+  type Quantity,
+  type SpeedUnit,
+  type VolumeUnit,
+} from '@dunlinmoss/core';
 
 import { createStore } from './store';
 
@@ -6,12 +15,26 @@ export interface Units {
   readonly pressure: PressureUnit;
   readonly mass: MassUnit;
   readonly length: LengthUnit;
+  readonly speed: SpeedUnit;
+  readonly volume: VolumeUnit;
   /** Pressures to half a psi, as bicycle gauges show them. */
   readonly fine?: boolean;
 }
 
+const METRIC = { mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const IN_POUNDS = { mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' } as const;
+
 /** How a person likes to read: kept on this device, because a phone in glare and a desk differ. */
-export const unitsStore = createStore<Units>({ pressure: 'psi', mass: 'kg', length: 'mm' }, 'units');
+export const unitsStore = createStore<Units>({ pressure: 'psi', ...METRIC }, 'units');
+
+/**
+ * The units after one of them is chosen. Weights bring lengths, speeds and volumes along, since people think in pounds,
+ * inches, miles and gallons or in none of them; each of those can be set apart again, and pressure always stands alone.
+ */
+export function withUnit(units: Units, quantity: Quantity, unit: string): Units {
+  if (quantity !== 'mass') return { ...units, [quantity]: unit };
+  return { ...units, ...(unit === 'lb' ? IN_POUNDS : METRIC) };
+}
 
 /** A person's units as the gauges of a rig's family show them. */
 export const unitsFor = (units: Units, family: FamilyCode): Units =>

@@ -10,7 +10,7 @@ export interface Store<T> {
 
 /** A value that every screen sees at once; with a key it is kept on this device. */
 export function createStore<T>(initial: T, key?: string): Store<T> {
-  let value = key === undefined ? initial : (readStored<T>(key) ?? initial);
+  let value = key === undefined ? initial : withNew(initial, readStored<T>(key));
   const listeners = new Set<() => void>();
   const subscribe = (listener: () => void): (() => void) => {
     listeners.add(listener);
@@ -26,4 +26,12 @@ export function createStore<T>(initial: T, key?: string): Store<T> {
     },
     use: () => useSyncExternalStore(subscribe, get, get),
   };
+}
+
+/** What is kept on this device, with whatever a newer version of the application added to it. */
+function withNew<T>(initial: T, stored: T | undefined): T {
+  if (stored === undefined) return initial;
+  const plain = (value: unknown): value is object =>
+    typeof value === 'object' && value !== null && !Array.isArray(value);
+  return plain(initial) && plain(stored) ? { ...initial, ...stored } : stored;
 }

@@ -6,7 +6,7 @@ import { newAiring } from '../data/airings';
 import type { AirJob } from '../hooks/useAirJob';
 import { sampleRig } from '@dunlinmoss/domain/testing';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
+const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
 
 /** A sound rig with so much in each wheel, cold psi; road pressure where nothing is said. */
 export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground: GroundCode = 'softSand'): AirJob {

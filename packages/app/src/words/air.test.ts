@@ -2,7 +2,7 @@ import { duration, hoursText, runProblemText, wheelName } from './air';
 import { logEndText } from './log';
 import { watchText } from './watch';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
+const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 
 describe('duration', () => {

@@ -5,7 +5,7 @@ import type { Units } from '../settings/preferences';
 import { sampleAxle } from '@dunlinmoss/domain/testing';
 import { capacityText } from './capacity';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const told = (change: Parameters<typeof sampleAxle>[1], speedKmh: number | null = null): string => {
   const axle = sampleAxle('rear', change);
   const curve = curveOf(axle);

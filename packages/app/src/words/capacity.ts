@@ -29,10 +29,10 @@ export function capacityText(
   const by = FROM[curve.value.from];
   if (!carries.ok) {
     return carries.code === 'tooFast'
-      ? `Good for ${speed(carries.topKmh)} by ${by}: not for this road speed.`
+      ? `Good for ${speed(carries.topKmh, units)} by ${by}: not for this road speed.`
       : `Its data sheet begins at ${pressure(carries.firstKpa, units)}: below that nothing is promised.`;
   }
-  const at = speedKmh === null ? '' : ` at ${speed(speedKmh)}`;
+  const at = speedKmh === null ? '' : ` at ${speed(speedKmh, units)}`;
   const how = carries.extrapolated
     ? curve.value.from === 'index'
       ? `estimated from ${by}, taken to hold at ${pressure(curve.value.points[0].pressureKpa, units)}`

@@ -2,14 +2,14 @@ import { familyOf, type CautionCode, type GroundPlan, STUCK } from '@dunlinmoss/
 
 import type { Units } from '../settings/preferences';
 import { AXLE_WORDS } from './axles';
-import { length, speed } from './format';
+import { length, speed, speedNumber } from './format';
 
 /** The speed guide in words, or undefined where law, tire and rider set it. */
-export function speedGuide({ ground, speedGuideKmh }: GroundPlan): string | undefined {
+export function speedGuide({ ground, speedGuideKmh }: GroundPlan, units: Pick<Units, 'speed'>): string | undefined {
   if (!speedGuideKmh) return undefined;
   if (ground === STUCK) return 'walking pace';
   const { low, high } = speedGuideKmh;
-  return low === high ? speed(high) : `${low}–${speed(high)}`;
+  return low === high ? speed(high, units) : `${speedNumber(low, units)}–${speed(high, units)}`;
 }
 
 /** What a soft tire can do, by what it is on. */
@@ -23,13 +23,13 @@ export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): 
     case 'stuckOnly':
       return 'One attempt, straight ahead, at walking pace. Then straight back up to what the ground asks for.';
     case 'fasterThanGuide':
-      return `You ask for more than the ${speedGuide(plan) ?? 'guide'} that this ground and these tires are good for. The floor has risen with it.`;
+      return `You ask for more than the ${speedGuide(plan, units) ?? 'guide'} that this ground and these tires are good for. The floor has risen with it.`;
     case 'chassisAground':
       return 'If the underside already rests on the ground, letting out air lowers it further. Dig and use boards first.';
     case 'recoveryGear':
       return 'Recovery gear kills when it is used wrong. Nobody in line with a rope; never go under a vehicle on a jack.';
     case 'speedAndHeat':
-      return `Hold ${speedGuide(plan) ?? 'the posted speed'} or less. Soft tires at speed overheat and fail.`;
+      return `Hold ${speedGuide(plan, units) ?? 'the posted speed'} or less. Soft tires at speed overheat and fail.`;
     case 'gentleTurns':
       return (
         GENTLE[familyOf(plan.family).kind] ??

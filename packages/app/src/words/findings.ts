@@ -39,8 +39,8 @@ export function findingWords(finding: Finding, kind: Family['kind'], units: Unit
       };
     case 'tooFast':
       return {
-        what: `${on}: the road is driven at ${speed(finding.speedKmh)}, and this tire is good for ${speed(finding.topKmh)}.`,
-        todo: `Hold ${speed(finding.topKmh)} or less, or fit tires for more.`,
+        what: `${on}: the road is driven at ${speed(finding.speedKmh, units)}, and this tire is good for ${speed(finding.topKmh, units)}.`,
+        todo: `Hold ${speed(finding.topKmh, units)} or less, or fit tires for more.`,
       };
     case 'overAxleRating':
       return {

@@ -4,10 +4,10 @@ import fc from 'fast-check';
 
 import type { Units } from '../settings/preferences';
 import { parseNumber, parseSum } from '../settings/typedNumber';
-import { editText, length, mass, percent, pressure, pressureNumber, pressureRange, speed } from './format';
+import { editText, length, mass, percent, pressure, pressureNumber, pressureRange, speed, volume } from './format';
 
-const US: Units = { pressure: 'psi', mass: 'lb', length: 'in' };
-const SI: Units = { pressure: 'kPa', mass: 'kg', length: 'mm' };
+const US: Units = { pressure: 'psi', mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' };
+const SI: Units = { pressure: 'kPa', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 
 describe('onGauge', () => {
@@ -47,7 +47,14 @@ describe('number with its unit', () => {
     [mass(95, SI), '95 kg'],
     [length(254, US), '10.0 in'],
     [length(-0.2, SI), '0 mm'],
-    [speed(30), '30 km/h'],
+    [speed(30, SI), '30 km/h'],
+    [speed(80, US), '50 mph'],
+    [speed(40, US), '25 mph'],
+    // A limit is never told higher than it is.
+    [speed(30, US), '18 mph'],
+    [speed(15, US), '9 mph'],
+    [volume(1000, US), '264 gal'],
+    [volume(1000, SI), '1000 L'],
     [percent(0.227), '23 %'],
   ])('%s', (text, expected) => expect(plain(text)).toBe(expected));
 

@@ -3,7 +3,9 @@ import { onGauge, type GaugeUnits } from '@dunlinmoss/domain';
 
 import type { Units } from '../settings/preferences';
 
-const DIGITS: Record<string, number> = { psi: 0, bar: 2, kPa: 0, kg: 0, lb: 0, mm: 0, in: 1, kmh: 0, mph: 0 };
+const DIGITS: Record<string, number> = {
+  ...{ psi: 0, bar: 2, kPa: 0, kg: 0, lb: 0, mm: 0, in: 1, kmh: 0, mph: 0, L: 0, gal: 0 },
+};
 
 const LABELS: Record<string, string> = { kmh: 'km/h' };
 export const unitLabel = (unit: string): string => LABELS[unit] ?? unit;
@@ -38,7 +40,16 @@ const withUnit = <Q extends Exclude<Quantity, 'pressure'>>(quantity: Q, unit: Un
 export const pressure = (kpa: number, units: Units): string => `${pressureNumber(kpa, units)}\u00a0${units.pressure}`;
 export const mass = (kg: number, { mass: unit }: Units): string => withUnit('mass', unit, kg);
 export const length = (mm: number, { length: unit }: Units): string => withUnit('length', unit, mm);
-export const speed = (kmh: number): string => withUnit('speed', 'kmh', kmh);
+export const volume = (liters: number, { volume: unit }: Units): string => withUnit('volume', unit, liters);
+
+/** What is told of a speed is what may not be passed: rounded down, but for less than a speedometer shows. */
+const SPEEDOMETER = 0.3;
+
+/** The number of a speed alone. */
+export const speedNumber = (kmh: number, { speed: unit }: Pick<Units, 'speed'>): string =>
+  String(Math.floor(fromCanonical('speed', unit, kmh) + SPEEDOMETER));
+export const speed = (kmh: number, units: Pick<Units, 'speed'>): string =>
+  `${speedNumber(kmh, units)}\u00a0${unitLabel(units.speed)}`;
 export const percent = (share: number): string => `${(100 * share).toFixed(0)}\u00a0%`;
 
 /** A range in one unit; one number where both ends read the same. */
@@ -50,7 +61,19 @@ export function pressureRange(lowKpa: number, highKpa: number, units: Units): st
 
 /** As a person would type it: short, and no finer than they could have meant. */
 export function editText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string {
-  const digits: Record<string, number> = { psi: 1, bar: 2, kPa: 0, kg: 1, lb: 1, mm: 1, in: 2 };
+  const digits: Record<string, number> = {
+    psi: 1,
+    bar: 2,
+    kPa: 0,
+    kg: 1,
+    lb: 1,
+    mm: 1,
+    in: 2,
+    kmh: 1,
+    mph: 1,
+    L: 1,
+    gal: 1,
+  };
   return String(Number(fromCanonical(quantity, unit, canonical).toFixed(digits[unit] ?? 1)));
 }
 

@@ -3,7 +3,7 @@ import type { ArchiveCounts, LoadsOutcome } from '@dunlinmoss/contract';
 import type { Units } from '../settings/preferences';
 import { archiveDoneText, archiveProblemText, failureText, lineText, rowText, tableProblemText } from './imports';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 const outcome = (change: Partial<LoadsOutcome>): LoadsOutcome => ({
   line: 7,

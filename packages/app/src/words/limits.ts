@@ -169,14 +169,14 @@ export function noPlanText(problem: PlanProblem, kind: Kind, units: Units): stri
     case 'floorAboveCeiling':
       return `${axle}: no safe pressure. ${crossed(problem, units)}`;
     case 'noPressureCarries': {
-      const at = problem.speedKmh === null ? '' : ` at ${speed(problem.speedKmh)}`;
+      const at = problem.speedKmh === null ? '' : ` at ${speed(problem.speedKmh, units)}`;
       return (
         `${axle}: no safe pressure. ${mass(problem.wheelLoadKg, units)} is on a wheel, and its tire carries ` +
         `${mass(problem.mostKg, units)}${at} at the most. ${kind === 'farm' ? 'Unload, drive slower, or fit' : 'Unload, or fit'} a tire that carries it.`
       );
     }
     case 'tooFast':
-      return `${axle}: its tire is made for ${speed(problem.topKmh)} at the most, and ${speed(problem.speedKmh)} is asked for. Drive slower, or fit a faster tire.`;
+      return `${axle}: its tire is made for ${speed(problem.topKmh, units)} at the most, and ${speed(problem.speedKmh, units)} is asked for. Drive slower, or fit a faster tire.`;
     case 'placardAboveSidewall':
       return (
         `${axle}: the road pressure of ${pressure(problem.placardKpa, units)} is above the sidewall's maximum of ` +

@@ -42,10 +42,14 @@ export function tireInWords(tire: Tire, units: Units): string {
   if (service) {
     const { loadIndex, dualLoadIndex, speedSymbol, faster } = service;
     const alone = dualLoadIndex === undefined ? '' : ' alone';
-    parts.push(`carries ${mass(loadIndexKg(loadIndex)!, units)}${alone} at ${speed(speedSymbolKmh(speedSymbol))}`);
+    parts.push(
+      `carries ${mass(loadIndexKg(loadIndex)!, units)}${alone} at ${speed(speedSymbolKmh(speedSymbol), units)}`,
+    );
     if (dualLoadIndex !== undefined) parts.push(`${mass(loadIndexKg(dualLoadIndex)!, units)} as one of a pair`);
     if (faster) {
-      parts.push(`${mass(loadIndexKg(faster.loadIndex)!, units)} at ${speed(speedSymbolKmh(faster.speedSymbol))}`);
+      parts.push(
+        `${mass(loadIndexKg(faster.loadIndex)!, units)} at ${speed(speedSymbolKmh(faster.speedSymbol), units)}`,
+      );
     }
   }
   if (loadRange) parts.push(`load range ${loadRange}`);

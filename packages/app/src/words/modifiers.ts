@@ -1,5 +1,8 @@
 import type { Kind, ModifierCode } from '@dunlinmoss/core';
 
+import type { Units } from '../settings/preferences';
+import { speed, speedNumber } from './format';
+
 /** What may be said of a day, or what the rig says by itself, and what comes of it. */
 export const MODIFIER_WORDS: Record<ModifierCode, { readonly name: string; readonly note: string }> = {
   heat: { name: 'Hot day', note: 'Hot sand is softer: the low end of the window, and less speed' },
@@ -20,17 +23,17 @@ export const MODIFIER_WORDS: Record<ModifierCode, { readonly name: string; reado
 };
 
 /** What may be said of the day in one line: `Hot day, steep, 50 km/h`. */
-export function dayText(modifiers: readonly ModifierCode[], speedKmh: number | null): string {
+export function dayText(modifiers: readonly ModifierCode[], speedKmh: number | null, units: Units): string {
   const parts = [
     ...modifiers.map((code) => MODIFIER_WORDS[code].name.toLowerCase()),
-    ...(speedKmh === null ? [] : [`${speedKmh}\u00a0km/h needed`]),
+    ...(speedKmh === null ? [] : [`${speed(speedKmh, units)} needed`]),
   ];
   const text = parts.join(', ');
   return text === '' ? 'Nothing special' : text[0]!.toUpperCase() + text.slice(1);
 }
 
 /** What the speed that is typed means to a kind of rig. */
-export const speedHint = (kind: Kind): string =>
+export const speedHint = (kind: Kind, units: Units): string =>
   kind === 'farm'
-    ? 'Empty goes by 8 to 10 km/h in the field, 25 in the lane and road speed on the road.'
+    ? `Empty goes by ${speedNumber(8, units)} to ${speed(10, units)} in the field, ${speedNumber(25, units)} in the lane and road speed on the road.`
     : 'Empty goes by the guide of the ground.';

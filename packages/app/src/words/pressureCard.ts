@@ -6,7 +6,7 @@ import { unitsFor, type Units } from '../settings/preferences';
 import { axleName } from './axles';
 import { cautionText, speedGuide } from './cautions';
 import { FAMILY_WORDS } from './families';
-import { day, mass, pressureNumber } from './format';
+import { day, mass, pressureNumber, unitLabel } from './format';
 import { groundName } from './grounds';
 import { SCHOOL_WORDS } from './schools';
 import type { Sheet } from './sheet';
@@ -58,11 +58,11 @@ export function pressureCard(
     ].join(' · '),
     parts: [
       {
-        head: ['Ground', ...rig.axles.map(({ position }) => axleName(position, family.kind)), 'km/h'],
+        head: ['Ground', ...rig.axles.map(({ position }) => axleName(position, family.kind)), unitLabel(units.speed)],
         rows: plans.map(({ ground, plan }) => [
           groundName(ground),
           ...(plan.ok ? plan.value.axles.map((axle) => cell(axle, own)) : rig.axles.map(() => 'no safe pressure')),
-          plan.ok ? speedCell(plan.value) : '–',
+          plan.ok ? speedCell(plan.value, units) : '–',
         ]),
       },
       { title: 'Mind', bullets: cautionsOf(known, own) },
@@ -81,8 +81,8 @@ function cell(axle: GroundPlan['axles'][number], units: Units): string {
   return `${text(startKpa)}${window} ≥\u00a0${text(floorKpa)}`;
 }
 
-const speedCell = (plan: GroundPlan): string =>
-  plan.ground === STUCK ? 'walk' : (speedGuide(plan)?.replace(/\u00a0?km\/h/, '') ?? '–');
+const speedCell = (plan: GroundPlan, units: Units): string =>
+  plan.ground === STUCK ? 'walk' : (speedGuide(plan, units)?.replace(/\u00a0\D*$/, '') ?? '–');
 
 /** Each caution once, in the words of the softest ground it applies to. */
 function cautionsOf(plans: readonly GroundPlan[], units: Units): string[] {

@@ -11,7 +11,7 @@ import { pressureCard } from './pressureCard';
 import { rigCard } from './rigCard';
 import { sheetText } from './sheet';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const NOW = '2026-05-02T08:00:00.000Z';
 const rig = sampleRig({
   name: 'Żuraw – crane № 7',

@@ -26,7 +26,7 @@ export function rigCard(rig: RigRow, gauges: readonly GaugeRow[], units: Units, 
     about: [
       FAMILY_WORDS[rig.family].name,
       today ? `loaded: ${today.name}` : 'no load told yet',
-      ...(speedKmh === null ? [] : [`road ${speed(speedKmh)}`]),
+      ...(speedKmh === null ? [] : [`road ${speed(speedKmh, units)}`]),
       day(now),
     ].join(' · '),
     parts: [

@@ -5,7 +5,7 @@ import { movedText } from './moved';
 import { warmText } from './warm';
 import { inTiresText, knownText } from './wheelState';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
+const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
 const nowMs = Date.parse('2026-11-27T12:00:00Z');
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 const inTire = (change: Partial<InTire> = {}): InTire => ({

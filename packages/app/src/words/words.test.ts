@@ -46,7 +46,7 @@ import { contactText } from './proof/tape';
 import { TOOL_WORDS } from './tools';
 import { stepWords } from './working';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 const loaded = (loadKg: number) =>
   sampleCase({
@@ -110,7 +110,7 @@ describe('speedGuide', () => {
     ['stuck', 'walking pace'],
     ['pavement', undefined],
   ] as const)('%s: %s', (ground, text) => {
-    const guide = speedGuide(planOf(ground));
+    const guide = speedGuide(planOf(ground), units);
     expect(guide && plain(guide)).toBe(text);
   });
 });
@@ -348,8 +348,8 @@ describe('what stands beside a number', () => {
 
 describe('what is said of the day', () => {
   it('stands in one line', () => {
-    expect(dayText([], null)).toBe('Nothing special');
-    expect(plain(dayText(['heat', 'steep'], 50))).toBe('Hot day, steep, 50 km/h needed');
+    expect(dayText([], null, units)).toBe('Nothing special');
+    expect(plain(dayText(['heat', 'steep'], 50, units))).toBe('Hot day, steep, 50 km/h needed');
   });
 
   it('has a name for everything, and none twice', () => {

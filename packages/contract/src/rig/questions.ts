@@ -28,6 +28,7 @@ const UNIT_FACTORS: Record<Quantity, readonly number[]> = {
   mass: Object.values(UNITS.mass).filter((size) => size !== 1),
   length: [toCanonical('length', 'in', 1), 1000],
   speed: Object.values(UNITS.speed).filter((size) => size !== 1),
+  volume: Object.values(UNITS.volume).filter((size) => size !== 1),
 };
 
 const times = ({ low, high }: Likely, factor: number): Likely => ({ low: low * factor, high: high * factor });

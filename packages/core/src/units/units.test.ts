@@ -9,6 +9,7 @@ describe('toCanonical', () => {
     ['mass', 'lb', 2205, 1000.1711759],
     ['length', 'in', 16, 406.4],
     ['speed', 'mph', 50, 80.4672],
+    ['volume', 'gal', 100, 378.5411784],
   ] as const)('%s: %s %d', (quantity, unit, value, expected) => {
     expect(toCanonical(quantity as 'pressure', unit as 'psi', value)).toBeCloseTo(expected, 6);
   });

@@ -4,19 +4,21 @@ export const STANDARD_GRAVITY = 9.80665;
 const KG_PER_LB = 0.45359237; // exact: international avoirdupois pound
 const MM_PER_INCH = 25.4; // exact: international inch
 const KM_PER_MILE = 1.609344; // exact: international mile
+const L_PER_GALLON = (231 * MM_PER_INCH ** 3) / 1e6; // exact: US gallon of 231 cubic inches
 
 /** One pound-force on a square inch in kPa, from the exact pound, inch and gravity: 6.894757293… */
 const KPA_PER_PSI = (KG_PER_LB * STANDARD_GRAVITY) / (MM_PER_INCH / 1000) ** 2 / 1000;
 
 /**
  * Every unit a person may choose, as its size in the canonical unit of its quantity
- * (kPa, kg, mm, km/h). All of them are exact.
+ * (kPa, kg, mm, km/h, L). All of them are exact.
  */
 export const UNITS = {
   pressure: { kPa: 1, psi: KPA_PER_PSI, bar: 100 },
   mass: { kg: 1, lb: KG_PER_LB },
   length: { mm: 1, in: MM_PER_INCH },
   speed: { kmh: 1, mph: KM_PER_MILE },
+  volume: { L: 1, gal: L_PER_GALLON },
 } as const;
 
 export type Quantity = keyof typeof UNITS;
@@ -24,6 +26,8 @@ export type UnitOf<Q extends Quantity> = keyof (typeof UNITS)[Q] & string;
 export type PressureUnit = UnitOf<'pressure'>;
 export type MassUnit = UnitOf<'mass'>;
 export type LengthUnit = UnitOf<'length'>;
+export type SpeedUnit = UnitOf<'speed'>;
+export type VolumeUnit = UnitOf<'volume'>;
 
 const sizeOf = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>): number =>
   (UNITS[quantity] as Record<string, number>)[unit]!;
@@ -38,7 +42,7 @@ export function toCanonical<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, va
 }
 
 /**
- * A canonical value (kPa, kg, mm, km/h) in a person's unit.
+ * A canonical value (kPa, kg, mm, km/h, L) in a person's unit.
  *
  * @example fromCanonical('mass', 'lb', 500) // 1102.3113…
  */

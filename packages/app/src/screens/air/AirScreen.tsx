@@ -11,7 +11,7 @@ import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
-import { pressure } from '../../words/format';
+import { pressure, speed } from '../../words/format';
 import { knownText } from '../../words/wheelState';
 import { addressOf } from '../../hooks/usePlanQuery';
 import { AirQuestion } from './AirQuestion';
@@ -98,7 +98,7 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
           <Text role="alert" tone="rust" as="small">
             {gaps.limpKmh === null
               ? 'Low. Put the air back before pavement, or read every wheel in Road check.'
-              : `Low. On pavement ${gaps.limpKmh} km/h at the most, straight and short, until the air is back.`}
+              : `Low. On pavement ${speed(gaps.limpKmh, units)} at the most, straight and short, until the air is back.`}
           </Text>
         )}
       </Panel>

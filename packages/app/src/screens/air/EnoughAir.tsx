@@ -6,7 +6,7 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { duration, wheelName } from '../../words/air';
-import { pressure } from '../../words/format';
+import { pressure, speed } from '../../words/format';
 import type { AirJob } from '../../hooks/useAirJob';
 
 interface EnoughAirProps {
@@ -90,7 +90,7 @@ function BestUse({ job, used, wheels }: Omit<EnoughAirProps, 'fill'>) {
       <Text as="strong" tone="rust">
         {use.speedKmh === null
           ? 'Then there is no limit but the law and the tire.'
-          : `Then ${use.speedKmh} km/h at the most, straight and short, to the next air.`}
+          : `Then ${speed(use.speedKmh, units)} at the most, straight and short, to the next air.`}
       </Text>
       <Text as="small" tone="muted">
         Every wheel as much as the same speed asks of it, so that none holds the others back. By the trade’s speeds for

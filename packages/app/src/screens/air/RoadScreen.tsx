@@ -11,7 +11,7 @@ import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
-import { pressure, when } from '../../words/format';
+import { pressure, speed, when } from '../../words/format';
 import { knownText } from '../../words/wheelState';
 import { AirQuestion } from './AirQuestion';
 import type { AirJob } from '../../hooks/useAirJob';
@@ -105,7 +105,7 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
               <Text role="alert" tone="rust" as="strong">
                 {limpKmh === null
                   ? 'Soft tires overheat and fail on the road.'
-                  : `If it can’t be helped: ${limpKmh} km/h at the most, straight and short, to the next air.`}
+                  : `If it can’t be helped: ${speed(limpKmh, units)} at the most, straight and short, to the next air.`}
               </Text>
               <Text as="small" tone="muted">
                 Soft tires at speed overheat and fail, and can leave the rim in a sharp turn. The speed is the trade’s

@@ -12,7 +12,7 @@ import { gaugeRangeProblem } from './gaugeRange';
 import { StoragePanel } from './StoragePanel';
 import { lastTool, rememberTool, toolsFor } from './toolChoice';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
+const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
 const plain = (element: HTMLElement): string => (element.textContent ?? '').replace(/\u00a0/g, ' ');
 
 const kept: { airings: AiringRow[]; readings: ReadingRoundRow[] } = { airings: [], readings: [] };

@@ -69,7 +69,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
             : 'No pressures set yet.'}
         </Text>
         {(outing.modifiers.length > 0 || outing.speedKmh !== null) && (
-          <Text>{`The day: ${dayText(outing.modifiers, outing.speedKmh).toLowerCase()}.`}</Text>
+          <Text>{`The day: ${dayText(outing.modifiers, outing.speedKmh, units).toLowerCase()}.`}</Text>
         )}
       </Panel>
       <AirOfOuting outing={outing} units={units} />

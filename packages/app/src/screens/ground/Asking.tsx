@@ -1,15 +1,16 @@
-import type { RigRow } from '@dunlinmoss/contract';
+import { SPEED_KMH, type RigRow } from '@dunlinmoss/contract';
 import { groundOf, modifiersFor, type ModifierCode } from '@dunlinmoss/core';
 import { useState } from 'react';
 
 import { Choice } from '../../components/Choice';
 import { GroundChoice } from '../../components/GroundPicker';
-import { NumberField } from '../../components/NumberField';
+import { QuantityField } from '../../components/QuantityField';
+import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../components/quantityText';
 import { Toggle } from '../../components/Toggle';
 import { UnfoldRow } from '../../components/UnfoldRow';
 import { useWide } from '../../theme/useWide';
 import { FAMILY_WORDS } from '../../words/families';
-import { parseNumber } from '../../settings/typedNumber';
+import { speed, speedNumber } from '../../words/format';
 import { GROUND_WORDS } from '../../words/grounds';
 import { dayText, MODIFIER_WORDS, speedHint } from '../../words/modifiers';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
@@ -21,13 +22,13 @@ interface AskingProps {
 
 /** What is put in: the rig, how it is loaded, the ground, the day; two to a row, so that the numbers stay in view. */
 export function Asking({ question, rigs }: AskingProps) {
-  const { rig, family, loadCase, asked, change } = question;
+  const { rig, family, loadCase, asked, units, change } = question;
   const wide = useWide();
   const offered = modifiersFor(family.kind, groundOf(asked.ground));
   const said = asked.modifiers.filter((code) => offered.includes(code));
   const day = {
     label: 'The day',
-    value: dayText(said, asked.speedKmh),
+    value: dayText(said, asked.speedKmh, units),
     content: () => <Day key={`${rig.id} ${asked.ground}`} question={question} />,
   };
   const ground = (close: () => void) => (
@@ -108,18 +109,18 @@ export const RigPicker = ({
 }) => <UnfoldRow items={[rigItem(rig, rigs, onRig)]} />;
 
 /** What the day is like, and how fast it has to go: kept as it is said. */
-function Day({ question: { family, asked, change } }: { readonly question: PlanQuery }) {
+function Day({ question: { family, asked, units, change } }: { readonly question: PlanQuery }) {
   const { modifiers, speedKmh, ground } = asked;
-  const [typed, setTyped] = useState(speedKmh === null ? '' : String(speedKmh));
-  const value = parseNumber(typed);
-  const wrong = typed.trim() !== '' && (value === undefined || value < 1 || value > 300);
+  const [typed, setTyped] = useState(speedKmh === null ? EMPTY_QUANTITY : quantityText('speed', units.speed, speedKmh));
+  const value = canonicalOf('speed', typed);
+  const wrong = typed.text.trim() !== '' && (value === undefined || value < SPEED_KMH.least || value > SPEED_KMH.most);
   const say = (code: ModifierCode, on: boolean): void =>
     change({ modifiers: on ? [...modifiers, code] : modifiers.filter((each) => each !== code) });
-  const type = (text: string): void => {
+  const type = (text: QuantityText): void => {
     setTyped(text);
-    const next = parseNumber(text);
-    if (text.trim() === '') change({ speedKmh: null });
-    else if (next !== undefined && next >= 1 && next <= 300) change({ speedKmh: next });
+    const next = canonicalOf('speed', text);
+    if (text.text.trim() === '') change({ speedKmh: null });
+    else if (next !== undefined && next >= SPEED_KMH.least && next <= SPEED_KMH.most) change({ speedKmh: next });
   };
   return (
     <>
@@ -133,13 +134,17 @@ function Day({ question: { family, asked, change } }: { readonly question: PlanQ
         />
       ))}
       {family.speedGuide && (
-        <NumberField
+        <QuantityField
           label="Speed needed"
-          unit="km/h"
+          quantity="speed"
           value={typed}
           onChange={type}
-          hint={speedHint(family.kind)}
-          problem={wrong ? 'Expected 1 to 300 km/h, or nothing.' : undefined}
+          hint={speedHint(family.kind, units)}
+          problem={
+            wrong
+              ? `Expected ${speedNumber(SPEED_KMH.least, units)} to ${speed(SPEED_KMH.most, units)}, or nothing.`
+              : undefined
+          }
         />
       )}
     </>

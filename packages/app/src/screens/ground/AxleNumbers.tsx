@@ -24,7 +24,7 @@ interface AxleNumbersProps {
 /** The number first: for each axle what to set, its window, how low at the most, and why. */
 export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
   const palette = usePalette();
-  const guide = speedGuide(plan);
+  const guide = speedGuide(plan, units);
   const counted = [...new Set(plan.axles.flatMap(({ modifiers }) => modifiers))];
   return (
     <View style={[styles.box, { backgroundColor: palette.card, borderColor: palette.line }]}>

@@ -56,7 +56,7 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
                 ),
               }))}
             />
-            {speedGuideKmh && <Text as="strong">{`At most ${speed(speedGuideKmh.high)} there.`}</Text>}
+            {speedGuideKmh && <Text as="strong">{`At most ${speed(speedGuideKmh.high, units)} there.`}</Text>}
             {school !== null && (
               <Text as="small">{`By ${SCHOOL_WORDS[school].name.toLowerCase()}: ${SCHOOL_WORDS[school].who}`}</Text>
             )}

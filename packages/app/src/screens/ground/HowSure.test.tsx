@@ -33,7 +33,7 @@ jest.mock('../../data/gauges', () => ({
   ],
 }));
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
+const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
 const rig = sampleRig();
 const asked = { ground: 'softSand', modifiers: [], speedKmh: null } as const;
 const input = planInput(rig, [], asked);

@@ -26,6 +26,7 @@ import { Text } from '../../components/Text';
 import { groundName } from '../../words/grounds';
 import { pressuresText } from '../../words/outing';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
+import { speed } from '../../words/format';
 
 /** Where somebody is stuck of whom nothing else is known: the softest common ground of such a rig. */
 const softGround = (kind: Kind) =>
@@ -107,7 +108,7 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
     <Panel title={`Below the floor, step ${at} of ${rungs.length}`}>
       <Numerals units={units} axles={onGaugeUp(step.pressures)} />
       <Text>
-        {`One attempt, a few lengths, straight, at walking pace (${step.speedKmh} km/h at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
+        {`One attempt, a few lengths, straight, at walking pace (${speed(step.speedKmh, units)} at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
       </Text>
       <Text>{`Then back up to ${pressuresText(back, units)}, what ${groundName(here).toLowerCase()} asks for, before you drive on.`}</Text>
       <Action kind="hurt" label="It is let out: keep it, with the way back" onPress={() => void keep()} />

@@ -20,7 +20,7 @@ jest.mock('../../data/outbox', () => ({
 }));
 jest.mock('../../components/Notice', () => ({ notify: () => undefined }));
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
+const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
 const planOf = (rig: RigRow, ground: Parameters<typeof planInput>[2]['ground'], day: object = {}): GroundPlan => {
   const input = planInput(rig, [], { ground, modifiers: [], speedKmh: null, ...day });
   const plan = input.ok ? planGround(input.value) : input;

@@ -3,6 +3,7 @@ import { axleOnGauge } from '@dunlinmoss/domain';
 
 import type { Units } from '../../settings/preferences';
 import type { Store } from '../../settings/store';
+import { area } from '../../words/area';
 import { length, mass, percent, pressure, speed } from '../../words/format';
 
 export interface Shown {
@@ -39,7 +40,7 @@ export const readingsIn = (units: Units): readonly Reading[] => {
     { name: 'Settles by', read: ofPatch(({ deflectionMm }) => length(deflectionMm, units)) },
     { name: 'Share of its height', read: ofPatch(({ deflectionShare }) => percent(deflectionShare)) },
     { name: 'Contact length', read: ofPatch(({ lengthMm }) => length(lengthMm, units)) },
-    { name: 'Print, outline', read: ofPatch(({ grossAreaMm2 }) => `${Math.round(grossAreaMm2 / 100)} cm²`) },
+    { name: 'Print, outline', read: ofPatch(({ grossAreaMm2 }) => area(grossAreaMm2, units)) },
     { name: 'On the ground', read: ofPatch(({ groundPressureKpa }) => pressure(groundPressureKpa, units)) },
     {
       name: 'Clearance lost',
@@ -48,7 +49,7 @@ export const readingsIn = (units: Units): readonly Reading[] => {
     { name: 'Load left', read: ({ loadLeftKg }) => (loadLeftKg === null ? null : mass(loadLeftKg, units)) },
     {
       name: 'Fastest here',
-      read: ({ speedKmh }) => (speedKmh === null ? null : speed(Math.floor(speedKmh / 5) * 5)),
+      read: ({ speedKmh }) => (speedKmh === null ? null : speed(Math.floor(speedKmh / 5) * 5, units)),
     },
   ];
 };

@@ -17,7 +17,7 @@ import {
 } from './routineForm';
 import { slopeOf } from './routines/SlopeFromTilt';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const tire = { tireMarking: '265/65R17 112T', loadRange: 'standard', wheelLoadKg: 600, widthMm: null } as const;
 const tireOfTest = ({ tireMarking, loadRange, wheelLoadKg, widthMm }: ProofTestRow['details']) => ({
   tireMarking,

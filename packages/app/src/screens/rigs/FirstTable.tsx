@@ -54,7 +54,7 @@ export function FirstTable({ family, rows, units }: FirstTableProps) {
             ))}
             {fast && (
               <Text role="cell" as="small" tone="muted" style={styles.speed}>
-                {fastestKmh === null ? '' : speed(fastestKmh)}
+                {fastestKmh === null ? '' : speed(fastestKmh, units)}
               </Text>
             )}
           </View>

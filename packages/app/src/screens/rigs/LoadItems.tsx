@@ -162,7 +162,13 @@ function TankFields({ form, index, spoken }: TankProps) {
     <>
       <View style={styles.wrap}>
         <View style={styles.half}>
-          <RowNumber form={form} at={`/items/${index}/liters`} label="Holds" unit="l" spoken={`${spoken}: holds`} />
+          <RowQuantity
+            form={form}
+            at={`/items/${index}/liters`}
+            label="Holds"
+            quantity="volume"
+            spoken={`${spoken}: holds`}
+          />
         </View>
         <View style={styles.half}>
           <RowNumber

@@ -5,20 +5,21 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../../settings/preferences';
-import { RowNumber, RowQuantity, RowText } from '../../forms/fields';
+import { RowQuantity, RowText } from '../../forms/fields';
 import { appended, chosen, removed } from '../../forms/rowForm';
 import { useChanged, useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Toggle } from '../../components/Toggle';
-import { UnitChoice } from '../../components/UnitChoice';
+import { UnitsOpen } from '../../components/UnitsOpen';
 import { Plus, Trash } from '../../theme/icons';
 import { axleName } from '../../words/axles';
 import { savedText } from '../../words/saved';
 import { addedAxle, axlesOf, emptyRig, groupOf, wearsAlike, withSameTires, type TireGroup } from './rigForm';
 import { TireFields } from './TireFields';
 import { AxleFields } from './AxleFields';
+import { speed } from '../../words/format';
 
 interface RigFormProps {
   readonly family: FamilyCode;
@@ -100,16 +101,15 @@ export function RigForm({ family: code, row }: RigFormProps) {
         />
       )}
       {asks('topSpeed') && (
-        <RowNumber
+        <RowQuantity
           form={form}
           at="/topSpeedKmh"
           label="Fastest on the road"
-          unit="km/h"
-          hint={`Empty means ${family.roadSpeedKmh} km/h. What farm tires carry depends on it.`}
+          quantity="speed"
+          hint={`${family.roadSpeedKmh === null ? '' : `Empty means ${speed(family.roadSpeedKmh, units)}. `}What farm tires carry depends on it.`}
         />
       )}
-      <UnitChoice label="Weights in" quantity="mass" />
-      <UnitChoice label="Lengths in" quantity="length" />
+      <UnitsOpen />
       <Action kind="main" label={row ? 'Save the changes' : 'Save this rig'} onPress={() => void form.submit()} />
       {row && <DropChanges form={form} row={row} />}
     </View>

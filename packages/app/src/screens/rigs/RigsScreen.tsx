@@ -8,6 +8,7 @@ import { Page } from '../../components/Page';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
 import { Unfold } from '../../components/Unfold';
+import { UnitsOpen } from '../../components/UnitsOpen';
 import { useWide } from '../../theme/useWide';
 import { RigDetail } from './RigDetail';
 import { RigList } from './RigList';
@@ -63,6 +64,7 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
           <Action key={label} label={label} onPress={() => router.navigate(href)} />
         ))}
       </Unfold>
+      <UnitsOpen />
       {(all.rows.length > 8 || sought !== '') && (
         <TextField label="Find a rig by name" value={search} onChange={setSearch} />
       )}

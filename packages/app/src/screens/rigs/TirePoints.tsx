@@ -3,7 +3,7 @@ import { readMarking } from '@dunlinmoss/core';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { RowNumber, RowQuantity, usePicked } from '../../forms/fields';
+import { RowQuantity, usePicked } from '../../forms/fields';
 import { appended, removed } from '../../forms/rowForm';
 import { useValue, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
@@ -94,12 +94,12 @@ export function DataSheet({ form, axles, spoken }: TireProps) {
             spoken={`${spoken}row ${row + 1}, at`}
             quantity="pressure"
           />
-          <RowNumber
+          <RowQuantity
             form={form}
             at={`/axles/${axles[0]!}/rows/${row}/speedKmh`}
             also={axles.slice(1).map((index) => `/axles/${index}/rows/${row}/speedKmh` as const)}
             label="Up to"
-            unit="km/h"
+            quantity="speed"
             spoken={`${spoken}row ${row + 1}, up to`}
           />
           <RowQuantity

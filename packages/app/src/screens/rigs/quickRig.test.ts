@@ -3,7 +3,7 @@ import { rig as rigSchema, type Rig } from '@dunlinmoss/contract';
 
 import { firstRows, quickRig } from './quickRig';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm' } as const;
+const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
 /** A size that each kind wears, as it is said or read, and what it runs on the road, psi. */
 const SIZES: Record<string, readonly [string, number]> = {
   car: ['265 70 17', 36],

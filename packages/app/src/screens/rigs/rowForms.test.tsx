@@ -61,7 +61,7 @@ const savingLoad = (row: RigRow, change?: () => void) =>
   saving(<LoadForm rig={row} loadCase={row.loadCases[0]} />, /^Save this load/, change);
 
 beforeEach(() => {
-  unitsStore.set({ pressure: 'psi', mass: 'lb', length: 'in' });
+  unitsStore.set({ pressure: 'psi', mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' });
   localStorage.clear();
 });
 afterEach(cleanup);

@@ -25,6 +25,7 @@ import { inTiresText } from '../../words/wheelState';
 import { DemoShelf } from './DemoShelf';
 import { Path } from './OutingPath';
 import { useNext } from './useNext';
+import { speed } from '../../words/format';
 
 interface MachineNowProps {
   readonly entry: BoardEntry;
@@ -58,7 +59,9 @@ export function MachineNow({ entry, below }: MachineNowProps) {
   );
   // What holds where the air can't be put back.
   const limp =
-    limpKmh === null ? '' : `If it can’t be helped: ${limpKmh} km/h at the most, straight and short, to the next air.`;
+    limpKmh === null
+      ? ''
+      : `If it can’t be helped: ${speed(limpKmh, units)} at the most, straight and short, to the next air.`;
   const soft = step === 'standsLow' || step === 'airUp';
   const onPurpose = async (): Promise<void> => {
     const before = bodyOf('rigs', rig);

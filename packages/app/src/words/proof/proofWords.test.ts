@@ -6,7 +6,7 @@ import { nextTimeText } from '../learned';
 import { ROUTINE_WORDS } from './registry';
 import { sureText } from './routineWords';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const verdict = (change: Partial<Judgement>): Judgement => ({
   verdict: '',
   move: 'keep',

@@ -3,7 +3,7 @@ import type { PointPx } from '@dunlinmoss/core';
 import type { Units } from '../../../settings/preferences';
 import { newPhotoWork, photoWork, referenceOf, type FoundPrint, type PhotoAction, type PhotoWork } from './photoWork';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm' };
+const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
 const photo = { src: 'blob:1', width: 1000, height: 2000 };
 const found = { lengthMm: 200, widthMm: 100, grossMm2: 20_000, netMm2: 12_000, leftOutShare: 0.1 } as FoundPrint;
 const square: readonly PointPx[] = [
