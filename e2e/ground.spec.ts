@@ -130,18 +130,20 @@ test('the dangers are in view without scrolling, and nothing runs off the side',
 test('schools stand side by side, one is held for the rig, and the plan and its working follow', async ({ page }) => {
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
   const schools = page.getByRole('radiogroup', { name: 'Choose by' });
+  await action(page, 'Way of choosing').click();
   await expect(schools.getByRole('radio', { name: /By load, tire and road/ })).toBeChecked();
-  await expect(schools.getByRole('radio', { name: /Equal deflection/ })).toContainText('15 / 20 psi');
-  await expect(schools.getByRole('radio', { name: /The fixed table/ })).toContainText('16 / 16 psi');
-  await schools.getByRole('radio', { name: /The fixed table/ }).click();
+  await expect(schools.getByRole('radio', { name: /By load and tire/ })).toContainText('15 / 20 psi');
+  await expect(schools.getByRole('radio', { name: /One table for every rig/ })).toContainText('16 / 16 psi');
+  await schools.getByRole('radio', { name: /One table for every rig/ }).click();
   await expect(axle(page, 'Rear')).toContainText('16psi');
-  await expect(page.getByText('goes by the fixed table.')).toBeVisible();
+  await expect(page.getByText(/: One table for every rig\./)).toBeVisible();
   await action(page, 'Working, rear axle').click();
   await expect(
     page.getByRole('main').getByRole('listitem').filter({ hasText: 'same number for every rig' }),
   ).toContainText('Common practice, no source');
   await page.reload();
   await expect(axle(page, 'Rear')).toContainText('16psi');
+  await action(page, 'Way of choosing').click();
   await schools.getByRole('radio', { name: /By load, tire and road/ }).click();
   await expect(axle(page, 'Rear')).toContainText('19psi');
 });
@@ -191,18 +193,22 @@ const LAPWING = '0192f000-0000-7000-8000-000000000110';
 
 test('a rig of every kind has its own grounds, schools and limits', async ({ page }) => {
   const school = (name: RegExp) => page.getByRole('radiogroup', { name: 'Choose by' }).getByRole('radio', { name });
+  const ways = () => action(page, 'Way of choosing').click();
   await page.goto(`/ground?rig=${KNOT}&ground=rock`);
   await expect(page.getByText(/floor .*: below it the rim is struck/).first()).toBeVisible();
   await expect(page.getByText('Judge by the worst hit of the ride')).toBeVisible();
+  await ways();
   await expect(school(/The trade’s starts/)).toBeChecked();
   await expect(school(/The sidewall’s middle/)).toContainText('needs the lowest and highest on the sidewall');
   await expect(school(/A fifth of your weight/)).toContainText('psi');
 
   await page.goto(`/ground?rig=${DUNLIN}&ground=plowing`);
+  await ways();
   await expect(school(/The sidewall rules/)).toBeChecked();
   await expect(page.getByText('The plow’s weight is on the front')).toBeVisible();
 
   await page.goto(`/ground?rig=${SNIPE}&ground=mud`);
+  await ways();
   await expect(school(/The class table/)).toBeChecked();
   await expect(school(/The maker’s figure/)).toContainText('psi');
 

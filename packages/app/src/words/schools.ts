@@ -12,16 +12,16 @@ export const SCHOOL_WORDS: Record<
     breaks: 'Breaks where the road pressure is far from what the load needs.',
   },
   equalDeflection: {
-    name: 'Equal deflection',
-    who: 'Forest and military mobility practice.',
+    name: 'By load and tire',
+    who: 'Equal deflection: forest and military mobility practice.',
     right:
       'Right on any load and tire: each sidewall bends by the same share as that of the rig the table was found on.',
     breaks:
       'Breaks on tall tires and heavy plies under a light load: they hardly bend, and it asks for no air at all. On a low profile it lets nothing out.',
   },
   fixedTable: {
-    name: 'The fixed table',
-    who: 'Most who drive on sand: one card for every wagon.',
+    name: 'One table for every rig',
+    who: 'The fixed table of most who drive on sand.',
     right: 'Right on a family wagon with family loads.',
     breaks: 'Breaks on a heavy wheel, which it takes too low, and on a light one, which it leaves too hard.',
   },

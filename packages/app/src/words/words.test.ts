@@ -130,7 +130,7 @@ describe('the floor and what it holds', () => {
     );
     expect(
       aloneText({ ...planOf('softSand').axles[0]!, clampedBy: 'bead', targetKpa: -3 }, 'equalDeflection', units),
-    ).toBe('equal deflection alone: no air at all');
+    ).toBe('by load and tire alone: no air at all');
   });
 
   it('speaks up when what was set lies outside', () => {

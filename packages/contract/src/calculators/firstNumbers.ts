@@ -12,7 +12,7 @@ export const firstNumbersCalculator = defineCalculator({
   name: 'first-numbers',
   summary:
     'Pressures before any scale, by ground: a rule of thumb that asks for no load, or the whole split by its kind; each says how far it may be off',
-  input: planInput.omit({ axles: true, ground: true, school: true, stuckAccepted: true }).extend({
+  input: planInput.omit({ axles: true, ground: true, stuckAccepted: true }).extend({
     /** Null answers for every ground of the family. */
     ground: z.enum(GROUND_CODES).nullable().default(null),
     axles: axlesInOrder(planAxleInput.omit({ leftLoadKg: true, rightLoadKg: true })),

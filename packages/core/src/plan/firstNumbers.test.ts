@@ -7,7 +7,7 @@ import { firstNumbers, type FirstInput, type FirstNumbers } from './firstNumbers
 import { planGround } from './planGround';
 
 const unweighed = (kind: string, change: Partial<FirstInput> = {}): FirstInput => {
-  const { school: _, stuckAccepted: __, axles, ...rest } = sampleInput({ ...SAMPLE_RIGS[kind]!, riderKg: null });
+  const { stuckAccepted: _, axles, ...rest } = sampleInput({ ...SAMPLE_RIGS[kind]!, riderKg: null });
   return {
     ...rest,
     axles: axles.map(({ leftLoadKg: _left, rightLoadKg: _right, ...axle }) => axle),
@@ -47,6 +47,16 @@ describe('firstNumbers', () => {
     const bare = unweighed('car', { ground: 'softSand' });
     const noRoad = numbers({ ...bare, axles: bare.axles.map((axle) => ({ ...axle, roadKpa: null })) });
     expect(noRoad.school).toBe('fixedTable');
+  });
+
+  it('goes by the way that was chosen, as soon as it needs no load', () => {
+    const chosen = (school: FirstInput['school']) => numbers(unweighed('car', { ground: 'softSand', school }));
+    expect(chosen('fixedTable').school).toBe('fixedTable');
+    expect(chosen('fixedTable').axles[0]!.startKpa).toBeCloseTo(psi(16), 6);
+    // It would have to know the load: the first rule of thumb stands in.
+    expect(chosen('equalDeflection').school).toBe('shareOfRoad');
+    // Of another kind of rig: never.
+    expect(chosen('classTable').school).toBe('shareOfRoad');
   });
 
   it('says how far off it may be: no less than what the plan comes to at the usual load', () => {

@@ -16,7 +16,7 @@ import { contextsOf, planGround } from './planGround';
 /** An axle of which the load is not known. */
 export type UnweighedAxle = Omit<PlanAxle, 'leftLoadKg' | 'rightLoadKg'>;
 
-export interface FirstInput extends Omit<PlanInput, 'axles' | 'school' | 'stuckAccepted'> {
+export interface FirstInput extends Omit<PlanInput, 'axles' | 'stuckAccepted'> {
   readonly axles: readonly UnweighedAxle[];
   /** The whole rig as it stands, kg; null where nobody knows it. */
   readonly totalKg: number | null;
@@ -105,7 +105,7 @@ export function firstNumbers(input: FirstInput): Result<FirstNumbers, PlanProble
   }
 
   const contexts = contextsOf(weighed(input, loadsAt(1) ?? input.axles.map(() => ANY_KG)));
-  const chosen = chooseThumb(contexts);
+  const chosen = chooseThumb(contexts, input.school);
   if (!chosen.ok) return chosen;
   const guide = planAt(1);
   return success({
@@ -143,13 +143,15 @@ function loadsOf({ family, like, laden, axles }: FirstInput, totalKg: number | n
 
 const weighed = ({ totalKg: _, laden: __, like: ___, ...rest }: FirstInput, loads: readonly number[]): PlanInput => ({
   ...rest,
-  school: null,
   stuckAccepted: false,
   axles: rest.axles.map((axle, index) => ({ ...axle, leftLoadKg: loads[index]!, rightLoadKg: loads[index]! })),
 });
 
-/** The first school that answers on every axle without a load; none where the placard rules. */
-function chooseThumb(contexts: readonly AxleContext[]): Result<SchoolCode | null, PlanProblem> {
+/** The chosen school, or the first, that answers on every axle without a load; none where the placard rules. */
+function chooseThumb(
+  contexts: readonly AxleContext[],
+  chosen: SchoolCode | null,
+): Result<SchoolCode | null, PlanProblem> {
   const [first] = contexts as [AxleContext];
   if (placardRules(first)) {
     const bare = contexts.find(({ axle }) => axle.roadKpa === null);
@@ -157,7 +159,7 @@ function chooseThumb(contexts: readonly AxleContext[]): Result<SchoolCode | null
   }
   const own = schoolsFor(first.family.kind).filter((code) => schoolOf(code).withoutLoad);
   const needs: MissingInput[] = [];
-  for (const code of own) {
+  for (const code of chosen !== null && own.includes(chosen) ? [chosen, ...own] : own) {
     const wanted = contexts.map((context) => schoolOf(code).targetKpa(context, 'start'));
     const need = wanted.find((each) => typeof each === 'string');
     if (need === undefined) return success(code);

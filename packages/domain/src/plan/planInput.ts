@@ -129,7 +129,7 @@ export function planInput(
 }
 
 /** What is enough of a rig for a first number. */
-export type FirstRig = Pick<Rig, 'family' | 'axles' | 'topSpeedKmh' | 'beadFloorKpa'>;
+export type FirstRig = Pick<Rig, 'family' | 'axles' | 'topSpeedKmh' | 'beadFloorKpa' | 'school'>;
 
 /** Pressures of a rig of which no load is known: rules of thumb that need none, each with how far it may be off. */
 export function firstNumbersOf(
@@ -142,6 +142,7 @@ export function firstNumbersOf(
     modifiers,
     speedKmh,
     family: rig.family,
+    school: rig.school,
     roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
     riderKg: null,
     ownFloorKpa: rig.beadFloorKpa,

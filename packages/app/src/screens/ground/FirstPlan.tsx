@@ -14,11 +14,12 @@ import { usePalette } from '../../theme/useLight';
 import { MIND_OUT } from '../../words/air';
 import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
-import { pressure, pressureNumber, pressureRange, speed } from '../../words/format';
+import { pressure, pressureRange, speed } from '../../words/format';
 import { SCHOOL_WORDS } from '../../words/schools';
 import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
 import { Asking } from './Asking';
 import { LetOutOr } from './LetOutOr';
+import { besideFirst, WayOfChoosing } from './WayOfChoosing';
 
 interface FirstPlanProps {
   readonly question: PlanQuery;
@@ -57,9 +58,7 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
               }))}
             />
             {speedGuideKmh && <Text as="strong">{`At most ${speed(speedGuideKmh.high, units)} there.`}</Text>}
-            {school !== null && (
-              <Text as="small">{`By ${SCHOOL_WORDS[school].name.toLowerCase()}: ${SCHOOL_WORDS[school].who}`}</Text>
-            )}
+            {school !== null && <Text as="small">{`${SCHOOL_WORDS[school].name}. ${SCHOOL_WORDS[school].who}`}</Text>}
           </Panel>
           {likely ? (
             <Cautions plan={likely} severity="danger" />
@@ -69,6 +68,14 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
                 {text}
               </Text>
             ))
+          )}
+          {school !== null && (
+            <WayOfChoosing
+              rig={rig}
+              used={school}
+              positions={numbers.axles.map(({ position }) => position)}
+              beside={besideFirst(numbers, units)}
+            />
           )}
           <Surer question={question} numbers={numbers} />
           <Panel title="Pressures">
@@ -86,17 +93,6 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
               palette={palette}
             />
           </Panel>
-          {numbers.axles[0]!.schools.length > 1 && (
-            <Panel title="By other ways of choosing">
-              {numbers.axles[0]!.schools.map(({ code }) => (
-                <Text key={code} as="small">
-                  {`${SCHOOL_WORDS[code].name}: ${numbers.axles
-                    .map(({ schools }) => pressureNumber(schools.find((each) => each.code === code)!.startKpa, units))
-                    .join(' / ')} ${units.pressure}`}
-                </Text>
-              ))}
-            </Panel>
-          )}
           {likely && <Cautions plan={likely} severity="care" />}
         </>
       }

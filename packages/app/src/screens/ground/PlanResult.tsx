@@ -25,7 +25,7 @@ import { HowSure } from './HowSure';
 import { Learned } from './Learned';
 import { Limits } from './Limits';
 import { ProvedBefore } from './ProvedBefore';
-import { Schools } from './Schools';
+import { besidePlan, WayOfChoosing } from './WayOfChoosing';
 import { StuckLadder } from './StuckLadder';
 import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
 
@@ -57,6 +57,14 @@ export function PlanResult({ plan, question }: PlanResultProps) {
         beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
       />
       <Cautions plan={plan} severity="danger" />
+      {plan.school !== null && (
+        <WayOfChoosing
+          rig={rig}
+          used={plan.school}
+          positions={plan.axles.map(({ position }) => position)}
+          beside={besidePlan(plan, units)}
+        />
+      )}
       <ProvedBefore question={question} plan={plan} />
       <GaugeNow plan={plan} units={units} />
       <View style={wide ? styles.pictures : styles.stack}>
@@ -95,7 +103,6 @@ export function PlanResult({ plan, question }: PlanResultProps) {
       <Learned question={question} plan={plan} />
       <GoOn question={question} />
       {!onPlacard && <FloorPicker rig={rig} units={units} />}
-      {!onPlacard && <Schools plan={plan} rig={rig} units={units} />}
       <Limits plan={plan} units={units} />
       <HowSure question={question} plan={plan} />
       <Figures plan={plan} rig={rig} units={units} />

@@ -1,6 +1,6 @@
-import { groundsFor, planGround, psi, type GroundPlan } from '@dunlinmoss/core';
+import { familyOf, groundsFor, planGround, schoolsFor, psi, type GroundCode, type GroundPlan } from '@dunlinmoss/core';
 import type { RigRow } from '@dunlinmoss/contract';
-import { planInput } from '@dunlinmoss/domain';
+import { firstNumbersOf, planInput } from '@dunlinmoss/domain';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 
 import { unitsFor } from '../../settings/preferences';
@@ -9,7 +9,7 @@ import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
 import { FloorPicker } from './FloorPicker';
 import { Limits } from './Limits';
-import { Schools } from './Schools';
+import { besideFirst, besidePlan, WayOfChoosing } from './WayOfChoosing';
 
 const saved: { school: unknown; beadFloorKpa: unknown }[] = [];
 jest.mock('../../data/outbox', () => ({
@@ -66,33 +66,69 @@ describe('AxleNumbers', () => {
   });
 });
 
-describe('Schools', () => {
-  it.each(Object.entries(SAMPLE_RIGS))('of a %s stand side by side with the default chosen', (kind, rig) => {
-    const ground = groundsFor(kind as keyof typeof SAMPLE_RIGS)[kind === 'bicycle' || kind === 'farm' ? 2 : 1]!;
-    render(<Schools plan={planOf(rig, ground)} rig={rig} units={units} />);
-    const radios = within(screen.getByRole('radiogroup')).getAllByRole('radio');
-    expect(radios.length).toBeGreaterThan(1);
-    expect(radios.map((radio) => radio.getAttribute('aria-checked'))).toEqual(
-      radios.map((_, index) => String(index === 0)),
+describe('WayOfChoosing', () => {
+  const asked = (rig: RigRow, ground: GroundCode) => {
+    const plan = planOf(rig, ground);
+    return (
+      <WayOfChoosing
+        rig={rig}
+        used={plan.school!}
+        positions={plan.axles.map(({ position }) => position)}
+        beside={besidePlan(plan, units)}
+      />
     );
+  };
+
+  it.each(Object.entries(SAMPLE_RIGS))(
+    'of a %s stand side by side, the one that the number is from chosen',
+    (kind, rig) => {
+      const ground = groundsFor(kind as keyof typeof SAMPLE_RIGS)[kind === 'bicycle' || kind === 'farm' ? 2 : 1]!;
+      const own = { ...rig, school: null, demo: false };
+      const from = schoolsFor(familyOf(rig.family).kind).indexOf(planOf(own, ground).school!);
+      render(asked(own, ground));
+      const radios = within(screen.getByRole('radiogroup')).getAllByRole('radio');
+      expect(radios.length).toBeGreaterThan(1);
+      expect(radios.map((radio) => radio.getAttribute('aria-checked'))).toEqual(
+        radios.map((_, index) => String(index === from)),
+      );
+    },
+  );
+
+  it('is asked once: what is kept, the default too, is the rig’s own', () => {
+    const rig = sampleRig({ school: null });
+    render(asked(rig, 'softSand'));
+    fireEvent.click(screen.getByRole('radio', { name: /One table for every rig/ }));
+    fireEvent.click(screen.getByText('Keep: by load, tire and road pressure'));
+    expect(saved.map(({ school }) => school)).toEqual(['fixedTable', 'deflectionAndShare']);
   });
 
-  it('keeps the one that is held with the rig, and nothing for the default', async () => {
-    const rig = sampleRig();
-    render(<Schools plan={planOf(rig, 'softSand')} rig={rig} units={units} />);
-    fireEvent.click(screen.getByRole('radio', { name: /The fixed table/ }));
-    fireEvent.click(screen.getByRole('radio', { name: /Equal deflection/ }));
-    expect(saved.map(({ school }) => school)).toEqual(['fixedTable', 'equalDeflection']);
+  it.each([
+    ['that has chosen', { school: 'fixedTable' }, 'One table for every rig'],
+    ['of the demo', { demo: true, school: null }, 'By load, tire and road pressure'],
+  ] as const)('is a line on a rig %s, and opens there', (_, change, name) => {
+    render(asked(sampleRig(change), 'softSand'));
+    expect(screen.queryByRole('radiogroup')).toBeNull();
+    fireEvent.click(screen.getByText(name));
+    expect(screen.getByRole('radiogroup')).toBeTruthy();
   });
 
   it('says for each what cut it off or what it would have to know', () => {
     const rig = sampleRig({
       axles: [sampleAxle('front', { roadKpa: psi(20) }), sampleAxle('rear', { roadKpa: psi(20) })],
     });
-    const { container } = render(<Schools plan={planOf(rig, 'gravel')} rig={rig} units={units} />);
+    const { container } = render(asked(rig, 'gravel'));
     expect(plain(container)).toContain(
       'Front asks 28, cut off by road pressure. Rear asks 28, cut off by road pressure',
     );
+  });
+
+  it('has numbers beside it before anything is weighed, those that need a load as most rigs weigh', () => {
+    const first = firstNumbersOf(sampleRig(), [], { ground: 'softSand', modifiers: [], speedKmh: null });
+    if (!first.ok) throw new Error(first.problem.code);
+    const beside = besideFirst(first.value, units);
+    expect(beside('fixedTable').figure).toBe('16 / 16 psi');
+    expect(beside('equalDeflection').figure).toMatch(/^about \d+ \/ \d+ psi$/);
+    expect(beside('equalDeflection').note).toMatch(/as most such rigs weigh/);
   });
 });
 
