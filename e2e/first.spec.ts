@@ -125,7 +125,7 @@ test('the whole weight makes the number surer, and says what it changed', async 
   await action(page, 'Keep this rig').click();
   await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toBeVisible();
   await expect(page.getByText(/It may move this by up to \d+\spsi/)).toBeVisible();
-  await action(page, 'Tell the whole weight: half a minute').click();
+  await action(page, 'Enter the whole weight: half a minute').click();
   await page.getByLabel('The whole, as it stands now in kg').fill('2900');
   await page.getByRole('radio', { name: 'Loaded behind' }).click();
   await action(page, 'Save this load').click();

@@ -85,8 +85,8 @@ test('a load that no placard pressure carries gives no number, but what would he
   await page.goto(`/ground?rig=${CURLEW}&ground=gravel`);
   await expect(page.getByText('Rear axle: no safe pressure. 900 kg on a wheel')).toBeVisible();
   await expect(axle(page, 'Rear')).toHaveCount(0);
-  await action(page, 'Check Curlew, loaded wagon').click();
-  await expect(page).toHaveURL(new RegExp(`/rigs/${CURLEW}`));
+  await action(page, 'Put it right on Curlew, loaded wagon').click();
+  await expect(page).toHaveURL(new RegExp(`/rigs/${CURLEW}/load/${rig.loadCases[0].id}`));
 });
 
 test('the dangers are in view without scrolling, and nothing runs off the side', { tag: '@wide' }, async ({ page }) => {

@@ -16,7 +16,7 @@ test('a bicycle is asked what a bicycle needs, and weighed on two kitchen scales
   await action(page, 'Save this rig').click();
   await expect(page.getByText('a tire of 61 mm on a rim of 22 mm inside; 25 to 30 mm suit it').first()).toBeVisible();
 
-  await action(page, 'Tell its load').first().click();
+  await action(page, 'Enter its load').first().click();
   await page.getByLabel('What this load is called').fill('On the hill');
   await page.getByRole('radio', { name: 'By posture' }).click();
   await page.getByLabel('Rider, dressed in kg').fill('80');

@@ -31,7 +31,11 @@ const askHolder = (name) =>
  * @param {{ folder: string, address: string }} options
  */
 export async function ownFolder({ folder, address }) {
-  mkdirSync(folder, { recursive: true });
+  try {
+    mkdirSync(folder, { recursive: true });
+  } catch (error) {
+    throw new PlainError(`DUNLINMOSS_DATA must be a folder that can be made and written to: ${folder} (${error.code}).`);
+  }
   const name = nameOf(folder);
   const server = net.createServer((socket) => {
     socket.on('error', () => undefined);

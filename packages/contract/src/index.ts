@@ -108,6 +108,7 @@ export {
   type TireField,
   type RigRow,
 } from './resources/rig';
+export { parseDataSheet, type SheetProblem } from './rig/dataSheet';
 export { askAbout, caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';
 export { SPEED_KMH } from './quantities';

@@ -111,7 +111,7 @@ export { questionOf, type Likely, type PlausibilityCheck, type Slip } from './fa
 export { FAMILIES, FAMILY_CODES, familyOf, type FamilyCode } from './families/registry';
 export { trailerAxle } from './families/shared';
 export type { Finding, FindingCode, FindingSeverity } from './findings/finding';
-export { findingSeverity, findingsOf } from './findings/registry';
+export { FINDING_CODES, findingSeverity, findingsOf } from './findings/registry';
 export { heaviestKg, isDual, type AxleFacts, type RigFacts } from './findings/rigFacts';
 export { rimBandMm } from './findings/rimWidth';
 export { correctedKpa, gaugeOffset, type Comparison, type Gauge, type GaugeOffset } from './gauges/gauge';

@@ -7,6 +7,8 @@ import { Text } from './Text';
 
 interface ActionProps {
   readonly label: string;
+  /** What the screen reader says where the label alone would be ambiguous; begins with it. */
+  readonly spoken?: string;
   readonly onPress: () => void;
   /** `main` is the one next step of a screen; `quiet` is beside it; `hurt` can hurt. */
   readonly kind?: 'main' | 'quiet' | 'hurt';
@@ -15,11 +17,12 @@ interface ActionProps {
 }
 
 /** A button with a word on it. */
-export function Action({ label, onPress, kind = 'quiet', icon: Icon, disabled = false }: ActionProps) {
+export function Action({ label, spoken, onPress, kind = 'quiet', icon: Icon, disabled = false }: ActionProps) {
   const palette = usePalette();
   const ink = kind === 'main' ? palette.onMoss : kind === 'hurt' ? palette.rust : palette.moss;
   return (
     <Press
+      aria-label={spoken}
       onPress={onPress}
       disabled={disabled}
       style={[

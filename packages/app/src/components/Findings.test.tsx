@@ -1,13 +1,14 @@
 import { psi, type Finding } from '@dunlinmoss/core';
-import { render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
 
 import { Findings } from './Findings';
 
+const put: Finding['code'][] = [];
 const show = (findings: readonly Finding[]) =>
   render(
     <PaperProvider>
-      <Findings findings={findings} kind="car" />
+      <Findings findings={findings} kind="car" onPutRight={(finding) => put.push(finding.code)} />
     </PaperProvider>,
   );
 const over: Finding = { code: 'overTire', position: 'front', loadKg: 1200, mostKg: 1120 };
@@ -17,8 +18,14 @@ describe('Findings', () => {
   it('says by word which can hurt and which want looking at, each with what to do', () => {
     show([over, uneven]);
     const [danger, care] = screen.getAllByRole('listitem').map((item) => item.textContent);
-    expect(danger).toMatch(/^Danger.*1120.*Unload, or fit tires with a higher load index\.$/);
+    expect(danger).toMatch(/^Danger.*1120.*Unload, or fit tires with a higher load index\./);
     expect(care).toMatch(/^Look at.*500.*620.*weighed.*Move load across/);
+  });
+
+  it('leads to where each is put right', () => {
+    show([over, uneven]);
+    fireEvent.click(screen.getByLabelText(/^Put it right: Rear axle: 500/));
+    expect(put).toEqual(['uneven']);
   });
 
   it('defers to sidewall, placard, law and fitter where nothing was found', () => {

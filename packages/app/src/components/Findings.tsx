@@ -5,15 +5,18 @@ import { unitsStore } from '../settings/preferences';
 import { Check, TriangleAlert } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { findingWords } from '../words/findings';
+import { Action } from './Action';
 import { Text } from './Text';
 
 interface FindingsProps {
   readonly findings: readonly Finding[];
   readonly kind: Family['kind'];
+  /** Goes to where a finding is put right. */
+  readonly onPutRight: (finding: Finding) => void;
 }
 
 /** What is wrong with a rig, dangers first, each with what to do. Never folded away. */
-export function Findings({ findings, kind }: FindingsProps) {
+export function Findings({ findings, kind, onPutRight }: FindingsProps) {
   const palette = usePalette();
   const units = unitsStore.use();
   if (findings.length === 0) {
@@ -51,6 +54,7 @@ export function Findings({ findings, kind }: FindingsProps) {
             </View>
             <Text as="small">{what}</Text>
             <Text as="label">{todo}</Text>
+            <Action label="Put it right" spoken={`Put it right: ${what}`} onPress={() => onPutRight(finding)} />
           </View>
         );
       })}

@@ -1,11 +1,15 @@
+import type { Ref } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 
 import { FACES } from '../theme/type';
 import { FieldNote } from './FieldNote';
+import { inputRefOf, type Focusable } from './focusable';
 
 interface NumberFieldProps {
   readonly label: string;
+  /** Of the input itself, to bring it into view. */
+  readonly inputRef?: Ref<Focusable> | undefined;
   /** The unit that is always meant: km/h, %, l. */
   readonly unit: string;
   readonly spokenLabel?: string;
@@ -18,10 +22,11 @@ interface NumberFieldProps {
 
 /** A number of a unit that nobody chooses. */
 export function NumberField(props: NumberFieldProps) {
-  const { label, unit, spokenLabel = label, value, onChange, onBlur, problem, hint } = props;
+  const { inputRef, label, unit, spokenLabel = label, value, onChange, onBlur, problem, hint } = props;
   return (
     <View style={styles.field}>
       <TextInput
+        ref={inputRefOf(inputRef)}
         mode="outlined"
         label={unit === '' ? label : `${label}, ${unit}`}
         accessibilityLabel={unit === '' ? spokenLabel : `${spokenLabel} in ${unit}`}

@@ -1,3 +1,4 @@
+import type { Ref } from 'react';
 import type { Quantity, UnitOf } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
@@ -8,11 +9,14 @@ import { FACES } from '../theme/type';
 import { usePalette } from '../theme/useLight';
 import { unitLabel } from '../words/format';
 import { FieldNote } from './FieldNote';
+import { inputRefOf, type Focusable } from './focusable';
 import { Press } from './Press';
 import { shownText, stepped, type QuantityText } from './quantityText';
 
 interface QuantityFieldProps {
   readonly label: string;
+  /** Of the input itself, to bring it into view. */
+  readonly inputRef?: Ref<Focusable> | undefined;
   /** What the screen reader says where the label alone would be ambiguous. */
   readonly spokenLabel?: string;
   readonly quantity: Quantity;
@@ -28,7 +32,19 @@ interface QuantityFieldProps {
 
 /** A number with its unit, in the person's own unit, typed or stepped. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, spokenLabel = label, quantity, value, onChange, onBlur, problem, hint, question, stepsFrom } = props;
+  const {
+    inputRef,
+    label,
+    spokenLabel = label,
+    quantity,
+    value,
+    onChange,
+    onBlur,
+    problem,
+    hint,
+    question,
+    stepsFrom,
+  } = props;
   const unit = unitsStore.use()[quantity];
   const step = (direction: 1 | -1): void =>
     onChange(stepped(quantity, unit as UnitOf<typeof quantity>, value, direction, stepsFrom ?? 0));
@@ -37,6 +53,7 @@ export function QuantityField(props: QuantityFieldProps) {
       <View style={styles.row}>
         {stepsFrom !== undefined && <StepButton label={`${spokenLabel}, less`} icon="less" onPress={() => step(-1)} />}
         <TextInput
+          ref={inputRefOf(inputRef)}
           mode="outlined"
           label={`${label}, ${unitLabel(unit)}`}
           accessibilityLabel={`${spokenLabel} in ${unitLabel(unit)}`}

@@ -1,11 +1,16 @@
+import type { Ref } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 
 import { FACES } from '../theme/type';
 import { FieldNote } from './FieldNote';
+import { inputRefOf, type Focusable } from './focusable';
 
 interface TextFieldProps {
   readonly label: string;
+  /** Of the input itself, to bring it into view. */
+  readonly inputRef?: Ref<Focusable> | undefined;
+  readonly spokenLabel?: string;
   readonly value: string;
   readonly onChange: (text: string) => void;
   readonly onBlur?: () => void;
@@ -18,13 +23,26 @@ interface TextFieldProps {
 
 /** A line of text with its note. */
 export function TextField(props: TextFieldProps) {
-  const { label, value, onChange, onBlur, problem, hint, placeholder, multiline = false, capitals = false } = props;
+  const {
+    inputRef,
+    label,
+    spokenLabel = label,
+    value,
+    onChange,
+    onBlur,
+    problem,
+    hint,
+    placeholder,
+    multiline = false,
+    capitals = false,
+  } = props;
   return (
     <View style={styles.field}>
       <TextInput
+        ref={inputRefOf(inputRef)}
         mode="outlined"
         label={label}
-        accessibilityLabel={label}
+        accessibilityLabel={spokenLabel}
         value={value}
         onChangeText={onChange}
         onBlur={onBlur}

@@ -10,6 +10,7 @@ import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '..
 import { TextField } from '../components/TextField';
 import { parseNumber } from '../settings/typedNumber';
 import { questionText } from '../words/questions';
+import { useAskedField } from './askedField';
 import { chosen, valueAt, withValue, type Pointer } from './rowForm';
 import { rowName, useValue, type OpenForm } from './useRowForm';
 
@@ -69,7 +70,8 @@ function useNumber<Body extends object>(
       texts: { ...now.texts, [place.key]: text },
     }));
   };
-  return { typed, value: Number.isNaN(value) ? null : value, type, problem: useProblem(form, place.key) };
+  const inputRef = useAskedField([place.key, ...also]);
+  return { typed, value: Number.isNaN(value) ? null : value, type, problem: useProblem(form, place.key), inputRef };
 }
 
 /** A number that is a field of its own; text that is no number leaves null there until it is saved. */
@@ -92,12 +94,13 @@ interface QuantityProps<Body extends object> extends NumberFieldOf<Body> {
 export function RowQuantity<Body extends object>(props: QuantityProps<Body>) {
   const { form, at, also = NOWHERE, label, spoken, quantity, likely = null, hint } = props;
   const units = unitsStore.use();
-  const { typed, value, type, problem } = useNumber(form, at, also);
+  const { typed, value, type, problem, inputRef } = useNumber(form, at, also);
   const question = askAbout(quantity, value, likely);
   const untouched =
     value === null ? EMPTY_QUANTITY : quantityText(quantity, units[quantity] as UnitOf<typeof quantity>, value);
   return (
     <QuantityField
+      inputRef={inputRef}
       label={label}
       {...(spoken !== undefined && { spokenLabel: spoken })}
       quantity={quantity}
@@ -119,9 +122,10 @@ interface NumberProps<Body extends object> extends NumberFieldOf<Body> {
 /** A number of a unit that nobody chooses. */
 export function RowNumber<Body extends object>(props: NumberProps<Body>) {
   const { form, at, also = NOWHERE, label, unit, per = 1, spoken, hint } = props;
-  const { typed, value, type, problem } = useNumber(form, at, also);
+  const { typed, value, type, problem, inputRef } = useNumber(form, at, also);
   return (
     <NumberField
+      inputRef={inputRef}
       label={label}
       unit={unit}
       {...(spoken !== undefined && { spokenLabel: spoken })}

@@ -7,7 +7,7 @@ import { unitLabel } from './format';
 
 /** A value in the person's unit, fine enough to see the slip in a small one. */
 function shown(quantity: Quantity, value: number, units: Units): string {
-  const unit = quantity === 'speed' ? 'kmh' : units[quantity];
+  const unit = units[quantity];
   const inUnit = fromCanonical(quantity, unit as never, value);
   const text = Math.abs(inUnit) < 10 ? String(Number(inUnit.toFixed(2))) : inUnit.toFixed(0);
   return `${text}\u00a0${unitLabel(unit)}`;

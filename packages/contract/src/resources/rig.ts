@@ -31,6 +31,9 @@ export const loadLine = z.strictObject({ pressureKpa: pumpedKpa, loadKg: someLoa
 /** A row of a tire's data sheet. */
 export const loadRow = loadLine.extend({ speedKmh });
 
+/** Rows of a data sheet that a tire may have. */
+export const MOST_ROWS = 80;
+
 /** What belongs to a tire on its rim: asked once where several axles have the same. */
 const tire = {
   tireMarking,
@@ -47,7 +50,7 @@ const tire = {
   minKpa: pressureKpa.nullable(),
   maxKpa: pressureKpa.nullable(),
   lines: z.array(loadLine).max(6),
-  rows: z.array(loadRow).max(80),
+  rows: z.array(loadRow).max(MOST_ROWS),
   /** An IF or VF tire's rows may be those of the standard tire of its size. */
   rowsOf: z.enum(['thisTire', 'standardTire']),
 };

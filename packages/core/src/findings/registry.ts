@@ -40,6 +40,8 @@ const SEVERITY: Record<FindingCode, FindingSeverity> = {
   noGaugeReads: noGaugeReads.severity,
 };
 
+export const FINDING_CODES = Object.keys(SEVERITY) as FindingCode[];
+
 export const findingSeverity = (code: FindingCode): FindingSeverity => SEVERITY[code];
 
 /** Everything wrong with a rig as it stands, dangers first. */

@@ -121,19 +121,22 @@ function Surer({ question, numbers }: Pick<FirstPlanProps, 'question' | 'numbers
           : 'What stands on the wheels is not known yet.'}
       </Text>
       {loadMethods.includes('split') && (
-        <Action kind="main" label="Tell the whole weight: half a minute" onPress={toLoad('split')} />
+        <Action kind="main" label="Enter the whole weight: half a minute" onPress={toLoad('split')} />
       )}
       <Action
-        label="Tell what the sidewall says"
-        onPress={() => router.navigate({ pathname: '/rigs/[id]/edit', params: { id: rig.id } })}
+        label="Read off the sidewall"
+        onPress={() =>
+          router.navigate({
+            pathname: '/rigs/[id]/sidewall',
+            params: { id: rig.id, ground: question.asked.ground },
+          })
+        }
       />
       <Action
         label={kind === 'motorcycle' || kind === 'quad' ? 'A bathroom scale under each wheel' : 'Weigh wheels or axles'}
         onPress={toLoad('scales')}
       />
-      {loadMethods.includes('moments') && (
-        <Action label="Work it out: empty weights and what is on it" onPress={toLoad('moments')} />
-      )}
+      {loadMethods.includes('moments') && <Action label="Work it out from empty weights" onPress={toLoad('moments')} />}
       <Action
         label="Pressure card: every ground on one page"
         onPress={() =>

@@ -16,6 +16,7 @@ import { FirstPlan } from './FirstPlan';
 import { FloorPicker } from './FloorPicker';
 import { LetOutOr } from './LetOutOr';
 import { SetPressures } from './SetPressures';
+import { wayToMissing } from '../../hooks/wayTo';
 import { usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 import { PlanResult } from './PlanResult';
 
@@ -50,7 +51,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
   const plan = planGround(input.value);
   const stuck = asked.ground === STUCK;
   const canSet = plan.ok && plan.value.school !== null && !stuck;
-  const toRig = (): void => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
+  const way = plan.ok ? null : wayToMissing({ ...rig, loadCaseId: question.loadCase?.id ?? null }, plan.problem);
 
   return (
     <Page
@@ -69,7 +70,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
             {plan.problem.code === 'tooFast' && asked.speedKmh !== null && (
               <Action label="Go by the guide of the ground" onPress={() => change({ speedKmh: null })} />
             )}
-            <Action label={`Check ${rig.name}`} onPress={toRig} />
+            {way && <Action label={`Put it right on ${rig.name}`} onPress={() => router.navigate(way)} />}
           </Panel>
         )
       }
@@ -101,7 +102,14 @@ function Waiting({ question, rigs, reason }: RigOnGroundProps & { readonly reaso
           <Text role="alert">{waitingText(reason, rig.family, units)}</Text>
           <Action
             label={`Put it right on ${rig.name}`}
-            onPress={() => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })}
+            onPress={() =>
+              router.navigate(
+                wayToMissing({ ...rig, loadCaseId: question.loadCase?.id ?? null }, reason) ?? {
+                  pathname: '/rigs/[id]',
+                  params: { id: rig.id },
+                },
+              )
+            }
           />
         </Panel>
       }

@@ -2,6 +2,7 @@ import type { Rig } from '@dunlinmoss/contract';
 import { isTrailer, type RigFormField, type Family, type LikelyValues } from '@dunlinmoss/core';
 
 import { gaugeOffsets, useGauges } from '../../data/gauges';
+import { useHoldsAsked } from '../../forms/askedField';
 import { RowQuantity, usePicked, type NumberPlace } from '../../forms/fields';
 import { withValue } from '../../forms/rowForm';
 import { useValue, type OpenForm } from '../../forms/useRowForm';
@@ -22,6 +23,7 @@ export function AxleFields({ form, index, family, name }: AxleFieldsProps) {
   const position = useValue<Rig, Rig['axles'][number]['position']>(form, `/axles/${index}/position`);
   const [wheels, pickWheels] = usePicked<Rig, number>(form, `/axles/${index}/wheels`);
   const [driven, pickDriven] = usePicked<Rig, boolean>(form, `/axles/${index}/driven`);
+  const holdsAsked = useHoldsAsked(['present', 'behindMm', 'trackMm', 'ratingKg']);
   const towed = isTrailer(position);
   const asks = (what: RigFormField): boolean => family.asks.includes(what);
   const likely = (key: keyof LikelyValues) => (towed && family.code !== 'farmTrailer' ? null : family.likely[key]);
@@ -38,7 +40,7 @@ export function AxleFields({ form, index, family, name }: AxleFieldsProps) {
         likely={likely('roadKpa')}
         hint={road.hint}
       />
-      <Unfold label={`In it now, where it stands${asks('axleRating') ? ', its rating' : ''}`}>
+      <Unfold label={`In it now, where it stands${asks('axleRating') ? ', its rating' : ''}`} startsOpen={holdsAsked}>
         <PresentFields form={form} index={index} name={name} />
         {!origin && (
           <RowQuantity

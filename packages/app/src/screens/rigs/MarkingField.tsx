@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../../settings/preferences';
+import { useAskedField } from '../../forms/askedField';
 import { useProblem } from '../../forms/fields';
 import { chosen } from '../../forms/rowForm';
 import { useValue } from '../../forms/useRowForm';
@@ -27,6 +28,7 @@ export function MarkingField({ form, axles, family, label = 'Tire size, as on th
   const { at } = placesOf(axles, 'tireMarking');
   const marking = useValue<Rig, string>(form, at);
   const refused = useProblem(form, at);
+  const inputRef = useAskedField(axles.map((index) => `/axles/${index}/tireMarking`));
   const [left, setLeft] = useState(false);
   const back = readBack(marking, units, family.kind);
   const reading = readMarking(marking);
@@ -48,6 +50,7 @@ export function MarkingField({ form, axles, family, label = 'Tire size, as on th
   return (
     <View style={styles.field}>
       <TextField
+        inputRef={inputRef}
         label={label}
         value={marking}
         onChange={type}

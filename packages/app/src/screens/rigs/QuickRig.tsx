@@ -18,6 +18,7 @@ import { ROAD_WORDS } from '../../words/families';
 import { savedText } from '../../words/saved';
 import { FirstTable } from './FirstTable';
 import { MarkingField } from './MarkingField';
+import { PasteSheet } from './PasteSheet';
 import { firstRows, quickRig } from './quickRig';
 import { withSameTires } from './rigForm';
 
@@ -95,6 +96,9 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
                   hint={same ? road.hint : undefined}
                 />
               ))}
+            {family.asks.includes('dataSheet') && (
+              <PasteSheet form={form} axles={axles} spoken={alike ? '' : `${name}: `} />
+            )}
           </View>
         );
       })}

@@ -17,6 +17,7 @@ import { useOutingOf } from '../../data/outings';
 import { save } from '../../data/outbox';
 import { unitsStore } from '../../settings/preferences';
 import { copyOf } from '../../data/rigs';
+import { wayToFinding, wayToQuestion } from '../../hooks/wayTo';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { Findings } from '../../components/Findings';
@@ -66,16 +67,29 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
   const { outing } = useOutingOf(rig.id);
   const archive = (): Promise<void> => archiveAndSay('rigs', rig, rig.name, () => router.navigate('/rigs'));
 
+  const shown = (
+    <Findings
+      findings={findings}
+      kind={family.kind}
+      onPutRight={(finding) => router.navigate(wayToFinding(rig, finding))}
+    />
+  );
+
   return (
     <View style={styles.detail}>
       <Text tone="muted">{FAMILY_WORDS[rig.family].name}</Text>
-      {findings.length > 0 && <Findings findings={findings} kind={family.kind} />}
+      {findings.length > 0 && shown}
       {questions.length > 0 && (
         <Panel title="Hardly can be">
           {questions.map((question) => (
-            <Text key={question.path} as="small">
-              {rigQuestionText(question, units)}
-            </Text>
+            <View key={question.path} style={styles.question}>
+              <Text as="small">{rigQuestionText(question, units)}</Text>
+              <Action
+                label="Put it right"
+                spoken={`Put it right: ${rigQuestionText(question, units)}`}
+                onPress={() => router.navigate(wayToQuestion(rig, question))}
+              />
+            </View>
           ))}
           <Text as="small" tone="muted">
             Kept as you typed it. Only what hangs on it waits.
@@ -124,7 +138,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
             <Action
               kind={loadCase ? 'quiet' : 'main'}
               icon={Plus}
-              label={loadCase ? 'Another load case' : 'Tell its load'}
+              label={loadCase ? 'Another load case' : 'Enter its load'}
               onPress={() => openLoad('new')}
             />
           </Panel>
@@ -133,7 +147,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
           )}
         </View>
         <View style={wide ? styles.column : styles.detail}>
-          {findings.length === 0 && <Findings findings={findings} kind={family.kind} />}
+          {findings.length === 0 && shown}
           <Panel title="Tires">
             {rig.axles.map((axle, index) => (
               <AxleFacts
@@ -190,6 +204,7 @@ function standingText(axles: readonly AxleLoad[]): string {
 
 const styles = StyleSheet.create({
   detail: { gap: 12 },
+  question: { gap: 4 },
   columns: { flexDirection: 'row', alignItems: 'flex-start', gap: 14 },
   column: { flex: 1, minWidth: 0, gap: 12 },
 });

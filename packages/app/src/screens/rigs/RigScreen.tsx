@@ -4,6 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 
 import { Action } from '../../components/Action';
+import { AskedField } from '../../forms/askedField';
 import { ListAndDetail } from '../../components/ListAndDetail';
 import { Page } from '../../components/Page';
 import { RowFrame, RowMissing } from '../../components/RowFrame';
@@ -13,6 +14,7 @@ import { LoadForm } from './LoadForm';
 import { RigDetail } from './RigDetail';
 import { QuickRig } from './QuickRig';
 import { RigForm } from './RigForm';
+import { SidewallForm } from './SidewallForm';
 import { RigsPane } from './RigsScreen';
 
 /** One rig as it stands. */
@@ -32,7 +34,7 @@ function nextOf(rig: RigRow, router: ReturnType<typeof useRouter>): ReactNode {
     return (
       <Action
         kind="main"
-        label="Tell its load"
+        label="Enter its load"
         onPress={() => router.navigate({ pathname: '/rigs/[id]/load/[case]', params: { id: rig.id, case: 'new' } })}
       />
     );
@@ -46,12 +48,20 @@ function nextOf(rig: RigRow, router: ReturnType<typeof useRouter>): ReactNode {
   );
 }
 
-/** One rig's axles and tires to change. */
+/** One rig's axles and tires to change; `at` is the field that somebody was sent to. */
 export function RigEditScreen() {
-  const { id } = useLocalSearchParams<{ id: string }>();
+  const { id, at } = useLocalSearchParams<{ id: string; at?: string }>();
   return (
-    <OneRig id={id}>{(rig) => <RigForm key={`${rig.id} ${rig.revision}`} family={rig.family} row={rig} />}</OneRig>
+    <AskedField value={at ?? null}>
+      <OneRig id={id}>{(rig) => <RigForm key={`${rig.id} ${rig.revision}`} family={rig.family} row={rig} />}</OneRig>
+    </AskedField>
   );
+}
+
+/** What stands on one rig's sidewalls. */
+export function SidewallScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <OneRig id={id}>{(rig) => <SidewallForm key={`${rig.id} ${rig.revision}`} rig={rig} />}</OneRig>;
 }
 
 /** A new rig: which family, then its size and road pressure; all else of it on request. */

@@ -10,6 +10,7 @@ import {
 } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
+import { useHoldsAsked } from '../../forms/askedField';
 import { RowQuantity, usePicked } from '../../forms/fields';
 import { useValue } from '../../forms/useRowForm';
 import { Choice } from '../../components/Choice';
@@ -19,12 +20,20 @@ import { Unfold } from '../../components/Unfold';
 import { markedLoadRange } from './rigForm';
 import { type TireFieldsProps, MarkingField } from './MarkingField';
 import { placesOf, type TireProps } from './tirePlaces';
-import { LoadLines, DataSheet } from './TirePoints';
+import { DataSheet } from './TirePoints';
+import { SidewallFields } from './SidewallFields';
 
 const CASING_WORDS: Record<Casing, string> = { thin: 'Thin', medium: 'Medium', downhill: 'Downhill' };
 
 /** What a tire says on its sidewall, and what its family needs to know besides. */
-export function TireFields({ form, axles, family, spoken }: TireFieldsProps) {
+export function TireFields({
+  form,
+  axles,
+  family,
+  spoken,
+  startsOpen = false,
+}: TireFieldsProps & { readonly startsOpen?: boolean }) {
+  const holdsAsked = useHoldsAsked(['minKpa', 'maxKpa', 'treadWidthMm', 'lines']);
   const asks = (what: RigFormField): boolean => family.asks.includes(what);
   // On what is ridden a tube decides much; elsewhere it is one more thing to know.
   const ridden = family.kind === 'bicycle' || family.kind === 'motorcycle';
@@ -65,39 +74,11 @@ export function TireFields({ form, axles, family, spoken }: TireFieldsProps) {
       )}
       {asks('casing') && <CasingField {...own} />}
       {asks('insert') && <InsertField {...own} />}
-      <Unfold label="What else the sidewall says">
+      {/* On a farm tire they are the only thing that tells: they come first. */}
+      {asks('dataSheet') && <DataSheet {...own} />}
+      <Unfold label="What else the sidewall says" startsOpen={startsOpen || holdsAsked}>
         {!ridden && tube}
-        <View style={styles.pair}>
-          <View style={styles.half}>
-            <RowQuantity
-              form={form}
-              {...placesOf(axles, 'minKpa')}
-              label="Least"
-              spoken={`${spoken}least pressure`}
-              quantity="pressure"
-            />
-          </View>
-          <View style={styles.half}>
-            <RowQuantity
-              form={form}
-              {...placesOf(axles, 'maxKpa')}
-              label="Maximum"
-              spoken={`${spoken}maximum pressure`}
-              quantity="pressure"
-            />
-          </View>
-        </View>
-        {asks('treadWidth') && (
-          <RowQuantity
-            form={form}
-            {...placesOf(axles, 'treadWidthMm')}
-            label="Tread width, if measured"
-            spoken={`${spoken}tread width`}
-            quantity="length"
-          />
-        )}
-        {asks('loadLines') && <LoadLines {...own} />}
-        {asks('dataSheet') && <DataSheet {...own} />}
+        <SidewallFields {...own} family={family} />
       </Unfold>
     </>
   );

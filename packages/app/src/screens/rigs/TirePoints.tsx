@@ -12,6 +12,7 @@ import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
 import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
+import { PasteSheet } from './PasteSheet';
 import { placesOf, type TireProps } from './tirePlaces';
 
 /** A line or row with nothing in it yet. */
@@ -49,7 +50,7 @@ export function LoadLines({ form, axles, spoken }: TireProps) {
   return (
     <View style={styles.points}>
       <Text as="label" tone="muted">
-        Max load at pressure: two lines tell how load falls with pressure
+        “Max load … at …”: one line is the maximum too, two show how load falls with pressure
       </Text>
       {numbered(count).map((line) => (
         <Point key={line} name={`line ${line + 1}`} onRemove={() => remove(line)}>
@@ -85,6 +86,7 @@ export function DataSheet({ form, axles, spoken }: TireProps) {
       <Text as="label" tone="muted">
         {"Rows of the tire's data sheet: they beat every formula"}
       </Text>
+      <PasteSheet form={form} axles={axles} spoken={spoken} />
       {numbered(count).map((row) => (
         <Point key={row} name={`row ${row + 1}`} onRemove={() => remove(row)}>
           <RowQuantity

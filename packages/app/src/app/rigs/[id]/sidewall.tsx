@@ -1,0 +1,1 @@
+export { SidewallScreen as default } from '../../../screens/rigs/RigScreen';
