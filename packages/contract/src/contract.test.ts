@@ -24,6 +24,7 @@ const aCase = {
   items: [],
   posture: null,
   split: null,
+  level: null,
 };
 const aRig = {
   id: '0192f000-0000-7000-8000-000000000001',

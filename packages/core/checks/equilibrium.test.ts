@@ -52,6 +52,7 @@ describe('loads against equilibrium', () => {
           ],
           posture: null,
           split: null,
+          level: null,
         });
         fc.pre(result.ok);
         if (!result.ok) return;
@@ -90,6 +91,7 @@ describe('loads against equilibrium', () => {
         items: [thing('vehicle', 100, at)],
         posture: null,
         split: null,
+        level: null,
       });
       return result.ok ? result.value.axles.map(({ loadKg }) => loadKg) : [];
     };

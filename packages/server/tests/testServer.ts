@@ -61,6 +61,7 @@ export const aCase = (change: Partial<LoadCaseBody> = {}): LoadCaseBody => ({
   items: [],
   posture: null,
   split: null,
+  level: null,
   ...change,
 });
 

@@ -13,10 +13,12 @@ interface SliderProps {
   readonly max: number;
   readonly step: number;
   readonly onChange: (value: number) => void;
+  /** The finger left it, or a key was let go: for what is worth keeping. */
+  readonly onRelease?: (value: number) => void;
 }
 
 /** Something to drag from one end to the other: the browser's own, so keyboard and screen reader know it. */
-export function Slider({ label, shown, value, min, max, step, onChange }: SliderProps) {
+export function Slider({ label, shown, value, min, max, step, onChange, onRelease }: SliderProps) {
   const palette = usePalette();
   return (
     <View>
@@ -32,6 +34,8 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
         step,
         value,
         onChange: (event: ChangeEvent<HTMLInputElement>) => onChange(Number(event.target.value)),
+        onPointerUp: (event: { currentTarget: HTMLInputElement }) => onRelease?.(Number(event.currentTarget.value)),
+        onKeyUp: (event: { currentTarget: HTMLInputElement }) => onRelease?.(Number(event.currentTarget.value)),
         style: { width: '100%', height: 48, margin: 0, accentColor: palette.moss, cursor: 'pointer' },
       })}
     </View>

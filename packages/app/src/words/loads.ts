@@ -1,6 +1,8 @@
 import type { Family, LoadMethod, LoadProblem, Standing } from '@dunlinmoss/core';
 
+import type { Units } from '../settings/preferences';
 import { AXLE_WORDS, axleName } from './axles';
+import { mass } from './format';
 
 /** How a load is known, in a few words: stands beside it everywhere. */
 export const STANDING_WORDS: Record<Standing, string> = {
@@ -21,6 +23,7 @@ export const METHOD_WORDS: Record<LoadMethod, { readonly name: string; readonly 
   moments: { name: 'Worked out', note: 'empty, plus what is on it' },
   posture: { name: 'By posture', note: 'rider and bicycle' },
   split: { name: 'The whole alone', note: 'split by its kind: rough' },
+  fullAndEmpty: { name: 'Full and empty', note: 'weighed twice; then by how full' },
 };
 
 /** How to weigh such a rig. */
@@ -38,7 +41,7 @@ export function weighingHint(kind: Family['kind']): string {
 }
 
 /** Why the loads of a case are not known, and what would settle them. */
-export function loadProblemText(problem: LoadProblem, kind: Family['kind']): string {
+export function loadProblemText(problem: LoadProblem, kind: Family['kind'], units: Units): string {
   switch (problem.code) {
     case 'weightMissing':
       return `${axleName(problem.position, kind)}: no weight yet. Weigh it whole, or each wheel.`;
@@ -48,6 +51,8 @@ export function loadProblemText(problem: LoadProblem, kind: Family['kind']): str
         : `${axleName(problem.position, kind)}: its empty load is missing.`;
     case 'riderMissing':
       return 'Rider and bicycle are missing.';
+    case 'fullNotHeavier':
+      return `Full it weighs ${mass(problem.fullKg, units)}, empty ${mass(problem.emptyKg, units)}: full must be more. Were they changed over, or is one in another unit?`;
     case 'wholeMissing':
       return 'The weight of the whole is missing.';
     case 'noSpacing':

@@ -14,7 +14,7 @@ export function waitingText(reason: NoPlan, family: FamilyCode, units: Units): s
     case 'noLoadCase':
       return 'A pressure needs a load: weigh the rig, or work it out.';
     case 'loads':
-      return loadProblemText(reason.problem, kind);
+      return loadProblemText(reason.problem, kind, units);
     case 'doubtfulLoad':
       return `${axleName(reason.position, kind)}: ${questionText('mass', reason.question, units)} Until that is put right there is no pressure for it.`;
     case 'roadMissing':

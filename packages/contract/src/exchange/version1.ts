@@ -88,6 +88,7 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
         items: [],
         posture: null,
         split: null,
+        level: null,
       },
     ],
   };

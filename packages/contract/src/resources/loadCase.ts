@@ -75,6 +75,8 @@ export const loadCase = z.strictObject({
       bikeKg: loadKg,
     })
     .nullable(),
+  /** How full today what was weighed full and empty is, 0 to 1; null takes it full. */
+  level: z.number().min(0).max(1).nullable().default(null),
   /** How the whole is split: empty or loaded, and like which usual rig; null takes the first of its family. */
   split: z
     .strictObject({ laden: z.enum(['empty', 'loaded']), like: z.enum(USUAL_RIG_CODES).nullable() })

@@ -79,7 +79,7 @@ export function caseQuestions(rig: Pick<Rig, 'family' | 'axles'>, loadCase: Load
   const questions: RigQuestion[] = [];
   const ask = asker(questions);
   const wheelsOn = (position: string): number => rig.axles.find((axle) => axle.position === position)?.wheels ?? 1;
-  if (loadCase.method === 'scales') {
+  if (loadCase.method === 'scales' || loadCase.method === 'fullAndEmpty') {
     loadCase.weighed.forEach(({ position, part, loadKg }, index) => {
       const count =
         part === 'axle' ? wheelsOn(position) : part === 'left' || part === 'right' ? wheelsOn(position) / 2 : 1;
@@ -87,7 +87,7 @@ export function caseQuestions(rig: Pick<Rig, 'family' | 'axles'>, loadCase: Load
       ask(`/weighed/${index}/loadKg`, 'mass', loadKg, times(likely.wheelLoadKg, Math.max(count, 1)));
     });
   }
-  if (loadCase.method === 'moments') {
+  if (loadCase.method === 'moments' || loadCase.method === 'fullAndEmpty') {
     loadCase.unladen.forEach(({ position, loadKg }, index) => {
       if (position === 'coupling' || (isTrailer(position) && rig.family !== 'farmTrailer')) return;
       ask(`/unladen/${index}/loadKg`, 'mass', loadKg, times(likely.wheelLoadKg, wheelsOn(position)));

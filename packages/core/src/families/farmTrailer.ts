@@ -6,6 +6,8 @@ import { between, farm, trailerAxle } from './shared';
 export const farmTrailer = {
   ...farm,
   code: 'farmTrailer',
+  // What it carries comes and goes every hour.
+  loadMethods: ['fullAndEmpty', 'scales', 'moments'],
   axles: [trailerAxle(4200, 1950)],
   asks: ['tube', 'topSpeed', 'tandem', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
   places: ['trailerFront', 'trailerMiddle', 'trailerBack'],

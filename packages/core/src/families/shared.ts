@@ -142,7 +142,7 @@ export const motorcycle = {
 export const farm = {
   kind: 'farm',
   tireUses: ['farm', 'lightTruck', 'truck'],
-  loadMethods: ['scales', 'moments'],
+  loadMethods: ['scales', 'fullAndEmpty', 'moments'],
   drivenAxlesTurnAlike: false,
   bead: FARM_BEAD,
   speedGuide: true,

@@ -6,6 +6,8 @@ import { between, farm, fourWheels } from './shared';
 export const sprayer = {
   ...farm,
   code: 'sprayer',
+  // What it carries comes and goes every hour.
+  loadMethods: ['fullAndEmpty', 'scales', 'moments'],
   axles: fourWheels(3600, 2100, true),
   asks: ['tube', 'topSpeed', 'treadWidth', 'loadLines', 'dataSheet', 'axleRating'],
   places: ['sprayTank', 'boom', 'cab'],

@@ -4,9 +4,9 @@ import type { Posture } from './postures';
 /**
  * How the loads of a case are known, best first: `scales`, each wheel or axle stood on one; `moments`, the empty axle
  * loads and what is put on where; `posture`, rider and bicycle by how the rider sits; `split`, the whole alone, by the kind of
- * machine.
+ * machine. `fullAndEmpty` is as good as scales at either end: weighed once full and once empty, and so full today.
  */
-export const LOAD_METHODS = ['scales', 'moments', 'posture', 'split'] as const;
+export const LOAD_METHODS = ['scales', 'moments', 'posture', 'split', 'fullAndEmpty'] as const;
 export type LoadMethod = (typeof LOAD_METHODS)[number];
 
 /** Which part of an axle stood on the scale. On an axle with pairs, `left` and `right` are the pairs. */
@@ -64,6 +64,8 @@ export interface LoadCase {
   readonly unladen: readonly UnladenLoad[];
   readonly items: readonly LoadItem[];
   readonly posture: PostureLoad | null;
+  /** How full today what was weighed full and empty is, 0 to 1; null takes it full. */
+  readonly level: number | null;
   /** What of the whole is on the front axle, 0 to 1, as its kind is built and loaded. */
   readonly split: { readonly frontShare: number } | null;
 }

@@ -21,6 +21,7 @@ const loadCase = (change: Partial<LoadCase>): LoadCase => ({
   items: [],
   posture: null,
   split: null,
+  level: null,
   ...change,
 });
 const thing = (
@@ -288,6 +289,54 @@ describe('the laws of loads', () => {
   });
 });
 
+describe('weighed full and empty', () => {
+  const both = {
+    method: 'fullAndEmpty',
+    weighed: [
+      { position: 'front', part: 'axle', loadKg: 2000 },
+      { position: 'rear', part: 'left', loadKg: 3100 },
+      { position: 'rear', part: 'right', loadKg: 2900 },
+    ],
+    unladen: [
+      { position: 'front', loadKg: 2400 },
+      { position: 'rear', loadKg: 2000 },
+    ],
+  } as const;
+
+  it.each([
+    [1, [1000, 1000], [3100, 2900]],
+    [0, [1200, 1200], [1033.333, 966.667]],
+    [0.5, [1100, 1100], [2066.667, 1933.333]],
+  ])(
+    'at a level of %d lies between the two, sides shared as when full; an axle may be lighter full',
+    (level, front, rear) => {
+      const loads = found(wagon, { ...both, level });
+      expect(wheels(loads).map((each) => each.map((load) => Number(load.toFixed(3))))).toEqual([front, rear]);
+      expect(loads.axles[1]!.standing).toBe(level === 1 ? 'weighed' : 'estimated');
+    },
+  );
+
+  it('takes it full until somebody says how full', () => {
+    expect(found(wagon, { ...both, level: null })).toEqual(found(wagon, { ...both, level: 1 }));
+  });
+
+  it('asks for the axle that is missing, and refuses full that is no heavier than empty', () => {
+    expect(problem(wagon, { ...both, weighed: both.weighed.slice(1) })).toEqual({
+      code: 'weightMissing',
+      position: 'front',
+    });
+    expect(problem(wagon, { ...both, unladen: both.unladen.slice(0, 1) })).toEqual({
+      code: 'unladenMissing',
+      position: 'rear',
+    });
+    expect(problem(wagon, { ...both, unladen: both.unladen.map((each) => ({ ...each, loadKg: 4000 })) })).toEqual({
+      code: 'fullNotHeavier',
+      fullKg: 8000,
+      emptyKg: 8000,
+    });
+  });
+});
+
 describe('the whole split by its kind', () => {
   const split = { method: 'split', wholeKg: 2200, split: { frontShare: 0.52 } } as const;
 
@@ -309,7 +358,7 @@ describe('the whole split by its kind', () => {
   it('waits for the whole, for a kind that has a usual split, and for a vehicle', () => {
     const missing = { code: 'wholeMissing' };
     expect(problem(wagon, { ...split, wholeKg: null })).toEqual(missing);
-    expect(problem(wagon, { ...split, split: null })).toEqual(missing);
+    expect(problem(wagon, { ...split, split: null, level: null })).toEqual(missing);
     expect(problem({ axles: [axle('trailer', 4000)], hitchMm: null }, split)).toEqual(missing);
   });
 });

@@ -45,6 +45,8 @@ export type LoadProblem =
   | { readonly code: 'weightMissing'; readonly position: AxlePosition }
   | { readonly code: 'unladenMissing'; readonly position: AxlePosition | 'coupling' }
   | { readonly code: 'riderMissing' }
+  /** Weighed full it is no heavier than weighed empty, kg each: one of them is mistaken, or they are changed over. */
+  | { readonly code: 'fullNotHeavier'; readonly fullKg: number; readonly emptyKg: number }
   /** The total is to be split, and it is missing, or its kind has no usual split. */
   | { readonly code: 'wholeMissing' }
   /** Two axles, or coupling and axle, stand at one place: nothing can be levered between them. */
@@ -73,6 +75,8 @@ export function loadsOf(geometry: RigGeometry, loadCase: LoadCase): Result<RigLo
       return fromPosture(geometry, loadCase.posture, loadCase.items);
     case 'split':
       return fromSplit(geometry, loadCase);
+    case 'fullAndEmpty':
+      return fromFullAndEmpty(geometry.axles, loadCase);
   }
 }
 
@@ -146,6 +150,37 @@ function fromScales(axles: readonly AxlePlace[], { weighed }: LoadCase): Result<
     }
   }
   return success(summed(loads, null, []));
+}
+
+/**
+ * Weighed full and weighed empty, and so full today: each axle between the two by how full it is (exact for a tank that
+ * fills evenly over its length), the wheels of an axle sharing it as they do when full (assumption).
+ */
+function fromFullAndEmpty(axles: readonly AxlePlace[], loadCase: LoadCase): Result<RigLoads, LoadProblem> {
+  const full = fromScales(axles, loadCase);
+  if (!full.ok) return full;
+  const level = loadCase.level ?? 1;
+  const emptyKg: number[] = [];
+  for (const { position } of axles) {
+    const empty = loadCase.unladen.find((each) => each.position === position);
+    if (!empty) return failure({ code: 'unladenMissing', position });
+    emptyKg.push(empty.loadKg);
+  }
+  const allEmptyKg = emptyKg.reduce((sum, each) => sum + each, 0);
+  if (full.value.totalKg <= allEmptyKg) {
+    return failure({ code: 'fullNotHeavier', fullKg: full.value.totalKg, emptyKg: allEmptyKg });
+  }
+  const today = full.value.axles.map((axle, index): AxleLoad => {
+    const loadKg = emptyKg[index]! + level * (axle.loadKg - emptyKg[index]!);
+    const share = axle.loadKg > 0 ? loadKg / axle.loadKg : 0;
+    return {
+      ...axle,
+      loadKg,
+      wheels: axle.wheels.map(({ wheel, loadKg: fullKg }) => ({ wheel, loadKg: fullKg * share })),
+      standing: level === 1 ? axle.standing : 'estimated',
+    };
+  });
+  return success(summed(today, null, []));
 }
 
 const middleOf = (axles: readonly AxlePlace[]): number =>

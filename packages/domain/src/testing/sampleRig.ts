@@ -28,6 +28,7 @@ export const sampleCase = (change: Partial<LoadCaseBody> = {}): LoadCaseBody => 
   items: [],
   posture: null,
   split: null,
+  level: null,
   ...change,
 });
 
@@ -192,6 +193,7 @@ export function fullRig(change: Partial<RigRow> = {}): RigRow {
         ],
         posture: { posture: 'mountain', frontShare: 0.4137, riderKg: 81.3, bikeKg: 14.7 },
         split: { laden: 'loaded', like: 'bigWagon' },
+        level: 0.6183,
       }),
     ],
     ...change,

@@ -80,6 +80,7 @@ const LOAD_CASES = part<Rig>()<Omit<LoadCase, 'weighed' | 'unladen' | 'items'>>(
     name: plain(),
     method: plain(),
     wholeKg: plain(),
+    level: plain(),
     posture: group({ posture: plain(), frontShare: plain(), riderKg: plain(), bikeKg: plain() }),
     split: group({ laden: plain('split_laden'), like: plain('split_like') }),
   },

@@ -8,6 +8,7 @@ import { QuantityField } from '../../components/QuantityField';
 import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../components/quantityText';
 import { Toggle } from '../../components/Toggle';
 import { UnfoldRow } from '../../components/UnfoldRow';
+import { TankLevel } from './TankLevel';
 import { useWide } from '../../theme/useWide';
 import { FAMILY_WORDS } from '../../words/families';
 import { speed, speedNumber } from '../../words/format';
@@ -68,6 +69,7 @@ export function Asking({ question, rigs }: AskingProps) {
             : []),
         ]}
       />
+      {loadCase && <TankLevel key={`${rig.id} ${loadCase.id}`} rig={rig} loadCase={loadCase} />}
       {wide ? (
         <>
           <UnfoldRow items={[day]} />

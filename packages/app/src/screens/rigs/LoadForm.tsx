@@ -35,7 +35,7 @@ import { movedText } from '../../words/moved';
 import { savedText } from '../../words/saved';
 import { blankCase, loadKey, readable, withMethod } from './loadForm';
 import { LoadItems } from './LoadItems';
-import { PostureFields, ScaleFields, UnladenFields } from './LoadMethodFields';
+import { FullAndEmptyFields, PostureFields, ScaleFields, UnladenFields } from './LoadMethodFields';
 import { SplitFields } from './SplitFields';
 import { LoadPicture } from './LoadPicture';
 import { LoadWorking } from './LoadWorking';
@@ -125,13 +125,13 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
             <LoadPicture rig={rig} loads={loads.ok ? loads.value : undefined} items={typed.items} danger={NOBODY} />
             {loads.ok ? (
               <Text as="strong">
-                {`${mass(loads.value.totalKg, units)} on the wheels, ${typed.method === 'scales' ? 'measured' : 'estimated'}${
+                {`${mass(loads.value.totalKg, units)} on the wheels, ${loads.value.axles.some(({ standing }) => standing === 'estimated') ? 'estimated' : 'measured'}${
                   loads.value.couplingKg === null ? '' : `; the drawbar presses ${mass(loads.value.couplingKg, units)}`
                 }.`}
               </Text>
             ) : (
               <Text role="status" tone="muted">
-                {loadProblemText(loads.problem, family.kind)}
+                {loadProblemText(loads.problem, family.kind, units)}
               </Text>
             )}
             {doubtful.map(({ position }) => (
@@ -159,6 +159,7 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
       />
       <UnitsOpen />
       {now.method === 'scales' && <ScaleFields form={form} rig={rig} />}
+      {now.method === 'fullAndEmpty' && <FullAndEmptyFields form={form} rig={rig} />}
       {now.method === 'split' && <SplitFields form={form} rig={rig} />}
       {now.method === 'moments' && <UnladenFields form={form} rig={rig} />}
       {now.method === 'posture' && <PostureFields form={form} />}

@@ -12,7 +12,7 @@ import { Slider } from '../../components/Slider';
 import { Unfold } from '../../components/Unfold';
 import { Trash } from '../../theme/icons';
 import { LOAD_POSITION_WORDS } from '../../words/families';
-import { percent } from '../../words/format';
+import { levelText } from '../../words/level';
 import { hasTrailer, newItem, loadPositionsOf } from './loadForm';
 
 interface LoadItemsProps {
@@ -182,7 +182,7 @@ function TankFields({ form, index, spoken }: TankProps) {
       </View>
       <Slider
         label={`Level of tank ${index + 1}`}
-        shown={level === 0 ? 'empty' : level === 1 ? 'full' : percent(level)}
+        shown={levelText(level)}
         value={level}
         min={0}
         max={1}

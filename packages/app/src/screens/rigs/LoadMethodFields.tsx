@@ -8,9 +8,11 @@ import { RowNumber, RowQuantity, usePicked } from '../../forms/fields';
 import type { OpenForm } from '../../forms/useRowForm';
 import { Choice } from '../../components/Choice';
 import { Panel } from '../../components/Panel';
+import { Slider } from '../../components/Slider';
 import { Text } from '../../components/Text';
 import { axleName, PART_WORDS } from '../../words/axles';
 import { POSTURE_WORDS } from '../../words/families';
+import { levelText } from '../../words/level';
 import { weighingHint } from '../../words/loads';
 import {
   askedParts,
@@ -29,6 +31,21 @@ interface PartProps {
 
 /** Each wheel or axle on a scale. */
 export function ScaleFields({ form, rig }: PartProps) {
+  return (
+    <>
+      <AxlesOnScales form={form} rig={rig} />
+      <RowQuantity
+        form={form}
+        at="/wholeKg"
+        label="The whole on the scale"
+        quantity="mass"
+        hint="If you weighed it whole too: its parts must sum to it."
+      />
+    </>
+  );
+}
+
+function AxlesOnScales({ form, rig }: PartProps) {
   const family = familyOf(rig.family);
   return (
     <>
@@ -38,13 +55,32 @@ export function ScaleFields({ form, rig }: PartProps) {
       {rig.axles.map((axle) => (
         <AxleOnScales key={axle.position} form={form} axle={axle} family={family} />
       ))}
-      <RowQuantity
-        form={form}
-        at="/wholeKg"
-        label="The whole on the scale"
-        quantity="mass"
-        hint="If you weighed it whole too: its parts must sum to it."
+    </>
+  );
+}
+
+/** Weighed full and weighed empty in one go, and how full it is today. */
+export function FullAndEmptyFields({ form, rig }: PartProps) {
+  const [level, pick] = usePicked<LoadCaseBody, number | null>(form, '/level');
+  return (
+    <>
+      <Text as="heading" level={2}>
+        Weighed full
+      </Text>
+      <AxlesOnScales form={form} rig={rig} />
+      <UnladenFields form={form} rig={rig} drawbar={false} />
+      <Slider
+        label="How full today"
+        shown={levelText(level ?? 1)}
+        value={level ?? 1}
+        min={0}
+        max={1}
+        step={0.05}
+        onChange={pick}
       />
+      <Text as="small" tone="muted">
+        It stands on Ground too, so that a pressure follows the tank as it empties.
+      </Text>
     </>
   );
 }
@@ -100,7 +136,7 @@ function AxleOnScales({ form, axle: { position, wheels }, family }: AxleOnScales
 }
 
 /** What each axle weighs empty. */
-export function UnladenFields({ form, rig }: PartProps) {
+export function UnladenFields({ form, rig, drawbar = true }: PartProps & { readonly drawbar?: boolean }) {
   const family = familyOf(rig.family);
   const { low, high } = family.likely.wheelLoadKg;
   return (
@@ -124,7 +160,7 @@ export function UnladenFields({ form, rig }: PartProps) {
             </View>
           );
         })}
-        {hasTrailer(rig) && (
+        {drawbar && hasTrailer(rig) && (
           <View style={styles.half}>
             <RowQuantity
               form={form}

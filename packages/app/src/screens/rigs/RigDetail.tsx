@@ -122,7 +122,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
             <LoadPicture
               rig={rig}
               loads={loads?.ok ? loads.value : undefined}
-              items={loadCase && loadCase.method !== 'scales' ? loadCase.items : []}
+              items={loads?.ok ? loads.value.shares.map(({ item }) => item) : []}
               danger={danger}
             />
             {loadCase && loads?.ok && (
@@ -130,7 +130,9 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
                 {`${loadCase.name}: ${mass(loads.value.totalKg, units)} on the wheels, ${standingText(loads.value.axles)}.`}
               </Text>
             )}
-            {loadCase && loads && !loads.ok && <Text role="alert">{loadProblemText(loads.problem, family.kind)}</Text>}
+            {loadCase && loads && !loads.ok && (
+              <Text role="alert">{loadProblemText(loads.problem, family.kind, units)}</Text>
+            )}
             {!loadCase && <Text>No load yet. Weigh it, or have it worked out: everything else goes by it.</Text>}
             {loadCase && (
               <Action icon={Pencil} label={`Change “${loadCase.name}”`} onPress={() => openLoad(loadCase.id)} />

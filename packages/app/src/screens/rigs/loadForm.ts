@@ -59,10 +59,11 @@ export function withMethod(loadCase: LoadCaseBody, method: LoadMethod, rig: Pick
 /** A blank load case by a method that was asked for, else by the best of the family. */
 export function blankCase(id: string, rig: Pick<Rig, 'family'>, method?: string): LoadCaseBody {
   const { loadMethods } = familyOf(rig.family);
+  const chosen = loadMethods.find((code) => code === method) ?? loadMethods[0]!;
   return withMethod(
     {
       id,
-      name: method === 'split' ? 'As it stands' : '',
+      name: chosen === 'split' ? 'As it stands' : chosen === 'fullAndEmpty' ? 'Full and empty' : '',
       method: 'scales',
       weighed: [],
       wholeKg: null,
@@ -70,8 +71,9 @@ export function blankCase(id: string, rig: Pick<Rig, 'family'>, method?: string)
       items: [],
       posture: null,
       split: null,
+      level: null,
     },
-    loadMethods.find((code) => code === method) ?? loadMethods[0]!,
+    chosen,
     rig,
   );
 }

@@ -44,6 +44,7 @@ export function quickRig(code: FamilyCode): Omit<Rig, 'id'> {
           bikeKg: BICYCLE_KG[code] ?? A_BICYCLE_KG,
         },
         split: null,
+        level: null,
       },
     ],
   };
