@@ -6,7 +6,7 @@ const LAPWING = '/rigs/0192f000-0000-7000-8000-000000000110';
 test('a bicycle is asked what a bicycle needs, and weighed on two kitchen scales', async ({ page }) => {
   await page.goto('/rigs/new');
   await action(page, 'Mountain bicycle').click();
-  await action(page, 'Tell all of it now').click();
+  await action(page, 'Enter all of it now').click();
   await expect(page.getByText('Placard')).toHaveCount(0);
   await page.getByLabel('Name', { exact: true }).fill('Stint');
   await page.getByLabel('Tire size, as on the sidewall').fill('29x2.40');

@@ -8,7 +8,7 @@ test(
   async ({ page }) => {
     await page.goto('/rigs/new');
     await action(page, 'Four-wheel drive').click();
-    await action(page, 'Tell all of it now').click();
+    await action(page, 'Enter all of it now').click();
     const size = page.getByLabel('Tire size, as on the sidewall');
     await page.getByLabel('Name', { exact: true }).fill('Sanderling');
     await size.fill('the big ones');

@@ -1,4 +1,5 @@
 import { FAMILIES, familyOf } from '../families/registry';
+import { loadCurve } from '../capacity/loadCurve';
 import { groundsFor } from '../grounds/registry';
 import { usualRigOf } from '../families/usualRigs';
 import { SAMPLE_RIGS, sampleInput } from '../testing/samplePlan';
@@ -116,6 +117,23 @@ describe('firstNumbers', () => {
       ok: false,
       problem: { code: 'noSchoolAnswers', needs: ['pressureBesideLoad'] },
     });
+  });
+
+  it('stays on the first row of a data sheet, whatever stands on the wheel', () => {
+    const rows = [
+      { pressureKpa: 160, speedKmh: 10, loadKg: 4800 },
+      { pressureKpa: 320, speedKmh: 10, loadKg: 7300 },
+    ];
+    const input = unweighed('farm', { ground: 'fieldMoist' });
+    const axles = input.axles.map((axle) => {
+      const curve = loadCurve({ tire: axle.tire, maxKpa: null, lines: [], rows, rowsOf: 'thisTire' });
+      if (!curve.ok) throw new Error(curve.problem.code);
+      return { ...axle, curve: curve.value, roadKpa: 200 };
+    });
+    for (const { startKpa, floor } of numbers({ ...input, axles }).axles) {
+      expect(floor).toEqual({ code: 'loadAtSpeed', pressureKpa: 160 });
+      expect(startKpa).toBeGreaterThanOrEqual(160);
+    }
   });
 
   it('asks for what stands in its way', () => {

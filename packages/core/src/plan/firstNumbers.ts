@@ -174,6 +174,12 @@ function thumbOf(context: AxleContext, school: SchoolCode | null): Omit<FirstAxl
     const value = withoutLoad ? pressureKpa(context) : null;
     return value === null ? [] : [{ code: code as FloorCode, pressureKpa: value }];
   });
+  // Below the first row of a data sheet nothing is promised, whatever stands on the wheel.
+  const { curve } = context.axle;
+  if (curve?.from === 'rows') {
+    const firstKpa = Math.min(...curve.speeds.map(({ points }) => points[0]!.pressureKpa));
+    floors.push({ code: 'loadAtSpeed', pressureKpa: firstKpa });
+  }
   const floor = floors.reduce((best, each) => (each.pressureKpa > best.pressureKpa ? each : best));
   const most = Math.min(
     bindingCeiling(context)?.pressureKpa ?? Number.POSITIVE_INFINITY,

@@ -123,7 +123,7 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
         </Text>
       )}
       <Action kind="main" label="Keep this rig" onPress={() => void form.submit()} />
-      <Action label="Tell all of it now" onPress={onAll} />
+      <Action label="Enter all of it now" onPress={onAll} />
     </View>
   );
 }
