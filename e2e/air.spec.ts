@@ -101,18 +101,18 @@ test('putting in says beforehand what will not be enough, with the best use and 
   await action(page, 'Every wheel is down: keep it').click();
   await expect(page.getByText('Air is out.', { exact: false }).first()).toBeVisible();
   await goTo(page, 'Air');
-  await expect(page.getByText(/On pavement \d+ km\/h at the most/)).toBeVisible();
+  await expect(page.getByText(/On pavement \d+\skm\/h at the most/)).toBeVisible();
   await action(page, 'Put air in').click();
   await expect(page.getByText('Never past the sidewall maximum', { exact: false })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Wheel by wheel' })).toBeVisible();
   await action(page, /With the pump/).click();
   await page.getByRole('radio', { name: 'Pocket pump' }).click();
   await expect(page.getByText(/It runs out at rear right: \d+\sL are missing\./)).toBeVisible();
-  await expect(page.getByText(/Then \d+ km\/h at the most, straight and short, to the next air\./)).toBeVisible();
+  await expect(page.getByText(/Then \d+\skm\/h at the most, straight and short, to the next air\./)).toBeVisible();
 
   await page.goto(`/air/road?rig=${CURLEW}`);
   await expect(page.getByRole('heading', { name: 'Not ready for pavement' })).toBeVisible();
-  await expect(page.getByText(/If it can’t be helped: \d+ km\/h at the most/)).toBeVisible();
+  await expect(page.getByText(/If it can’t be helped: \d+\skm\/h at the most/)).toBeVisible();
   await action(page, 'Put the air back').click();
   await action(page, /With the pump/).click();
   await page.getByRole('radio', { name: 'Clip-on compressor' }).click();

@@ -141,6 +141,7 @@ export const anAiring = (rigId: string, change: Partial<Airing> = {}): Airing =>
   coldTempC: 8,
   tireTempC: 11,
   altitudeM: 3,
+  justDriven: true,
   wheels: (['left', 'right'] as const).map((wheel) => ({
     position: 'front',
     wheel,

@@ -1,13 +1,16 @@
 import { StyleSheet, View } from 'react-native';
 
-import { conditionProblems, conditionsStore } from '../settings/conditions';
+import { conditionProblems, type TypedConditions } from '../settings/conditions';
 import { NumberField } from './NumberField';
 
+interface ConditionFieldsProps {
+  readonly typed: TypedConditions;
+  readonly change: (part: Partial<TypedConditions>) => void;
+}
+
 /** How warm air and tires are, and how high they stand, in the person's own scale. */
-export function ConditionFields() {
-  const typed = conditionsStore.use();
+export function ConditionFields({ typed, change }: ConditionFieldsProps) {
   const problems = conditionProblems(typed);
-  const change = (part: Partial<typeof typed>): void => conditionsStore.set({ ...typed, ...part });
   const [degrees, height] = typed.scale === 'metric' ? ['°C', 'm'] : ['°F', 'ft'];
   return (
     <View style={styles.fields}>

@@ -21,6 +21,7 @@ const airing: Airing = newAiring({
   coldTempC: 20,
   tireTempC: 20,
   altitudeM: 0,
+  justDriven: false,
   wheels: [wheel],
 });
 const run = (second: number): Airing['runs'][number] => ({

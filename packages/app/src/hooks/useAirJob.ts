@@ -20,7 +20,8 @@ import {
 } from '@dunlinmoss/domain';
 
 import { useAirings } from '../data/airings';
-import { conditionsOf, conditionsStore } from '../settings/conditions';
+import { useConditions } from './useConditions';
+import { conditionsOf } from '../settings/conditions';
 import { useOutingsOf } from '../data/outings';
 import { useGauges } from '../data/gauges';
 import type { Units } from '../settings/preferences';
@@ -56,7 +57,7 @@ export function useAirJob(): {
   readonly loading: boolean;
 } {
   const { question, rigs, loading } = usePlanQuery();
-  const typed = conditionsStore.use();
+  const { typed } = useConditions(question?.rig.id ?? '');
   const airingList = useAirings(question?.rig.id);
   const airings = airingList.rows;
   const roundList = useAllRows(

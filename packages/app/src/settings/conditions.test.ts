@@ -1,4 +1,4 @@
-import { COLD_CONDITIONS, conditionProblems, conditionsOf } from './conditions';
+import { COLD_CONDITIONS, conditionProblems, conditionsAfter, conditionsFor, conditionsOf } from './conditions';
 
 const typed = { ...COLD_CONDITIONS, tire: '45', altitude: '900' };
 
@@ -32,5 +32,25 @@ describe('conditionProblems', () => {
     });
     expect(conditionProblems({ ...typed, scale: 'imperial', tire: '400' }).tire).toContain('°F');
     expect(conditionProblems({ ...typed, cold: ' ' }).cold).toBe('Expected a temperature.');
+  });
+});
+
+describe('a warmth that was typed', () => {
+  const MINUTE = 60_000;
+  const kept = conditionsAfter({ ...COLD_CONDITIONS, ofRig: null, sinceMs: null }, { tire: '50' }, 'wagon', 0);
+
+  it.each([
+    ['counts for its rig', 'wagon', 44 * MINUTE, '50'],
+    ['ends with its hour', 'wagon', 45 * MINUTE, ''],
+    ['is none of another rig', 'quad', MINUTE, ''],
+    ['is none of a clock that was put back', 'wagon', -50 * MINUTE, ''],
+  ])('%s', (_, rigId, nowMs, tire) => expect(conditionsFor(kept, rigId, nowMs).tire).toBe(tire));
+
+  it('is begun anew by another one, and not by the weather or the height', () => {
+    const later = conditionsAfter(kept, { cold: '8', altitude: '300' }, 'quad', 30 * MINUTE);
+    expect(conditionsFor(later, 'wagon', 40 * MINUTE)).toMatchObject({ tire: '50', cold: '8', altitude: '300' });
+    const other = conditionsAfter(later, { tire: '40' }, 'quad', 30 * MINUTE);
+    expect(conditionsFor(other, 'quad', 70 * MINUTE).tire).toBe('40');
+    expect(conditionsFor(other, 'wagon', 31 * MINUTE).tire).toBe('');
   });
 });

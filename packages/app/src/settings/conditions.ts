@@ -3,7 +3,7 @@ import type { TireConditions } from '@dunlinmoss/core';
 import { parseNumber } from './typedNumber';
 import { createStore } from './store';
 
-/** How warm the tires are and how high they stand, as it was typed. Kept on this device until it is changed. */
+/** How warm the tires are and how high they stand, as it was typed. */
 export interface TypedConditions {
   readonly scale: 'metric' | 'imperial';
   readonly cold: string;
@@ -11,10 +11,37 @@ export interface TypedConditions {
   readonly altitude: string;
 }
 
+/** As it is kept on this device: of whose tires the warmth is, and since when; both null while none was typed. */
+export interface KeptConditions extends TypedConditions {
+  readonly ofRig: string | null;
+  readonly sinceMs: number | null;
+}
+
 /** A mild day at the water's edge, tires cold: nothing to convert. */
 export const COLD_CONDITIONS: TypedConditions = { scale: 'metric', cold: '20', tire: '', altitude: '0' };
 
-export const conditionsStore = createStore<TypedConditions>(COLD_CONDITIONS, 'conditions');
+export const conditionsStore = createStore<KeptConditions>(
+  { ...COLD_CONDITIONS, ofRig: null, sinceMs: null },
+  'conditions',
+);
+
+/** A measured warmth counts for so long, min: tires cool and warm again. Common practice: an hour or less. */
+const WARMTH_COUNTS_MIN = 45;
+
+/** What of it counts for a rig now: the warmth of other tires, or of an hour ago, is none. */
+export function conditionsFor(kept: KeptConditions, rigId: string, nowMs: number): TypedConditions {
+  const { ofRig, sinceMs, ...typed } = kept;
+  const counts = ofRig === rigId && sinceMs !== null && Math.abs(nowMs - sinceMs) < WARMTH_COUNTS_MIN * 60_000;
+  return counts ? typed : { ...typed, tire: '' };
+}
+
+/** With a part typed anew; a warmth is that of this rig from now on. */
+export const conditionsAfter = (
+  kept: KeptConditions,
+  part: Partial<TypedConditions>,
+  rigId: string,
+  nowMs: number,
+): KeptConditions => ({ ...kept, ...part, ...(part.tire !== undefined && { ofRig: rigId, sinceMs: nowMs }) });
 
 const METRES_PER_FOOT = 0.3048; // exact: international foot
 

@@ -54,6 +54,7 @@ export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground
 /** Air going out of, or into, all wheels of a sample job. */
 export const sampleAiring = (job: AirJob, change: Partial<Airing> = {}): Airing => ({
   ...newAiring({
+    justDriven: false,
     rigId: job.rig.id,
     outingId: null,
     way: change.way ?? 'out',

@@ -50,6 +50,8 @@ export const airing = z
     coldTempC: tempC,
     tireTempC: tempC,
     altitudeM,
+    /** Within three quarters of an hour of moving, and nobody measured how warm: what is read may be less cold. */
+    justDriven: z.boolean().default(false),
     /** In the order they are walked. */
     wheels: z.array(wheel).min(1).max(24),
     runs: z.array(run).max(400),

@@ -29,6 +29,7 @@ const airing = (change: Partial<Airing> = {}): Airing => ({
   coldTempC: 10,
   tireTempC: 10,
   altitudeM: 0,
+  justDriven: false,
   wheels: [left, right],
   runs: [],
   ...change,

@@ -36,6 +36,7 @@ const airing = (change: Partial<Airing> = {}): Airing => ({
   coldTempC: 20,
   tireTempC: 20,
   altitudeM: 0,
+  justDriven: false,
   wheels: [wheel('left'), wheel('right')],
   ...change,
 });

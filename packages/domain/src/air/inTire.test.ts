@@ -19,6 +19,7 @@ const airing = (minute: number, change: object = {}, run: object = {}): AiringRo
     coldTempC: 20,
     tireTempC: 20,
     altitudeM: 0,
+    justDriven: false,
     wheels: [{ ...place, coldKpa: psi(16), targetKpa: psi(16) }],
     runs: [{ ...place, startedAt: at(minute), endedAt: at(minute + 1), beforeKpa: psi(36), afterKpa: psi(16), ...run }],
     ...change,
@@ -85,6 +86,14 @@ describe('inTire', () => {
     expect(now({ rounds: [round(60, 40, { justDriven: true, tireTempC: 45 })] })!.known).toBe('read');
   });
 
+  it('takes what an airing read just driven for warm: pumped up like that it stays low until it is read cold', () => {
+    const warm = airing(120, { way: 'in', justDriven: true }, { beforeKpa: psi(16), afterKpa: psi(36) });
+    const history = { airings: [airing(60), warm] };
+    expect(now(history)).toMatchObject({ known: 'readWarm', low: true });
+    expect(now(history)!.coldKpa / psi(1)).toBeCloseTo(32, 0);
+    expect(now({ ...history, rounds: [round(240, 36)] })).toMatchObject({ known: 'read', low: false });
+  });
+
   it('has what was set with what was read of the same airing, the reading ruling', () => {
     expect(now({ airings: [airing(60)], outings: [outing(0, 17, { pressuresAt: at(60) })] })).toMatchObject({
       known: 'read',
@@ -114,13 +123,21 @@ const anyWheel = fc.constantFrom(...wheels.map(({ position, wheel }) => ({ posit
 const minute = fc.integer({ min: 0, max: 2000 });
 const kpa = fc.double({ min: psi(5), max: psi(60), noNaN: true });
 const anyAiring = fc
-  .record({ wheel: anyWheel, minute, kpa, way: fc.constantFrom('out', 'in'), read: fc.boolean(), open: fc.boolean() })
+  .record({
+    wheel: anyWheel,
+    minute,
+    kpa,
+    way: fc.constantFrom('out', 'in'),
+    read: fc.boolean(),
+    open: fc.boolean(),
+    warm: fc.boolean(),
+  })
   .map((made) => ({
     of: 'airing' as const,
     made,
     row: airing(
       made.minute,
-      { way: made.way, wheels: [{ ...made.wheel, coldKpa: psi(16), targetKpa: psi(16) }] },
+      { way: made.way, justDriven: made.warm, wheels: [{ ...made.wheel, coldKpa: psi(16), targetKpa: psi(16) }] },
       { ...made.wheel, afterKpa: made.read ? made.kpa : null, ...(made.open && { endedAt: null }) },
     ),
   }));
@@ -176,7 +193,7 @@ describe('roadGaps', () => {
                 : [],
           );
           const shown = events.flatMap((each) => {
-            if (each.of === 'airing' && each.made.read && isOf(each.made.wheel)) {
+            if (each.of === 'airing' && each.made.read && !each.made.warm && isOf(each.made.wheel)) {
               return [{ minute: each.made.minute + (each.made.open ? 0 : 1), kpa: each.made.kpa }];
             }
             return each.of === 'round' && !each.made.justDriven && isOf(each.made.wheel)

@@ -49,14 +49,18 @@ interface Event {
 }
 
 /** What an airing tells of a wheel: what was read after it, or that it was opened and not read since. */
-function eventsOfAiring({ runs, wheels, way, gauge, ...air }: AiringRow, place: WheelRef): Event[] {
+function eventsOfAiring({ runs, wheels, way, gauge, justDriven, ...air }: AiringRow, place: WheelRef): Event[] {
   const offsetKpa = gauge?.offsetKpa ?? 0;
-  const cold = (shownKpa: number): number => coldKpa(correctedKpa(shownKpa, offsetKpa), air);
+  const cold = (shownKpa: number): number =>
+    justDriven
+      ? coldOfWarmKpa(correctedKpa(shownKpa, offsetKpa), air.coldTempC, air.altitudeM)
+      : coldKpa(correctedKpa(shownKpa, offsetKpa), air);
   return runs
     .filter((run) => sameWheel(run, place))
     .flatMap(({ startedAt, endedAt, beforeKpa, afterKpa }): Event[] => {
       if (afterKpa !== null) {
-        return [{ at: endedAt ?? startedAt, known: 'read', coldKpa: cold(afterKpa), from: 'airing' }];
+        const known = justDriven ? 'readWarm' : 'read';
+        return [{ at: endedAt ?? startedAt, known, coldKpa: cold(afterKpa), from: 'airing' }];
       }
       // Air that went in and was not read tells nothing: what stood there before still stands.
       if (way === 'in') return [];

@@ -14,6 +14,8 @@ const ask = (way: 'out' | 'in', inIt: number | undefined, change: Partial<Airing
     used: { kind: way === 'out' ? 'coreDeflator' : 'batteryClipCompressor', tool: undefined },
     airings: [],
     conditions: { coldTempC: 20, tireTempC: 20, altitudeM: 0 },
+    justDriven: false,
+    floorKpa: () => psi(12),
     outsideKpaAbs: 101.325,
     known: (wheel) =>
       inIt === undefined
@@ -39,6 +41,18 @@ describe('planAiring', () => {
       wheels.map(() => [expect.closeTo(41, 6), expect.closeTo(19, 6)]),
     );
     expect(drain!.totalS).toBe(totalS);
+  });
+
+  it.each([
+    ['its number, far from the floor', 16, 12, 16],
+    ['no lower than what is the floor once it has cooled', 12, 12, 14],
+    ['its number where nothing says how low', 12, undefined, 12],
+  ])('goes just driven, nothing measured, to %s', (_, target, floor, expected) => {
+    const change = { justDriven: true, coldKpa: () => psi(target), floorKpa: () => floor && psi(floor) };
+    const rowsOf = (way: 'out' | 'in') => ask(way, 36, change).rows.map(({ targetKpa }) => targetKpa! / psi(1));
+    expect(rowsOf('out')).toEqual(wheels.map(() => expect.closeTo(expected, 6)));
+    // Pumped up, nobody knows how warm it is: the number itself, and a cold reading later.
+    expect(rowsOf('in')).toEqual(wheels.map(() => expect.closeTo(target, 6)));
   });
 
   it('takes longer from higher up, and from softer in', () => {

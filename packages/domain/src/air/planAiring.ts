@@ -7,6 +7,7 @@ import {
   type DrainPlan,
   type FillPlan,
   type TireConditions,
+  JUST_DRIVEN_C,
 } from '@dunlinmoss/core';
 import type { AiringRow, RigRow } from '@dunlinmoss/contract';
 
@@ -22,10 +23,14 @@ export interface AiringQuestion {
   readonly used: ToolUsed;
   readonly airings: readonly AiringRow[];
   readonly conditions: TireConditions;
+  /** Driven within three quarters of an hour, and nobody measured how warm the tires are. */
+  readonly justDriven: boolean;
   readonly outsideKpaAbs: number;
   readonly known: (wheel: RigWheel) => InTire | undefined;
   /** What a wheel is to have, cold, kPa; undefined where nothing says. */
   readonly coldKpa: (wheel: RigWheel) => number | undefined;
+  /** How low a wheel may be, cold, kPa; undefined where nothing says. */
+  readonly floorKpa: (wheel: RigWheel) => number | undefined;
   /** A pressure on the nearest mark of the gauge. */
   readonly onGauge: (kpa: number) => number;
 }
@@ -53,12 +58,19 @@ export interface AiringPlan {
 
 /** Before the first valve: from what to what, and how long it takes with a tool in an order. */
 export function planAiring(question: AiringQuestion): AiringPlan {
-  const { way, rig, wheels, used, airings, conditions, outsideKpaAbs, known, coldKpa, onGauge } = question;
+  const { way, rig, wheels, used, airings, conditions, justDriven, outsideKpaAbs, known, coldKpa, floorKpa, onGauge } =
+    question;
   const now = (kpa: number): number => onGauge(gaugeNowKpa(kpa, conditions));
+  // As warm as driving may make them: let out to the cold figure now, they would stand below their floor once cold.
+  const asWarmAsCanBe = { ...conditions, tireTempC: conditions.coldTempC + JUST_DRIVEN_C };
+  const atTarget = (wheel: RigWheel, cold: number): number => {
+    const floor = way === 'out' && justDriven ? floorKpa(wheel) : undefined;
+    return floor === undefined ? now(cold) : Math.max(now(cold), onGauge(gaugeNowKpa(floor, asWarmAsCanBe)));
+  };
   const rows = wheels.map((wheel): AiringRowPlan => {
     const cold = coldKpa(wheel);
     const inIt = known(wheel);
-    const targetKpa = cold === undefined ? undefined : now(cold);
+    const targetKpa = cold === undefined ? undefined : atTarget(wheel, cold);
     const fromKpa = inIt && now(inIt.coldKpa);
     const past =
       targetKpa !== undefined && fromKpa !== undefined && (way === 'out' ? fromKpa < targetKpa : fromKpa > targetKpa);

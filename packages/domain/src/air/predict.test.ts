@@ -17,6 +17,7 @@ const base: Airing = {
   coldTempC: 20,
   tireTempC: 20,
   altitudeM: 0,
+  justDriven: false,
   wheels: (['left', 'right'] as const).map((wheel) => ({
     position: 'front',
     wheel,

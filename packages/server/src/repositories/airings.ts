@@ -55,6 +55,7 @@ export const airingRepository = (pool: Pool) =>
       coldTempC: plain(),
       tireTempC: plain(),
       altitudeM: plain(),
+      justDriven: flag(),
     },
     parts: [WHEELS, RUNS],
     partFields: (itemsOf) => ({ wheels: [...itemsOf(WHEELS)], runs: [...itemsOf(RUNS)] }),

@@ -7,15 +7,18 @@ import { Unfold } from '../../components/Unfold';
 
 const TRUSTED = 'trusted';
 
-/** The gauge in the hand: the last one used, kept on this device. */
-const gaugeStore = createStore<string>(TRUSTED, 'gauge');
+/** The gauge in the hand, by rig: the last one used on it, kept on this device. */
+const gaugesStore = createStore<Readonly<Record<string, string>>>({}, 'gaugeOf');
 
 /** The gauge in the hand, and what a reading keeps of it. */
-export function useGaugeInHand(gauges: readonly GaugeRow[]): {
+export function useGaugeInHand(
+  rigId: string,
+  gauges: readonly GaugeRow[],
+): {
   readonly gauge: GaugeRow | undefined;
   readonly used: Airing['gauge'];
 } {
-  const id = gaugeStore.use();
+  const id = gaugesStore.use()[rigId];
   const gauge = gauges.find((each) => each.id === id);
   return {
     gauge,
@@ -23,10 +26,15 @@ export function useGaugeInHand(gauges: readonly GaugeRow[]): {
   };
 }
 
+interface GaugePickProps {
+  readonly rigId: string;
+  readonly gauges: readonly GaugeRow[];
+}
+
 /** Which gauge is read; nothing to choose where there is none. */
-export function GaugePick({ gauges }: { readonly gauges: readonly GaugeRow[] }) {
-  const id = gaugeStore.use();
-  const gauge = gauges.find((each) => each.id === id);
+export function GaugePick({ rigId, gauges }: GaugePickProps) {
+  const inHand = gaugesStore.use();
+  const gauge = gauges.find((each) => each.id === inHand[rigId]);
   if (gauges.length === 0) return null;
   return (
     <Unfold label="Read with" value={gauge?.name ?? 'A gauge taken as true'}>
@@ -40,7 +48,7 @@ export function GaugePick({ gauges }: { readonly gauges: readonly GaugeRow[] }) 
             ...gauges.map((each) => ({ code: each.id, name: each.name })),
           ]}
           onChange={(code) => {
-            gaugeStore.set(code);
+            gaugesStore.set({ ...inHand, [rigId]: code });
             close();
           }}
         />

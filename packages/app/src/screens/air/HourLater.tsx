@@ -3,7 +3,8 @@ import { riseVerdict, wheelKey } from '@dunlinmoss/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { conditionsOf, conditionsStore } from '../../settings/conditions';
+import { useConditions } from '../../hooks/useConditions';
+import { conditionsOf } from '../../settings/conditions';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { Action } from '../../components/Action';
@@ -24,8 +25,8 @@ import type { AirJob } from '../../hooks/useAirJob';
 /** After an hour on the road: the rise tells whether the cold figure was right. */
 export function HourLater({ job }: { readonly job: AirJob }) {
   const { rig, outing, units, wheels, rounds, gauges } = job;
-  const inHand = useGaugeInHand(gauges);
-  const typed = conditionsStore.use();
+  const inHand = useGaugeInHand(rig.id, gauges);
+  const { typed } = useConditions(rig.id);
   const conditions = conditionsOf({ ...typed, tire: typed.tire || typed.cold });
   const cold = rounds.find(({ occasion }) => occasion === 'coldStart');
   const [air, setAir] = useState('');
@@ -98,7 +99,7 @@ export function HourLater({ job }: { readonly job: AirJob }) {
           </View>
         );
       })}
-      <GaugePick gauges={gauges} />
+      <GaugePick rigId={rig.id} gauges={gauges} />
       <NumberField
         label="Air now"
         unit="°C"

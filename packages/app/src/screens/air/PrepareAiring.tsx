@@ -1,6 +1,6 @@
 import type { Airing } from '@dunlinmoss/contract';
-import { wheelKey } from '@dunlinmoss/core';
-import { inOrder, onGauge, planAiring } from '@dunlinmoss/domain';
+import { WARM_FOR_MIN, wheelKey } from '@dunlinmoss/core';
+import { inOrder, likelyDriven, onGauge, planAiring } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -23,6 +23,9 @@ import { GaugePick, useGaugeInHand } from './GaugePick';
 import { EnoughAir } from './EnoughAir';
 import { lastTool, rememberTool, toolsFor } from './toolChoice';
 import type { AirJob } from '../../hooks/useAirJob';
+import { useConditions } from '../../hooks/useConditions';
+import { conditionsOf } from '../../settings/conditions';
+import { Toggle } from '../../components/Toggle';
 import { WarmTires } from './WarmTires';
 import { OrderRow } from './OrderRow';
 
@@ -38,7 +41,11 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
   const router = useRouter();
   const { rig, family, units, outing, conditions, outsideKpaAbs, airings, tools, gauges } = job;
   const [toolCode, setToolCode] = useState(() => lastTool(way, rig.id, family.kind, tools));
-  const inHand = useGaugeInHand(gauges);
+  const inHand = useGaugeInHand(rig.id, gauges);
+  const [driven, setDriven] = useState(() => likelyDriven(outing, airings, Date.now()));
+  // A thermometer knows better than a guess.
+  const measured = conditionsOf(useConditions(rig.id).typed) !== undefined;
+  const justDriven = driven && !measured;
   const orderKey = `order:${rig.id}`;
   const [order, setOrder] = useState(() => readStored<string[]>(orderKey));
   const options = toolsFor(way, tools);
@@ -52,6 +59,8 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
     used,
     airings,
     conditions,
+    justDriven,
+    floorKpa: (wheel) => job.planned(wheel)?.floorKpa,
     outsideKpaAbs,
     known: job.known,
     coldKpa: (wheel) => (way === 'out' ? job.planned(wheel)?.startKpa : (wheel.axle.roadKpa ?? undefined)),
@@ -85,6 +94,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
         toolKind: used.kind,
         gauge: inHand.used,
         ...conditions,
+        justDriven,
         wheels: begun,
       }),
     );
@@ -136,6 +146,16 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
         {way === 'out' ? MIND_OUT[0] : MIND_IN[0]}
       </Text>
       <WarmTires job={job} />
+      <Toggle
+        label="Just driven"
+        note={
+          justDriven
+            ? `${way === 'out' ? 'A warm tire reads high: it is not let out so far that it ends below its floor. ' : ''}Read again when cold.`
+            : `Within ${WARM_FOR_MIN} minutes: a warm tire reads high`
+        }
+        value={driven}
+        onChange={setDriven}
+      />
       {unplanned ? (
         <Panel>
           <Text role="alert">
@@ -184,8 +204,8 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
           />
         )}
       </Unfold>
-      <GaugePick gauges={gauges} />
-      <GaugeConditions />
+      <GaugePick rigId={rig.id} gauges={gauges} />
+      <GaugeConditions rigId={rig.id} unmeasured={driven ? 'Warm, not measured' : 'Cold'} />
     </Page>
   );
 }

@@ -1,4 +1,4 @@
-import { wheelKey } from '@dunlinmoss/core';
+import { WARM_FOR_MIN, wheelKey } from '@dunlinmoss/core';
 import { roadGaps, type RoadGap } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -52,6 +52,8 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
       <Text as="figure">{figure}</Text>
     </View>
   );
+  // Pumped up or read just driven: nothing more to put in before they are cold.
+  const onlyWarm = gaps.length > 0 && gaps.every(({ now }) => now.known === 'readWarm');
   return (
     <Page
       title="Road check"
@@ -62,7 +64,7 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
             label={outing?.state === 'lowered' ? 'Ready for the road: end the outing' : 'Ready for the road'}
             onPress={() => void close()}
           />
-        ) : gaps.length > 0 ? (
+        ) : gaps.length > 0 && !onlyWarm ? (
           <Action
             kind="main"
             label="Put the air back"
@@ -100,6 +102,11 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
           {gaps.map((gap) => line(gap, `${pressure(gap.now.coldKpa, units)} → ${pressure(gap.roadKpa, units)}`))}
           {unread.map((gap) => line(gap, gap.roadKpa === null ? 'road pressure not known' : 'read it'))}
           {!job.isWhole && <Text>Not all that was done with its air is on this device yet. Read every wheel.</Text>}
+          {onlyWarm && (
+            <Text as="strong">
+              {`Read warm: once cool it may be as low as that. Read again cold, ${WARM_FOR_MIN} minutes after the last drive.`}
+            </Text>
+          )}
           {gaps.length > 0 && (
             <>
               <Text role="alert" tone="rust" as="strong">

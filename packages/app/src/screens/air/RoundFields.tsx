@@ -13,7 +13,8 @@ import { EMPTY_QUANTITY } from '../../components/quantityText';
 import { Text } from '../../components/Text';
 import { Toggle } from '../../components/Toggle';
 import type { AirJob } from '../../hooks/useAirJob';
-import { conditionsOf, conditionsStore } from '../../settings/conditions';
+import { useConditions } from '../../hooks/useConditions';
+import { conditionsOf } from '../../settings/conditions';
 import { wheelName } from '../../words/air';
 import { pressure } from '../../words/format';
 import { warmText } from '../../words/warm';
@@ -35,8 +36,8 @@ interface RoundFieldsProps {
 export function RoundFields({ job, occasion, meantKpa, button }: RoundFieldsProps) {
   const { rig, outing, units, wheels, conditions, known, gauges, stepKpa, airings } = job;
   const nowMs = useNow(true, 60_000);
-  const inHand = useGaugeInHand(gauges);
-  const measured = conditionsOf(conditionsStore.use());
+  const inHand = useGaugeInHand(rig.id, gauges);
+  const measured = conditionsOf(useConditions(rig.id).typed);
   const [driven, setDriven] = useState(() => likelyDriven(outing, airings, Date.now()));
   const readings = useWheelReadings(`${occasion}:${rig.id}`, () => EMPTY_QUANTITY);
   const read = wheels.filter((wheel) => readings.textOf(wheel).text.trim() !== '');
@@ -113,8 +114,8 @@ export function RoundFields({ job, occasion, meantKpa, button }: RoundFieldsProp
           />
         );
       })}
-      <GaugePick gauges={gauges} />
-      <GaugeConditions unmeasured={driven ? 'Warm, not measured' : 'Cold'} />
+      <GaugePick rigId={rig.id} gauges={gauges} />
+      <GaugeConditions rigId={rig.id} unmeasured={driven ? 'Warm, not measured' : 'Cold'} />
       <Action
         kind="main"
         label={button}

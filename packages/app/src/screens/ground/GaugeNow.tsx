@@ -1,6 +1,7 @@
 import { gaugeNowKpa, type GroundPlan } from '@dunlinmoss/core';
 import { axleOnGauge } from '@dunlinmoss/domain';
-import { conditionsOf, conditionsStore, COLD_CONDITIONS } from '../../settings/conditions';
+import { useConditions } from '../../hooks/useConditions';
+import { conditionsOf, COLD_CONDITIONS } from '../../settings/conditions';
 import type { Units } from '../../settings/preferences';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
@@ -10,11 +11,16 @@ import { Unfold } from '../../components/Unfold';
 import { AXLE_WORDS } from '../../words/axles';
 import { pressure } from '../../words/format';
 
+interface GaugeNowProps {
+  readonly plan: GroundPlan;
+  readonly rigId: string;
+  readonly units: Units;
+}
+
 /** The plan's numbers are cold ones: what the gauge should show on tires that are not, or up high. */
-export function GaugeNow({ plan, units }: { readonly plan: GroundPlan; readonly units: Units }) {
-  const typed = conditionsStore.use();
+export function GaugeNow({ plan, rigId, units }: GaugeNowProps) {
+  const { typed, change } = useConditions(rigId);
   const conditions = conditionsOf(typed);
-  const change = (part: Partial<typeof typed>): void => conditionsStore.set({ ...typed, ...part });
   const now =
     conditions &&
     plan.axles.map((axle) => {
@@ -33,9 +39,9 @@ export function GaugeNow({ plan, units }: { readonly plan: GroundPlan; readonly 
           { code: 'metric', name: '°C and m' },
           { code: 'imperial', name: '°F and ft' },
         ]}
-        onChange={(scale) => conditionsStore.set({ ...COLD_CONDITIONS, scale, cold: scale === 'metric' ? '20' : '68' })}
+        onChange={(scale) => change({ ...COLD_CONDITIONS, scale, cold: scale === 'metric' ? '20' : '68' })}
       />
-      <ConditionFields />
+      <ConditionFields typed={typed} change={change} />
       {now && <Action label="Tires are cold again" onPress={() => change({ tire: '' })} />}
       <Text as="small" tone="muted">
         Never let air out of a hot road tire to reach a cold figure: what is in it comes down by itself.

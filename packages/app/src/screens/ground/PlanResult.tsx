@@ -66,7 +66,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
         />
       )}
       <ProvedBefore question={question} plan={plan} />
-      <GaugeNow plan={plan} units={units} />
+      <GaugeNow plan={plan} rigId={rig.id} units={units} />
       <View style={wide ? styles.pictures : styles.stack}>
         <Panel title="Pressures" style={wide && styles.picture}>
           {inPairs(plan.axles).map((pair) => (

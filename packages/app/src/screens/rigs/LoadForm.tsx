@@ -25,7 +25,7 @@ import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { UnitsOpen } from '../../components/UnitsOpen';
+import { UnitChoice } from '../../components/UnitChoice';
 import { Trash } from '../../theme/icons';
 import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS, axleName } from '../../words/axles';
@@ -157,7 +157,7 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
         options={family.loadMethods.map((code) => ({ code, ...METHOD_WORDS[code] }))}
         onChange={(method) => form.change(({ row, texts }) => ({ row: withMethod(row, method, rig), texts }))}
       />
-      <UnitsOpen />
+      <UnitChoice label="Weights in" quantity="mass" />
       {now.method === 'scales' && <ScaleFields form={form} rig={rig} />}
       {now.method === 'fullAndEmpty' && <FullAndEmptyFields form={form} rig={rig} />}
       {now.method === 'split' && <SplitFields form={form} rig={rig} />}
