@@ -9,7 +9,7 @@ import {
   type RowOf,
   type Schema,
 } from '@dunlinmoss/contract';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 
 import { dropDraft, readDraft, useDraft } from '../data/drafts';
@@ -23,6 +23,9 @@ import { finished, openForm, problemsByField, type Pointer, type RowForm } from 
 
 type Inner = RowForm<Record<string, unknown>>;
 type Saved = Exclude<SaveResult<ResourceName>, { kind: 'refused' }>;
+
+/** So long after the last key what was typed is looked over, ms: nobody is corrected in the middle of a number. */
+const PAUSE_MS = 600;
 
 /** A form that is open: what its fields read, and how they change it. */
 export interface OpenForm<Body extends object> {
@@ -65,6 +68,9 @@ export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Bo
   useDraft(draft, inner);
   const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
   const fields = useRef(new Map<string, number>());
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const lookOver = useRef<() => void>(() => undefined);
+  useEffect(() => () => clearTimeout(pause.current), []);
 
   const { getValues, setValue, reset } = inner;
   const now = useCallback(() => getValues() as unknown as RowForm<Body>, [getValues]);
@@ -73,6 +79,8 @@ export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Bo
       const { row, texts } = update(now());
       setValue('texts', texts);
       setValue('row', row as Record<string, unknown>);
+      clearTimeout(pause.current);
+      pause.current = setTimeout(() => lookOver.current(), PAUSE_MS);
     },
     [now, setValue],
   );
@@ -89,23 +97,43 @@ export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Bo
     };
   }, []);
 
-  const tell = (found: readonly FieldProblem[], inForm: (pointer: string) => string): void => {
+  const sentencesOf = (found: readonly FieldProblem[], inForm: (pointer: string) => string) => {
     const inPlace = found.map((problem) => ({ ...problem, path: inForm(problem.path) }));
     const placed = problemsByField(inPlace, [...fields.current.keys()]);
-    const sentences = new Map([
+    return new Map([
       // A field that is folded away says it when it is shown again.
       ...inPlace.map((problem) => [problem.path, problemText(problem, units)] as const),
       ...[...placed].map(([at, problem]) => [at, problemText(problem, units)] as const),
     ]);
+  };
+  const tell = (found: readonly FieldProblem[], inForm: (pointer: string) => string): void => {
+    const sentences = sentencesOf(found, inForm);
     setProblems(sentences);
     notify(sentences.get('') ?? 'Not saved yet: some fields need another look.');
   };
-  const submit = async (): Promise<void> => {
-    setProblems(new Map());
+  const looked = () => {
     const { row, inForm: pointerInForm } = finished(now());
     const inForm = (pointer: string): string => keyOf(pointerInForm(pointer), now().row);
     const checked = checkedBy(schema, row);
-    const found = [...(checked.ok ? [] : checked.problems), ...check(row)];
+    return { checked, found: [...(checked.ok ? [] : checked.problems), ...check(row)], inForm };
+  };
+  // What was typed and can't be is said where it stands, without waiting for the save; what is still empty is not.
+  useEffect(() => {
+    lookOver.current = () => {
+      const { found, inForm } = looked();
+      const { texts } = now();
+      const isTyped = (at: string): boolean => (texts[at]?.text.trim() ?? '') !== '';
+      setProblems((before) => {
+        const sentences = [...sentencesOf(found, inForm)].filter(
+          ([at]) => isTyped(at) || (at !== '' && before.has(at)),
+        );
+        return sentences.length === 0 && before.size === 0 ? before : new Map(sentences);
+      });
+    };
+  });
+  const submit = async (): Promise<void> => {
+    setProblems(new Map());
+    const { checked, found, inForm } = looked();
     if (!checked.ok || found.length > 0) return tell(found, inForm);
     const outcome = await options.save(checked.value);
     if (outcome.kind === 'refused') return tellRefusal(outcome.problem, inForm);
