@@ -35,6 +35,7 @@ export {
   type PlanRequest,
 } from './plan/planInput';
 export { isOfTire, judgementOf, ownTireOf, routineTestOf, type OwnOfAxle, type WrittenDown } from './evidence/evidence';
+export { mergeChange } from './outing/mergeChange';
 export { tankLevel, withTankLevel } from './plan/tankLevel';
 export { nextTimeOf, provedOn } from './proof/proved';
 export { limitsOfTest } from './proof/testLimits';

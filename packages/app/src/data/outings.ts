@@ -1,11 +1,11 @@
 import { bodyOf, type Outing, type OutingRow } from '@dunlinmoss/contract';
 import { groundOr } from '@dunlinmoss/core';
-import { outingOf } from '@dunlinmoss/domain';
+import { mergeChange, outingOf } from '@dunlinmoss/domain';
 
 import { reachStore } from './client';
 import { useNow } from './clock';
 import { newId } from './newId';
-import { save } from './outbox';
+import { outboxStore, save, type SaveResult } from './outbox';
 import { useAllRows, useRows } from './rows';
 
 /** A day to come comes by itself. */
@@ -52,10 +52,22 @@ export const newOuting = (): Outing => ({
   decision: null,
 });
 
-/** Saves an outing with something of it changed. Pressures that are set are set now, unless the change says when. */
-export const saveOuting = (row: OutingRow, change: Partial<Outing>) =>
-  save('outings', {
-    ...bodyOf('outings', row),
-    ...(change.pressures && { pressuresAt: new Date().toISOString() }),
-    ...change,
-  });
+/**
+ * Saves an outing with something of it changed. Pressures that are set are set now, unless the change says when. Where
+ * another phone saved it in between, what it changed stays, and two that end one outing end it once.
+ */
+export async function saveOuting(row: OutingRow, change: Partial<Outing>): Promise<SaveResult<'outings'>> {
+  const base = bodyOf('outings', row);
+  const whole = { ...(change.pressures && { pressuresAt: new Date().toISOString() }), ...change };
+  let body: Outing = { ...base, ...whole };
+  for (let round = 0; ; round += 1) {
+    const saved = await save('outings', body);
+    const present = outboxStore.get()[`outings/${row.id}`]?.present as OutingRow | null | undefined;
+    if (saved.kind !== 'stale' || !present || round === ROUNDS) return saved;
+    const merged = mergeChange(base, whole, bodyOf('outings', present));
+    if (!merged) return saved;
+    body = { ...merged, revision: present.revision };
+  }
+}
+
+const ROUNDS = 4;
