@@ -74,9 +74,9 @@ export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): 
     case 'sustainedTorque':
       return 'This counts on slow and easy work. Pulling hard for long or uphill, say so above: the tire then needs more.';
     case 'loadUnknown':
-      return 'Nothing tells what these tires carry. Give the load index or the sidewall’s lines, and the load has its say.';
+      return 'What these tires carry is not known. Enter the load index or the sidewall’s load lines, and the load counts too.';
     case 'sidewallUnread':
-      return 'Read the sidewall’s maximum, and the rim’s, before you go up: nobody has told it here.';
+      return 'Read the sidewall’s maximum, and the rim’s, before you go up: it is not entered here.';
     case 'stiffCarcass':
       return 'This carcass is stiff for its load: less air brings little more contact. Expect less than the table promises.';
     case 'clearanceLost':

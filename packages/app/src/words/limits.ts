@@ -163,7 +163,7 @@ export const NEED_WORDS: Record<MissingInput, string> = {
 export function noPlanText(problem: PlanProblem, kind: Kind, units: Units): string {
   if (problem.code === 'otherGround') return 'This kind of rig is not planned for such ground. Choose another ground.';
   if (problem.code === 'noSchoolAnswers')
-    return `No school can answer yet: it ${NEED_WORDS[problem.needs[0]!]}. Put it on the rig.`;
+    return `No number yet: the way of choosing ${NEED_WORDS[problem.needs[0]!]}. Enter it on the rig.`;
   const axle = axleName(problem.position, kind);
   switch (problem.code) {
     case 'floorAboveCeiling':

@@ -5,7 +5,7 @@ import { speed, speedNumber } from './format';
 
 /** What may be said of a day, or what the rig says by itself, and what comes of it. */
 export const MODIFIER_WORDS: Record<ModifierCode, { readonly name: string; readonly note: string }> = {
-  heat: { name: 'Hot day', note: 'Hot sand is softer: the low end of the window, and less speed' },
+  heat: { name: 'Hot day', note: 'Hot sand is softer: the low end of the range, and less speed' },
   wet: { name: 'Wet', note: '1 to 2 psi down for grip' },
   slippery: { name: 'Slippery', note: 'No other pressure, less speed' },
   steep: { name: 'Steep', note: 'The low end of the range from the start' },

@@ -18,6 +18,6 @@ export function waitingText(reason: NoPlan, family: FamilyCode, units: Units): s
     case 'doubtfulLoad':
       return `${axleName(reason.position, kind)}: ${questionText('mass', reason.question, units)} Until that is put right there is no pressure for it.`;
     case 'roadMissing':
-      return `${axleName(reason.position, kind)}: its road pressure is missing. The placard tells it.`;
+      return `${axleName(reason.position, kind)}: its road pressure is missing. It stands on the placard.`;
   }
 }

@@ -17,9 +17,9 @@ export function photoProblemText(
     case 'referenceTooSmall':
       return `The marks lie too close together: they have to be ${problem.leastPx} pixels apart at least. Go nearer, or mark something longer.`;
     case 'tooDark':
-      return 'The paper is too dark to tell ink from it. Take the photo again in more light, without your shadow on it.';
+      return 'The paper is too dark to see the ink on it. Take the photo again in more light, without your shadow on it.';
     case 'tooFaint':
-      return 'Ink and paper can’t be told apart. Say whether the mark is dark or light, or print again with more paint.';
+      return 'Ink and paper look alike. Say whether the mark is dark or light, or print again with more paint.';
     case 'nothingFound':
       return 'No print was found inside the marks. Look whether the corners are those of the sheet that it is on.';
     case 'cutByFrame':

@@ -23,7 +23,7 @@ const ON_PAPER: ReadonlySet<CautionCode> = new Set([
 ]);
 
 const FOOT =
-  'Cold: start (window) ≥ floor, never below. Sidewall, placard, local law and a qualified tire fitter overrule this card.';
+  'Cold: start (range) ≥ floor, never below. Sidewall, placard, local law and a qualified tire fitter overrule this card.';
 
 /**
  * Every ground of a rig on one page, for the glove box or the stem bag: pressures of each axle, floors, speeds, cautions,

@@ -25,5 +25,5 @@ export function questionText(quantity: Quantity, question: PlausibilityCheck, un
 export function rigQuestionText(question: RigQuestion, units: Units): string {
   if (question.kind === 'unlikely') return questionText(question.quantity, question, units);
   const expected = question.expected.map((use) => TIRE_USE_WORDS[use]).join(' or ');
-  return `This reads as a ${TIRE_USE_WORDS[question.use]} tire; such a rig wears ${expected} tires. Check the marking.`;
+  return `This reads as a ${TIRE_USE_WORDS[question.use]} tire; such a rig has ${expected} tires. Check the marking.`;
 }

@@ -37,7 +37,7 @@ describe('rigCard as text', () => {
       'Axle rating | 1100 kg',
     ]);
     expect(lines).toContain('Touring | 1130 kg + 1390 kg = 2520 kg');
-    expect(lines).toContain('Empty | not all told');
+    expect(lines).toContain('Empty | not all entered');
     expect(text).toContain('! Front axle: 1130 kg stand on it, and it is rated for 1100 kg. Unload');
     expect(text).toContain('qualified tire fitter overrule');
   });

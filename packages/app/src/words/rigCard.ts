@@ -25,7 +25,7 @@ export function rigCard(rig: RigRow, gauges: readonly GaugeRow[], units: Units, 
     title: rig.name,
     about: [
       FAMILY_WORDS[rig.family].name,
-      today ? `loaded: ${today.name}` : 'no load told yet',
+      today ? `loaded: ${today.name}` : 'no load entered yet',
       ...(speedKmh === null ? [] : [`road ${speed(speedKmh, units)}`]),
       day(now),
     ].join(' · '),
@@ -68,7 +68,7 @@ export function rigCard(rig: RigRow, gauges: readonly GaugeRow[], units: Units, 
               title: 'Load cases, axle by axle',
               lines: [...(today ? [today] : []), ...others].map((loadCase): [string, string] => {
                 const worked = rigLoads(rig, loadCase);
-                return [loadCase.name, worked.ok ? axleLoads(worked.value, units) : 'not all told'];
+                return [loadCase.name, worked.ok ? axleLoads(worked.value, units) : 'not all entered'];
               }),
             },
           ]

@@ -42,7 +42,7 @@ export function watchText(reason: WatchReason, units: Units, nowMs: number): str
     case 'roseTooMuch':
       return `Warmth alone raised it by ${pressureFine(reason.riseKpa, units)}: more than about 4 psi says too soft for this load and speed.`;
     case 'aboveWindow':
-      return `Cold it has ${pressure(reason.coldKpa, units)}, above the window’s ${pressure(reason.highKpa, units)} for this ground.`;
+      return `Cold it has ${pressure(reason.coldKpa, units)}; this ground wants ${pressure(reason.highKpa, units)} at most.`;
     case 'warmUp':
       return `It reads ${pressureFine(Math.max(0, reason.riseKpa), units)} more because it is warm: cold it is still ${pressure(reason.coldKpa, units)}. Let nothing out.`;
     case 'cooled':

@@ -51,7 +51,7 @@ function Level({ job, choice }: { readonly job: AirJob; readonly choice: React.R
                 <Text as="strong">
                   {level.apart
                     ? `${pressureFine(level.apartKpa, units)} apart: more than the gauge’s step. It pulls to the softer side.`
-                    : 'As level as the gauge can tell.'}
+                    : 'As level as the gauge can show.'}
                 </Text>
                 {level.apart &&
                   level.touch.map((each) => (

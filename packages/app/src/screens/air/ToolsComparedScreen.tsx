@@ -50,7 +50,7 @@ function Compared({ job, choice }: { readonly job: AirJob; readonly choice: Reac
         <>
           {first === undefined ? (
             <Panel>
-              <Text>Tools are compared once there is a pressure to come from and one to go to.</Text>
+              <Text>Tools are compared as soon as there is a pressure to come from and one to go to.</Text>
             </Panel>
           ) : (
             compared.map(({ code, used, rate, atOnce, plan }) => (

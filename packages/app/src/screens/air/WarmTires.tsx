@@ -28,7 +28,7 @@ export function WarmTires({ job }: { readonly job: AirJob }) {
   const degrees = typed.scale === 'metric' ? '°C' : '°F';
   return (
     <Panel>
-      <Text>{`The monitors say the tires are at ${shown} ${degrees}. Uncounted, they end up at another pressure than meant once they cool.`}</Text>
+      <Text>{`The monitors say the tires are at ${shown} ${degrees}. If that is not counted, they are off the mark once they cool.`}</Text>
       <Action label={`Count ${shown} ${degrees} in`} onPress={() => change({ tire: String(shown) })} />
     </Panel>
   );

@@ -63,7 +63,9 @@ function Watching({ job, choice }: { readonly job: AirJob; readonly choice: Reac
     >
       {choice}
       <Text tone="muted" role="status">
-        {on ? LINE_WORDS[line] : 'By hand: read a round now and then. Three readings tell warmth from loss.'}
+        {on
+          ? LINE_WORDS[line]
+          : 'By hand: read a round now and then. Three readings show whether it is warmth or loss.'}
       </Text>
       {worst.length > 0 && (
         <Text role="alert" as="strong" tone="rust">

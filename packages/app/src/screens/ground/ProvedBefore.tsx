@@ -31,7 +31,7 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
       {lines.map(({ axle, next, heldKpa, held }) => (
         <Text key={axle.position}>
           <Text as="strong">{`${AXLE_WORDS[axle.position]} ${pressure(heldKpa, units)}`}</Text>
-          {`  ${nextTimeText(next, units)}${held ? ' Held at today’s limit.' : ''}`}
+          {`  ${nextTimeText(next, units)}${held ? ' Cut off at today’s limit.' : ''}`}
         </Text>
       ))}
     </Panel>

@@ -75,7 +75,7 @@ const Followers = memo(function Followers({ context, axle, units, roadName, trie
                       road: held ? held.patch : axle.atRoad,
                     },
                   ]}
-                  beside={held ? 'held' : roadName}
+                  beside={held ? 'kept' : roadName}
                   units={units}
                   palette={palette}
                 />

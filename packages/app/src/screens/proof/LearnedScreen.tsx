@@ -97,7 +97,7 @@ function Learned({ rig }: { readonly rig: RigRow }) {
                         ([a, b]) =>
                           `${readingText(own.observations[a]!, tests, units)} and ${readingText(own.observations[b]!, tests, units)}`,
                       )
-                      .join('; ')}. Set the doubtful test aside, or measure once more.`}
+                      .join('; ')}. Leave the doubtful test out, or measure again.`}
                   </Text>
                 )}
                 {own.estimate.contradictions.length === 0 && own.estimate.wild.length > 0 && (

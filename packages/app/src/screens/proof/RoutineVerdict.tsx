@@ -46,7 +46,7 @@ export function RoutineVerdict({ open }: { readonly open: OpenRoutine }) {
         <Text>{words.advice(judgement, units)}</Text>
         {heldAt !== null && (
           <Text as="small" tone="rust">
-            {`Held at the plan’s ${isCeiling(heldAt) ? 'ceiling' : 'floor'}: ${LIMIT_WORDS[heldAt].voice}.`}
+            {`Cut off at the plan’s ${isCeiling(heldAt) ? 'ceiling' : 'floor'}: ${LIMIT_WORDS[heldAt].voice}.`}
           </Text>
         )}
       </View>

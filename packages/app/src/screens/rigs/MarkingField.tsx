@@ -61,7 +61,7 @@ export function MarkingField({ form, axles, family, label = 'Tire size, as on th
       />
       {stranger && (
         <FieldNote
-          question={`This reads as a ${TIRE_USE_WORDS[stranger]} tire. Such a rig wears ${family.tireUses.map((use) => TIRE_USE_WORDS[use]).join(' or ')} tires: check the marking.`}
+          question={`This reads as a ${TIRE_USE_WORDS[stranger]} tire. Such a rig has ${family.tireUses.map((use) => TIRE_USE_WORDS[use]).join(' or ')} tires: check the marking.`}
         />
       )}
     </View>

@@ -73,7 +73,7 @@ function Reading({ tire }: { readonly tire: Tire }) {
       </View>
       <Text as="small" tone="muted">
         {tire.use === 'bicycle'
-          ? 'How wide it really is on its rim no marking tells: measure it.'
+          ? 'How wide it really is on its rim is on no marking: measure it.'
           : `Stands ${length(outerDiameterMm(tire), units)} high by its size.`}
       </Text>
     </Panel>

@@ -68,7 +68,7 @@ export function TireFields({
             </View>
           </View>
           <Text as="small" tone="muted">
-            No marking tells how wide the tire really is on its rim: measure it at its widest, with air in it.
+            No marking says how wide the tire really is on its rim: measure it at its widest, with air in it.
           </Text>
         </>
       )}

@@ -47,7 +47,7 @@ export const bracketWords: RoutineWords = {
       case 'sure':
         return `${best}${how}. Another run would not change that.`;
       default:
-        return `${best} after ${figures.runs} runs${how}. More runs would hardly tell more today.`;
+        return `${best} after ${figures.runs} runs${how}. More runs would hardly show more today.`;
     }
   },
   counted: 'score',

@@ -33,7 +33,7 @@ export const infiltrationWords: RoutineWords = {
   advice: (judgement, units) => {
     const { verdict, figures, contradictions } = judgement;
     const rate = (mm: number | undefined): string =>
-      mm === undefined ? 'not told yet' : `${length(mm, units)} an hour`;
+      mm === undefined ? 'not entered yet' : `${length(mm, units)} an hour`;
     const rates = ` Track A ${rate(figures.trackA)}, track B ${rate(figures.trackB)}.`;
     const rising =
       contradictions.length > 0

@@ -20,6 +20,6 @@ export const kerbWords: RoutineWords = {
         ? `The next stone pinches it.${next(judgement, units)}`
         : judgement.verdict === 'far'
           ? `There is room.${next(judgement, units)}`
-          : `Near, and not touching.${next(judgement, units)} A thumb on the tire tells nothing of this.`,
+          : `Near, and not touching.${next(judgement, units)} A thumb on the tire can’t show this.`,
   runs: { touches: 'touches', far: 'far off', near: 'near' },
 };

@@ -38,7 +38,7 @@ export const printWords: RoutineWords = {
       case 'noRuns':
         return 'Photograph or measure a first print.';
       case 'loadMissing':
-        return `The load on this wheel is not known: areas are told, pressure on the ground is not.${voids} Weigh it, and the rest follows.`;
+        return `The load on this wheel is not known: areas are shown, pressure on the ground is not.${voids} Weigh it, and the rest follows.`;
       case 'contradicts':
         return `A softer print is plainly shorter than a firmer one (${contradictions.map(([a, b]) => `${a + 1} and ${b + 1}`).join(', ')}): one of the two is no print of this wheel at that pressure. Both are kept and shown; do them again.`;
       case 'onePrint':

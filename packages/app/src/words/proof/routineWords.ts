@@ -53,7 +53,7 @@ export function measuredAdvice(judgement: Judgement, units: Units, better: strin
     case 'onePressure':
       return 'Do the same at another pressure, a step or two away.';
     case 'moreRuns':
-      return `Three runs at each pressure tell a difference from chance. So far ${pressure(tryKpa!, units)} looks best.`;
+      return `Three runs at each pressure show a difference from chance. So far ${pressure(tryKpa!, units)} looks best.`;
     case 'noDifference':
       return `Between the two best the runs lie as far apart as the pressures do: no difference. Take the one you like, or ride each ${levels.length > 2 ? 'of the two best ' : ''}some more.`;
     default:

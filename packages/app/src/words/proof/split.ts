@@ -37,5 +37,10 @@ export const splitWords: RoutineWords = {
     }
   },
   run: 'Pull',
-  runs: { alike: 'both alike', together: 'together', softerHeld: 'the softer held', firmerHeld: 'the firmer held' },
+  runs: {
+    alike: 'both alike',
+    together: 'together',
+    softerHeld: 'the softer gripped',
+    firmerHeld: 'the firmer gripped',
+  },
 };

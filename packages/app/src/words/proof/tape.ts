@@ -11,7 +11,7 @@ export const tapeWords: RoutineWords = {
     'Poles: stand one against the tread in front and one behind, and measure between them. Marks: on firm ground mark where the tread leaves the ground, front and rear.',
     'Let air out to the next pressure on the same spot and measure again.',
   ],
-  read: 'Two pressures tell whether it grows as predicted; three show how sure that is.',
+  read: 'Two pressures show whether it grows as predicted; three show how sure that is.',
   fields: {
     method: 'Measured between',
     surface: 'Ground there',
@@ -38,7 +38,7 @@ export const tapeWords: RoutineWords = {
       case 'tooFewReadings':
         return levels.length < 2
           ? 'Measure the same wheel on the same spot once more, at a pressure well away from this one.'
-          : 'These pressures are too close together to tell. Measure once more, well apart: road pressure and the pressure you mean to drive at.';
+          : 'These pressures are too close together. Measure again, well apart: road pressure and the pressure you mean to drive at.';
       case 'grewAsExpected':
         return own
           ? 'The tire does what the model says. Plans for this tire now use your own contact constant.'

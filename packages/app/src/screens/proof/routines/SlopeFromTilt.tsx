@@ -20,7 +20,7 @@ export function SlopeFromTilt({ onRead }: { readonly onRead: (slopeDeg: number) 
     const allowed = (await asks.requestPermission?.().catch(() => 'denied' as const)) ?? 'granted';
     const tilt = allowed === 'granted' ? await nextTilt() : undefined;
     setWaits(false);
-    if (tilt === undefined) notify('This device does not tell how it lies: type the slope.');
+    if (tilt === undefined) notify('This device has no tilt sensor: type the slope.');
     else onRead(tilt);
   };
   return (
