@@ -34,7 +34,9 @@ export async function ownFolder({ folder, address }) {
   try {
     mkdirSync(folder, { recursive: true });
   } catch (error) {
-    throw new PlainError(`DUNLINMOSS_DATA must be a folder that can be made and written to: ${folder} (${error.code}).`);
+    throw new PlainError(
+      `DUNLINMOSS_DATA must be a folder that can be made and written to: ${folder} (${error.code}).`,
+    );
   }
   const name = nameOf(folder);
   const server = net.createServer((socket) => {
