@@ -37,6 +37,14 @@ export {
 export { isOfTire, judgementOf, ownTireOf, routineTestOf, type OwnOfAxle, type WrittenDown } from './evidence/evidence';
 export { mergeChange } from './outing/mergeChange';
 export { tankLevel, withTankLevel } from './plan/tankLevel';
-export { nextTimeOf, provedOn } from './proof/proved';
+export {
+  nextTimeOf,
+  PROVED_FOR_DAYS,
+  provedOn,
+  withProof,
+  type ProofHistory,
+  type ProofOfAxle,
+  type ProvedAxle,
+} from './proof/proved';
 export { limitsOfTest } from './proof/testLimits';
 export { heaviest, testedWheels, type TestedTire, type TestedWheel } from './proof/testedWheels';

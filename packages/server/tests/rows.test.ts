@@ -185,7 +185,7 @@ describe('saving a row', () => {
         { position: 'front', pressureKpa: 110.3161165 },
         { position: 'rear', pressureKpa: 124.1 },
       ],
-      decision: { code: 'keep', note: 'held on the flat' },
+      decision: { code: 'keep', note: 'held on the flat', counts: false },
     });
     const saved = await put('outings', outing).expect(200);
     expect(saved.body).toMatchObject({ ...outing, revision: 1, rigName: 'Whimbrel' });

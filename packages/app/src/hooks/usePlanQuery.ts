@@ -8,11 +8,12 @@ import {
   SPEED_KMH,
 } from '@dunlinmoss/contract';
 import { familyOf, MODIFIER_CODES, type Family, type GroundCode, type ModifierCode, groundOr } from '@dunlinmoss/core';
-import { type PlanRequest } from '@dunlinmoss/domain';
+import type { PlanRequest, ProvedAxle } from '@dunlinmoss/domain';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 
 import { useTestsOf } from '../data/tests';
 import { saveOuting, useOutingOf } from '../data/outings';
+import { useProof } from './useProof';
 import { chosenRigStore, useChosenRig } from './useChosenRig';
 import { unitsFor, unitsStore, type Units } from '../settings/preferences';
 import { useRows } from '../data/rows';
@@ -26,7 +27,7 @@ export interface PlanQuery {
   readonly loadCase: LoadCaseBody | undefined;
   /** The outing under way with this rig, on whatever ground. */
   readonly outing: OutingRow | undefined;
-  readonly asked: PlanRequest & { readonly ground: GroundCode };
+  readonly asked: PlanRequest & { readonly ground: GroundCode; readonly proved: readonly ProvedAxle[] };
   readonly units: Units;
   readonly change: (part: Change) => void;
 }
@@ -63,6 +64,7 @@ export function usePlanQuery(): {
   const { rig, loading: waits } = useChosenRig(params.rig);
   const tests = useTestsOf(rig?.id);
   const { outing, loading: outingWaits } = useOutingOf(rig?.id);
+  const proofOf = useProof(rig?.id);
   if (loading || waits || (rig && outingWaits)) return { question: undefined, rigs, loading: true };
   if (!rig) return { question: undefined, rigs, loading: false };
 
@@ -104,12 +106,12 @@ export function usePlanQuery(): {
       loadCase: loadCaseOf(rig, loadCaseId),
       outing,
       units: unitsFor(units, rig.family),
-      asked: {
+      asked: proofOf(rig, tests, {
         ground,
         loadCaseId,
         modifiers: onOuting?.modifiers ?? modifiersIn(params.day),
         speedKmh: onOuting ? onOuting.speedKmh : speedIn(params.speed),
-      },
+      }),
       change,
     },
   };

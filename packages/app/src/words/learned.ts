@@ -7,7 +7,7 @@ import {
 } from '@dunlinmoss/core';
 
 import type { Units } from '../settings/preferences';
-import { day, pressure } from './format';
+import { day, pressure, when } from './format';
 
 /** One constant of a tire: what is assumed, what was found, and between what with nine chances in ten. */
 export interface LearnedLine {
@@ -40,12 +40,32 @@ export const learnedLines = (own: OwnTire, carcass: number, bicycle: boolean): L
     bicycle ? line('Drop, times predicted', 1, own.drop) : line('Carcass', carcass, own.carcass),
   ].filter(({ readings }) => readings > 0);
 
+/** What was proved, and how. */
+export const PROOF_WORDS: Record<'keep' | 'lower' | 'higher' | 'trial' | 'climb' | 'test', string> = {
+  keep: 'Kept',
+  lower: 'Driven, to go lower',
+  higher: 'Driven, to go higher',
+  trial: 'Best in a trial',
+  climb: 'Climbed',
+  test: 'As a test proposed',
+};
+
+const FOUND_WORDS = { trial: 'Found by a trial', climb: 'Climbed at', test: 'As a test proposed' } as const;
+
 /** `Kept 16 psi on 3 May 2026`: what next time's start goes by. */
 export function fromText({ from }: NextTime, units: Units): string {
-  const found = from.by === 'trial' ? 'Found by a trial' : from.decided === 'keep' ? 'Kept' : 'Driven';
+  const found = from.by === 'drive' ? (from.decided === 'keep' ? 'Kept' : 'Driven') : FOUND_WORDS[from.by];
   const then = from.decided === 'lower' ? ', to go lower' : from.decided === 'higher' ? ', to go higher' : '';
   return `${found}: ${pressure(from.pressureKpa, units)} on ${day(from.at)}${then}.`;
 }
+
+/** The same beside the number it decides: `kept at 18 psi on 3 Sep`. */
+export function provedText({ from }: NextTime, units: Units, nowMs: number): string {
+  const how = from.by === 'drive' ? (from.decided === 'keep' ? 'kept' : 'driven') : PROVED_WORDS[from.by];
+  const then = from.decided === 'lower' ? ', to go lower' : from.decided === 'higher' ? ', to go higher' : '';
+  return `${how} at ${pressure(from.pressureKpa, units)}${then}, ${when(from.at, nowMs)}`;
+}
+const PROVED_WORDS = { trial: 'best in a trial', climb: 'climbed', test: 'as a test proposed,' } as const;
 
 /** What was added to it, and how it differs from the rule of thumb. */
 export function nextTimeText(next: NextTime, units: Units): string {

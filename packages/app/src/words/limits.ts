@@ -90,8 +90,9 @@ const heldWords = (code: NonNullable<ClampCode>): { readonly name: string; reado
   code === 'belowRoad' || code === 'rear' ? OTHER_WORDS[code] : LIMIT_WORDS[code];
 
 /** Whose the deciding figure of an axle is, in plain words; on the road the placard. */
-export function decidedBy({ clampedBy, remarks }: AxlePlan, school: SchoolCode | null): string {
+export function decidedBy({ clampedBy, provedKpa, remarks }: AxlePlan, school: SchoolCode | null): string {
   if (clampedBy !== null) return heldWords(clampedBy).whose;
+  if (provedKpa !== null) return 'what was proved here';
   if (school === null) return LIMIT_WORDS.placard.whose;
   // An axle that was read goes by its own table beside one that was not.
   const read = school === 'fromRoad' && remarks.every(({ code }) => code !== 'ratingUnread');

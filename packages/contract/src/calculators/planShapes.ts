@@ -92,6 +92,8 @@ const axlePlanShape = z.strictObject({
   wheelLoadKg: z.number(),
   roadKpa: z.number().nullable(),
   startKpa: z.number(),
+  ruleKpa: z.number(),
+  provedKpa: z.number().nullable(),
   window: z.strictObject({ lowKpa: z.number(), highKpa: z.number() }),
   floor: bindingLimit,
   ceiling: bindingLimit.nullable(),

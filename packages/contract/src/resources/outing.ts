@@ -33,7 +33,14 @@ export const outing = z
     pressures: z.array(z.strictObject({ position: axlePosition, pressureKpa })).max(6),
     /** When these pressures were set; null where nothing was, or by an earlier version. */
     pressuresAt: timestamp.nullable().default(null),
-    decision: z.strictObject({ code: z.enum(DECISIONS), note: z.string().trim().max(500) }).nullable(),
+    decision: z
+      .strictObject({
+        code: z.enum(DECISIONS),
+        note: z.string().trim().max(500),
+        /** False for one that was struck: it is kept and shown, and no number stands on it. */
+        counts: z.boolean().default(true),
+      })
+      .nullable(),
   })
   .refine(({ state, pressures }) => state !== 'lowered' || pressures.length > 0, {
     path: ['pressures'],

@@ -30,6 +30,8 @@ export interface PlanInput {
   /** The person has said that they are stuck and nothing else helped: opens the way below the ordinary floor. */
   readonly stuckAccepted: boolean;
   readonly axles: readonly PlanAxle[];
+  /** What was proved on this ground for axles of this rig, cold, at today's load: it stands before the rule. */
+  readonly proved?: readonly { readonly position: AxlePosition; readonly pressureKpa: number }[];
 }
 
 /** Which limit moved a number; `rear` where a bicycle's front would be the firmer of the two. */
@@ -75,7 +77,12 @@ export interface AxlePlan {
   readonly wheelLoadKg: number;
   /** Cold on the road: as entered, else what the load takes at road speed; null where neither is known. */
   readonly roadKpa: number | null;
+  /** What was proved, else the rule; within the limits either way. */
   readonly startKpa: number;
+  /** What the school alone comes to within the limits, kPa. */
+  readonly ruleKpa: number;
+  /** What was proved here before any limit, kPa; null where nothing was, or the placard rules. */
+  readonly provedKpa: number | null;
   readonly window: { readonly lowKpa: number; readonly highKpa: number };
   readonly floor: BindingFloor;
   /** Null where no ceiling is known. */

@@ -24,7 +24,13 @@ import { placardRules, type AxleContext } from '../axle/axleContext';
 import type { PlanAxle } from '../axle/planAxle';
 import type { AxlePlan, GroundPlan, ClampCode, PlanInput, PlanProblem, SchoolPlan } from './plan';
 import type { WorkingStep } from '../working/working';
-import { workingOfContact, workingOfLimits, workingOfLoadAndTire, workingOfStart } from './workingSteps';
+import {
+  workingOfContact,
+  workingOfLimits,
+  workingOfLoadAndTire,
+  workingOfProved,
+  workingOfStart,
+} from './workingSteps';
 
 /** Figures found by halving may differ in the last place; far finer than any gauge, kPa. */
 const DUST_KPA = 1e-6;
@@ -58,7 +64,7 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   const chosen = chooseSchool(input, limited);
   if (!chosen.ok) return chosen;
   const { school, silentSchool } = chosen.value;
-  const planned = planAxles(limited, school);
+  const planned = planAxles(limited, school, ground.deliberate ? [] : input.proved);
   if (!planned.ok) return planned;
   const axles = planned.value;
   const guide = speedGuide(family, ground, input, axles);
@@ -227,10 +233,16 @@ function chooseSchool(
 }
 
 /** Every axle; of a bicycle the rear first, because the front is never the firmer of the two. */
-function planAxles(limited: readonly LimitedAxle[], school: SchoolCode | null): Result<AxlePlan[], PlanProblem> {
+function planAxles(
+  limited: readonly LimitedAxle[],
+  school: SchoolCode | null,
+  proved: PlanInput['proved'] = [],
+): Result<AxlePlan[], PlanProblem> {
+  const provedOf = ({ context }: LimitedAxle): number | null =>
+    school === null ? null : (proved.find(({ position }) => position === context.axle.position)?.pressureKpa ?? null);
   const last = limited.at(-1)!;
   const alone = last.context.family.kind !== 'bicycle' || limited.length < 2 || school === 'ownTrial';
-  const rear = planAxle(last, school);
+  const rear = planAxle(last, school, provedOf(last));
   if (!rear.ok) return rear;
   const axles: AxlePlan[] = [];
   for (const axle of limited.slice(0, -1)) {
@@ -239,6 +251,7 @@ function planAxles(limited: readonly LimitedAxle[], school: SchoolCode | null): 
     const planned = planAxle(
       axle,
       school,
+      provedOf(axle),
       share === null
         ? undefined
         : { start: share * startKpa, low: share * window.lowKpa, high: share * window.highKpa },
@@ -253,6 +266,7 @@ function planAxles(limited: readonly LimitedAxle[], school: SchoolCode | null): 
 function planAxle(
   { context, floor, ceiling }: LimitedAxle,
   school: SchoolCode | null,
+  provedKpa: number | null,
   behind?: Readonly<Record<Figure, number>>,
 ): Result<AxlePlan, PlanProblem> {
   const { axle, build, wheelLoadKg, modifiers } = context;
@@ -279,7 +293,21 @@ function planAxle(
   });
   const held = schools.find(({ code }) => code === school);
   const targetKpa = held?.ok ? held.targetKpa : null;
-  const startKpa = held?.ok ? held.startKpa : axle.roadKpa!;
+  const ruleKpa = held?.ok ? held.startKpa : axle.roadKpa!;
+  const within = (kpa: number): number => Math.max(Math.min(kpa, hardKpa, softKpa), floor.pressureKpa);
+  const startKpa = provedKpa === null ? ruleKpa : within(provedKpa);
+  const startClamp =
+    provedKpa === null
+      ? held?.ok
+        ? held.clampedBy
+        : null
+      : startKpa > provedKpa
+        ? floor.code
+        : startKpa === provedKpa
+          ? null
+          : startKpa === hardKpa
+            ? ceiling!.code
+            : 'belowRoad';
   // A school that has a start may have no answer for an end of the window: then the window ends at the start.
   const askedAt = (end: Figure): number => {
     const wanted = school === null ? null : asks(school, end);
@@ -289,8 +317,8 @@ function planAxle(
   const highKpa = edge('high');
   // Where the start was cut from above, the low end keeps its distance: there is still a way down to try.
   const lowKpa =
-    targetKpa !== null && startKpa < targetKpa
-      ? Math.min(edge('low'), hold((askedAt('low') * startKpa) / targetKpa, 'low'))
+    targetKpa !== null && ruleKpa < targetKpa
+      ? Math.min(edge('low'), hold((askedAt('low') * ruleKpa) / targetKpa, 'low'))
       : edge('low');
   const roadKpa = axle.roadKpa ?? needsOnRoadKpa(context);
   const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa) ?? null);
@@ -308,7 +336,7 @@ function planAxle(
     roadKpa,
     atStart,
     atRoad,
-    clampedBy: held?.ok ? held.clampedBy : null,
+    clampedBy: startClamp,
     floor,
     school,
     schools,
@@ -318,6 +346,8 @@ function planAxle(
     wheelLoadKg,
     roadKpa,
     startKpa,
+    ruleKpa,
+    provedKpa,
     window: { lowKpa: Math.min(lowKpa, startKpa), highKpa: Math.max(highKpa, startKpa) },
     floor,
     ceiling,
@@ -336,7 +366,8 @@ function planAxle(
       ...workingOfLoadAndTire(context),
       ...(school === null || targetKpa === null ? [] : schoolOf(school).trace(context, startEnd, targetKpa)),
       ...workingOfLimits(context, floor, ceiling, softKpa),
-      workingOfStart(targetKpa, startKpa, floor, ceiling, Math.min(softKpa, behind?.[startEnd] ?? softKpa)),
+      workingOfStart(targetKpa, ruleKpa, floor, ceiling, Math.min(softKpa, behind?.[startEnd] ?? softKpa)),
+      ...(provedKpa === null ? [] : [workingOfProved(provedKpa, startKpa, floor, ceiling)]),
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
       ...workingOfContact(build, wheelLoadKg, atStart, axle.own),
     ],

@@ -67,6 +67,19 @@ export function workingOfLimits(
   ];
 }
 
+/** What was proved on the ground itself, kept within the limits of today. */
+export const workingOfProved = (
+  provedKpa: number,
+  startKpa: number,
+  floor: BindingFloor,
+  ceiling: BindingCeiling | null,
+): WorkingStep => ({
+  code: 'proved',
+  inputs: { provedKpa, lowestKpa: floor.pressureKpa, ...(ceiling && { highestKpa: ceiling.pressureKpa }) },
+  result: { name: 'startKpa', value: startKpa },
+  source: measured,
+});
+
 export function workingOfStart(
   targetKpa: number | null,
   startKpa: number,

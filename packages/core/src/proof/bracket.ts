@@ -93,6 +93,11 @@ export const bracket = defineRoutine({
       return value === null ? null : { kpa: each.pressureKpa, value };
     },
   },
+  proves: {
+    by: 'trial',
+    rolls: false,
+    pressureKpa: ({ verdict, tryKpa }) => (verdict === 'sure' || verdict === 'enough' ? tryKpa : null),
+  },
   judge: (runs, by) => {
     const levels = levelsOf(
       runs.flatMap((each) => {

@@ -28,6 +28,13 @@ export const climb = defineRoutine({
   },
   // How many went up, 0 to 1.
   levelUnit: 'times',
+  // The firmest that went up every time.
+  proves: {
+    by: 'climb',
+    rolls: true,
+    pressureKpa: ({ levels, contradictions }) =>
+      contradictions.length > 0 ? null : (levels.find(({ mean }) => mean === 1)?.pressureKpa ?? null),
+  },
   judge: (runs, _, { family }) => {
     const went = levelsOf(
       runs.map(({ pressureKpa, result }) => ({ kpa: pressureKpa, value: result === 'reached' ? 1 : 0 })),

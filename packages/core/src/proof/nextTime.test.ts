@@ -10,6 +10,7 @@ const proved = (change: Partial<Proved> = {}): Proved => ({
   wheelLoadKg: 600,
   decided: 'keep',
   by: 'drive',
+  id: 'outing',
   ...change,
 });
 const next = (all: readonly Proved[], loadKg = 600) => nextTime(all, build, loadKg, psi(2), psi(18));
@@ -34,6 +35,14 @@ describe('nextTime', () => {
     const trial = proved({ at: '2026-05-02T07:00:00.000Z', pressureKpa: psi(15), by: 'trial' });
     expect(inPsi(next([proved(), trial])?.pressureKpa)).toBeCloseTo(15, 9);
     expect(inPsi(next([proved({ at: '2026-05-03T08:00:00.000Z' }), trial])?.pressureKpa)).toBeCloseTo(16, 9);
+  });
+
+  it('goes by a climb of the day before a drive, and by another test only where there is nothing else', () => {
+    const at = '2026-05-02T06:00:00.000Z';
+    const climb = proved({ at, pressureKpa: psi(14), by: 'climb' });
+    const chalk = proved({ at: '2026-06-30T08:00:00.000Z', pressureKpa: psi(13), by: 'test' });
+    expect(inPsi(next([proved(), climb, chalk])?.pressureKpa)).toBeCloseTo(14, 9);
+    expect(inPsi(next([chalk])?.pressureKpa)).toBeCloseTo(13, 9);
   });
 
   it('carries over to another load by equal deflection, and says how much that makes', () => {

@@ -9,8 +9,10 @@ export interface Proved {
   readonly wheelLoadKg: number;
   /** What was decided there: kept, or that it should have been lower or higher. */
   readonly decided: 'keep' | 'lower' | 'higher';
-  /** Found by a trial of several runs, or by having driven it. */
-  readonly by: 'trial' | 'drive';
+  /** Found by a trial of several runs, by a climb, by having driven it, or proposed by another test. */
+  readonly by: 'trial' | 'climb' | 'drive' | 'test';
+  /** The row that says so. */
+  readonly id: string;
 }
 
 export interface NextTime {
@@ -27,9 +29,8 @@ export interface NextTime {
 const SAME_LOAD = 0.02;
 
 /**
- * Where to begin next time on a ground: the newest pressure that was proved there, a step further where it was decided
- * so, and carried over to today's load by equal deflection. A trial outweighs a drive of the same day or before, for it
- * compared. Null where nothing was proved.
+ * Where to begin next time on a ground: the pressure that decides among those proved there, a step further where it was
+ * decided so, and carried over to today's load by equal deflection. Null where nothing was proved.
  *
  * @param ruleKpa what the plan would say without it
  */
@@ -40,10 +41,7 @@ export function nextTime(
   stepKpa: number,
   ruleKpa: number,
 ): NextTime | null {
-  const newest = [...proved].sort((a, b) => b.at.localeCompare(a.at));
-  const trial = newest.find(({ by }) => by === 'trial');
-  const drive = newest.find(({ by }) => by === 'drive');
-  const from = trial && (!drive || drive.at.slice(0, 10) <= trial.at.slice(0, 10)) ? trial : drive;
+  const from = deciding(proved);
   if (!from) return null;
   const byDecisionKpa = from.decided === 'lower' ? -stepKpa : from.decided === 'higher' ? stepKpa : 0;
   const decidedKpa = Math.max(0, from.pressureKpa + byDecisionKpa);
@@ -58,3 +56,17 @@ export function nextTime(
     againstRuleKpa: pressureKpa - ruleKpa,
   };
 }
+
+/**
+ * Which of several proofs decides: the newest of what was driven and decided, of trials and of climbs; of the same day a
+ * trial before a climb before a drive, for they compared. What another test proposed counts where there is none of them.
+ */
+export function deciding(proved: readonly Proved[]): Proved | null {
+  const newest = [...proved].sort(
+    (a, b) =>
+      b.at.slice(0, 10).localeCompare(a.at.slice(0, 10)) || WEIGHT[b.by] - WEIGHT[a.by] || b.at.localeCompare(a.at),
+  );
+  return newest.find(({ by }) => by !== 'test') ?? newest[0] ?? null;
+}
+
+const WEIGHT: Record<Proved['by'], number> = { trial: 3, climb: 2, drive: 1, test: 0 };

@@ -124,6 +124,15 @@ export interface Routine<Setup extends Fields = Fields, Run extends Fields = Fie
   /** What its levels count, where it has no score to say so. */
   readonly levelUnit?: FieldUnit;
   readonly judge: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => Judgement;
+  /**
+   * What of it is proved, and not only proposed: a pressure that was found the best, or that got there. `rolls` where the
+   * whole rig did, every axle with it.
+   */
+  readonly proves?: {
+    readonly by: 'trial' | 'climb';
+    readonly rolls: boolean;
+    readonly pressureKpa: (judgement: Judgement) => number | null;
+  };
   /** What it tells of the tire's own constants. */
   readonly evidence?: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => readonly Evidence[];
 }

@@ -77,6 +77,7 @@ export type ValueName =
   | 'targetKpa'
   | 'wheelLoadKg'
   | 'widthShare'
+  | 'provedKpa'
   | 'windowHighKpa'
   | 'windowLowKpa';
 
@@ -128,6 +129,7 @@ export type WorkingCode =
   | 'lastOfCurve'
   | 'lowest'
   | 'start'
+  | 'proved'
   | 'windowLow'
   | 'windowHigh'
   // What the tire does there.

@@ -44,7 +44,7 @@ describe('boardOf', () => {
   it('is empty while nothing was done', () => expect(board({})).toEqual({ now: [], toCome: [] }));
 
   it('has every machine that is out, the most pressing first', () => {
-    const decided = { decision: { code: 'keep', note: '' } } as const;
+    const decided = { decision: { code: 'keep', note: '', counts: true } } as const;
     const open = { rigId: 'd', way: 'out', endedAt: null, runs: [], wheels: [] } as unknown as AiringRow;
     expect(
       steps({

@@ -4,7 +4,7 @@ import { nextStep, outingOf, pathOf } from './nextStep';
 
 const outing = (change: Partial<OutingRow>): OutingRow =>
   ({ state: 'planned', decision: null, pressures: [], stuckRung: 0, ...change }) as OutingRow;
-const decision = { code: 'keep' as const, note: '' };
+const decision = { code: 'keep' as const, note: '', counts: true };
 
 describe('nextStep', () => {
   it.each([

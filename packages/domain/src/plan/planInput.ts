@@ -105,6 +105,8 @@ export interface PlanRequest {
   readonly speedKmh: number | null;
   readonly loadCaseId?: string | null | undefined;
   readonly stuckAccepted?: boolean;
+  /** What was proved there, cold, at today's load: the numbers stand on it. */
+  readonly proved?: readonly { readonly position: AxlePosition; readonly pressureKpa: number }[];
 }
 
 /** Everything that a plan takes, of a rig as it stands on a day. */

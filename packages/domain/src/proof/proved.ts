@@ -1,7 +1,22 @@
 import { loadCaseOf, rigLoads, type OutingRow, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
-import { familyOf, nextTime, type AxlePosition, type GroundCode, type NextTime, type Proved } from '@dunlinmoss/core';
+import {
+  contextsOf,
+  familyOf,
+  nextTime,
+  planGround,
+  routineOf,
+  type AxlePosition,
+  type GroundCode,
+  type NextTime,
+  type Proved,
+  type TireBuild,
+} from '@dunlinmoss/core';
 
-import { judgementOf } from '../evidence/evidence';
+import { isOfTire, judgementOf } from '../evidence/evidence';
+import { planInput, type PlanRequest } from '../plan/planInput';
+
+/** What was proved counts for so long, days. Assumption: two seasons; new tires end it at once. */
+export const PROVED_FOR_DAYS = 730;
 
 /** The heaviest wheel of an axle in a load case, kg; undefined where nobody knows it. */
 function axleWheelKg(rig: RigRow, position: AxlePosition, loadCaseId: string | null): number | undefined {
@@ -11,42 +26,124 @@ function axleWheelKg(rig: RigRow, position: AxlePosition, loadCaseId: string | n
   return axle && Math.max(...axle.wheels.map(({ loadKg }) => loadKg));
 }
 
-/** Every pressure of an axle that was proved on a ground: set on an outing and decided on, or found by a trial there. */
+/** A proof, with whether the person struck it from those that count. */
+export interface ProofOfAxle extends Proved {
+  readonly counts: boolean;
+}
+
+/** What each axle would have by the rule, kPa: how a climb of the whole rig is carried from one axle to another. */
+export type RuleOf = (position: AxlePosition) => number | undefined;
+
+/**
+ * Every pressure of an axle that was proved on a ground, struck ones too: set on an outing and decided on, found by a
+ * trial, climbed with, or proposed by another test there. A climb is of the whole rig: an axle that it was not written
+ * down for has its share of it, as the rule has the axles to each other (assumption).
+ */
 export function provedOn(
   rig: RigRow,
   position: AxlePosition,
   ground: GroundCode,
   outings: readonly OutingRow[],
   tests: readonly ProofTestRow[],
-): Proved[] {
+  ruleOf: RuleOf = () => undefined,
+): ProofOfAxle[] {
+  const axle = rig.axles.find((each) => each.position === position);
+  if (!axle) return [];
   const here = outings.filter(({ rigId, groundCode }) => rigId === rig.id && groundCode === ground);
-  const driven = here.flatMap(({ decision, pressures, loadCaseId, startedAt }): Proved[] => {
+  const sinceFitted = (at: string): boolean => axle.fittedAt === null || at >= axle.fittedAt;
+  const driven = here.flatMap(({ id, decision, pressures, loadCaseId, startedAt: at }): ProofOfAxle[] => {
     const set = pressures.find((each) => each.position === position);
     const wheelLoadKg = axleWheelKg(rig, position, loadCaseId);
-    if (!decision || !set || wheelLoadKg === undefined) return [];
+    if (!decision || !set || wheelLoadKg === undefined || !sinceFitted(at)) return [];
     const decided = decision.code === 'keep' ? 'keep' : decision.code === 'higher' ? 'higher' : 'lower';
-    return [{ at: startedAt, pressureKpa: set.pressureKpa, wheelLoadKg, decided, by: 'drive' }];
+    const counts = decision.counts;
+    return [{ id, at, pressureKpa: set.pressureKpa, wheelLoadKg, decided, by: 'drive', counts }];
   });
-  const tried = tests.flatMap((test): Proved[] => {
+  const tried = tests.flatMap((test): ProofOfAxle[] => {
     const on = here.find(({ id }) => id === test.outingId);
-    if (test.kind !== 'bracket' || !test.counts || !on) return [];
-    const { verdict, tryKpa } = judgementOf(test, rig.family);
-    const wheelLoadKg = axleWheelKg(rig, position, on.loadCaseId);
-    // One trial tells of one axle: the one whose wheel it was made on.
-    const ownAxle = test.details.wheel.startsWith(`${position} `);
-    if (!ownAxle || (verdict !== 'sure' && verdict !== 'enough') || tryKpa === null || wheelLoadKg === undefined)
-      return [];
-    return [{ at: test.performedAt, pressureKpa: tryKpa, wheelLoadKg, decided: 'keep', by: 'trial' }];
+    const wheelLoadKg = on && axleWheelKg(rig, position, on.loadCaseId);
+    if (test.rigId !== rig.id || wheelLoadKg === undefined || !isOfTire(test, axle)) return [];
+    const found = pressureOf(test, rig, position, ruleOf);
+    return found
+      ? [{ id: test.id, at: test.performedAt, wheelLoadKg, decided: 'keep', counts: test.counts, ...found }]
+      : [];
   });
   return [...driven, ...tried];
 }
 
-/** Where to begin next time with an axle on a ground, by what was proved there. */
-export function nextTimeOf(
+/** What a test says of an axle's pressure; nothing where it says nothing, or not of this axle. */
+function pressureOf(
+  test: ProofTestRow,
   rig: RigRow,
-  axle: { readonly position: AxlePosition; readonly wheelLoadKg: number; readonly startKpa: number },
-  build: Parameters<typeof nextTime>[1],
-  proved: readonly Proved[],
+  position: AxlePosition,
+  ruleOf: RuleOf,
+): Pick<Proved, 'pressureKpa' | 'by'> | undefined {
+  const judged = judgementOf(test, rig.family);
+  const { proves } = routineOf(test.kind);
+  const own = test.details.wheel.split(' ')[0] as AxlePosition;
+  if (proves) {
+    const pressureKpa = proves.pressureKpa(judged);
+    if (pressureKpa === null) return undefined;
+    if (own === position) return { pressureKpa, by: proves.by };
+    const [there, here] = [ruleOf(own), ruleOf(position)];
+    if (!proves.rolls || !there || here === undefined) return undefined;
+    return { pressureKpa: (pressureKpa * here) / there, by: proves.by };
+  }
+  const proposes = judged.move === 'softer' || judged.move === 'firmer' || judged.move === 'keep';
+  return own === position && proposes && judged.tryKpa !== null
+    ? { pressureKpa: judged.tryKpa, by: 'test' }
+    : undefined;
+}
+
+/** Where to begin next time with an axle on a ground, by what was proved there and counts. */
+export function nextTimeOf(
+  rig: Pick<RigRow, 'family'>,
+  axle: { readonly wheelLoadKg: number; readonly startKpa: number },
+  build: TireBuild,
+  proved: readonly ProofOfAxle[],
+  nowMs = Number.POSITIVE_INFINITY,
 ): NextTime | null {
-  return nextTime(proved, build, axle.wheelLoadKg, familyOf(rig.family).trialStepKpa, axle.startKpa);
+  const fresh = proved.filter(
+    ({ counts, at }) =>
+      counts && (nowMs === Number.POSITIVE_INFINITY || nowMs - Date.parse(at) < PROVED_FOR_DAYS * 86_400_000),
+  );
+  return nextTime(fresh, build, axle.wheelLoadKg, familyOf(rig.family).trialStepKpa, axle.startKpa);
+}
+
+/** What was proved of an axle, and what that makes of today. */
+export interface ProvedAxle {
+  readonly position: AxlePosition;
+  /** Cold, at today's load, before any limit, kPa. */
+  readonly pressureKpa: number;
+  readonly next: NextTime;
+}
+
+/** Everything that was done with a rig and tells of its pressures. */
+export interface ProofHistory {
+  readonly tests: readonly ProofTestRow[];
+  readonly outings: readonly OutingRow[];
+}
+
+/**
+ * The question with what was proved on this ground, so that every plan made of it stands on it. As it was where nothing
+ * was, or where there is no plan to hold it against.
+ */
+export function withProof<Asked extends PlanRequest>(
+  rig: RigRow,
+  { tests, outings }: ProofHistory,
+  asked: Asked,
+  nowMs: number,
+): Asked & { readonly proved: readonly ProvedAxle[] } {
+  const input = planInput(rig, tests, { ...asked, proved: [] });
+  const plan = input.ok ? planGround(input.value) : undefined;
+  if (!input.ok || !plan?.ok) return { ...asked, proved: [] };
+  const contexts = contextsOf(input.value);
+  const { axles } = plan.value;
+  const ruleOf: RuleOf = (position) => axles.find((axle) => axle.position === position)?.ruleKpa;
+  const proved = axles.flatMap((axle, index): ProvedAxle[] => {
+    const all = provedOn(rig, axle.position, asked.ground, outings, tests, ruleOf);
+    const next = nextTimeOf(rig, axle, contexts[index]!.build, all, nowMs);
+    return next ? [{ position: axle.position, pressureKpa: next.pressureKpa, next }] : [];
+  });
+  return { ...asked, proved };
 }

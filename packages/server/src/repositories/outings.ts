@@ -1,7 +1,7 @@
 import { RESOURCES, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { group, plain, time, timeOrNull } from './columns';
+import { group, flag, plain, time, timeOrNull } from './columns';
 import { eraseOuting } from './erase';
 import { ofRig } from './ofRig';
 import { oneList, part } from './parts';
@@ -41,7 +41,7 @@ export const outingRepository = (pool: Pool) =>
       startedAt: time(),
       pressuresAt: timeOrNull(),
       state: plain(),
-      decision: group({ code: plain('decision_code'), note: plain('decision_note') }),
+      decision: group({ code: plain('decision_code'), note: plain('decision_note'), counts: flag('decision_counts') }),
     },
     lookedUp: { rigName: '(SELECT r.name FROM rigs r WHERE r.owner_id = t.owner_id AND r.id = t.rig_id)' },
     filter: ofRig,

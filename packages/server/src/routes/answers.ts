@@ -1,7 +1,7 @@
 import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract';
 import { planQuery, planOut, rowId } from '@dunlinmoss/contract/api';
 import { familyOf, groundsFor, planGround, type GroundCode, groundOr } from '@dunlinmoss/core';
-import { nextStep, outingOf, planInput, type PlanRequest } from '@dunlinmoss/domain';
+import { nextStep, outingOf, planInput, withProof, type PlanRequest, type ProofHistory } from '@dunlinmoss/domain';
 import { Router, type Request } from 'express';
 import { z } from 'zod';
 
@@ -21,14 +21,18 @@ export function answerRoutes(repositories: Repositories): Router {
     if (!rig) throw new Refusal('notFound');
     return rig;
   };
-  const testsOf = (request: Request, { id: rigId }: RigRow) => everyRow(repositories.tests, request.ownerId, { rigId });
+  /** Everything that was proved with a rig. */
+  const proofOf = async (request: Request, { id: rigId }: RigRow): Promise<ProofHistory> => ({
+    tests: await everyRow(repositories.tests, request.ownerId, { rigId }),
+    outings: await everyRow(repositories.outings, request.ownerId, { rigId }),
+  });
 
   router.get('/rigs/:id/plan', async (request, response) => {
     const { ground, speedKmh = null, ...asked } = planQuery.parse(request.query);
     const rig = await rigOf(request);
-    const tests = await testsOf(request, rig);
+    const proof = await proofOf(request, rig);
     const on = groundOr(familyOf(rig.family).kind, ground);
-    response.json(planFor(rig, tests, { ...asked, ground: ground ?? on, speedKmh }));
+    response.json(planFor(rig, proof, { ...asked, ground: ground ?? on, speedKmh }));
   });
 
   router.get('/rigs/:id/next-step', async (request, response) => {
@@ -50,14 +54,14 @@ export function answerRoutes(repositories: Repositories): Router {
   router.get('/rigs/:id/card', async (request, response) => {
     const { loadCaseId } = planQuery.pick({ loadCaseId: true }).parse(request.query);
     const rig = await rigOf(request);
-    const tests = await testsOf(request, rig);
+    const proof = await proofOf(request, rig);
     const answer: RigCard = {
       rigId: rig.id,
       name: rig.name,
       loadCaseId: loadCaseId ?? rig.loadCaseId,
       grounds: groundsFor(familyOf(rig.family).kind).map((ground: GroundCode) => ({
         ground,
-        plan: planFor(rig, tests, { ground, modifiers: [], speedKmh: null, loadCaseId, stuckAccepted: true }),
+        plan: planFor(rig, proof, { ground, modifiers: [], speedKmh: null, loadCaseId, stuckAccepted: true }),
       })),
     };
     response.json(answer);
@@ -66,8 +70,8 @@ export function answerRoutes(repositories: Repositories): Router {
   return router;
 }
 
-function planFor(rig: RigRow, tests: Parameters<typeof planInput>[1], asked: PlanRequest): RigPlan {
-  const input = planInput(rig, tests, asked);
+function planFor(rig: RigRow, proof: ProofHistory, asked: PlanRequest): RigPlan {
+  const input = planInput(rig, proof.tests, withProof(rig, proof, asked, Date.now()));
   const plan = input.ok ? planGround(input.value) : input;
   return plan.ok ? { ok: true, value: planOut(plan.value) } : { ok: false, problem: { ...plan.problem } };
 }

@@ -46,7 +46,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
       form.setError('code', { message: 'Choose what you decided.' });
       return;
     }
-    const result = await saveOuting(outing, { decision: { code, note } });
+    const result = await saveOuting(outing, { decision: { code, note, counts: true } });
     if (result.kind === 'refused') {
       notify(result.problem.title);
       return;

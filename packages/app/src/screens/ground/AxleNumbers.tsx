@@ -1,7 +1,8 @@
 import { familyOf, type GroundPlan } from '@dunlinmoss/core';
-import { axleOnGauge } from '@dunlinmoss/domain';
+import { axleOnGauge, type ProvedAxle } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
+import { useNow } from '../../data/clock';
 import type { Units } from '../../settings/preferences';
 import { Numerals } from '../../components/Numerals';
 import { Text } from '../../components/Text';
@@ -10,6 +11,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { speedGuide } from '../../words/cautions';
 import { pressure, pressureRange } from '../../words/format';
 import { aloneText, decidedBy, floorText, NEED_WORDS } from '../../words/limits';
+import { provedText } from '../../words/learned';
 import { MODIFIER_WORDS } from '../../words/modifiers';
 import { isAlarming, remarkText } from '../../words/remarks';
 import { SCHOOL_WORDS } from '../../words/schools';
@@ -19,12 +21,16 @@ interface AxleNumbersProps {
   readonly units: Units;
   /** Positions of axles whose beads are held. */
   readonly beadHeld: ReadonlySet<string>;
+  /** What the numbers stand on where it was proved. */
+  readonly proved?: readonly ProvedAxle[];
 }
 
 /** The number first: for each axle what to set, its window, how low at the most, and why. */
-export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
+export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersProps) {
   const palette = usePalette();
+  const nowMs = useNow(false);
   const guide = speedGuide(plan, units);
+  const proofOf = (position: string) => proved.find((each) => each.position === position)?.next;
   const counted = [...new Set(plan.axles.flatMap(({ modifiers }) => modifiers))];
   return (
     <View style={[styles.box, { backgroundColor: palette.card, borderColor: palette.line }]}>
@@ -40,6 +46,12 @@ export function AxleNumbers({ plan, units, beadHeld }: AxleNumbersProps) {
                 <Text as="small">the road pressure you gave</Text>
               ) : (
                 <>
+                  {proofOf(axle.position) && (
+                    <Text as="label">{provedText(proofOf(axle.position)!, units, nowMs)}</Text>
+                  )}
+                  {axle.provedKpa !== null && (
+                    <Text as="small">{`by the rule ${pressure(axleOnGauge({ ...axle, startKpa: axle.ruleKpa }, units).startKpa, units)}`}</Text>
+                  )}
                   <Text as="small">
                     {`try ${pressureRange(lowKpa, highKpa, units)}${ceilingKpa === null || axle.ceiling!.code === 'unreadSidewall' ? '' : `, at most ${pressure(ceilingKpa, units)}`}`}
                   </Text>

@@ -54,6 +54,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
       <AxleNumbers
         plan={plan}
         units={units}
+        proved={asked.proved}
         beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
       />
       <Cautions plan={plan} severity="danger" />

@@ -1,39 +1,84 @@
-import { contextsOf, type GroundPlan } from '@dunlinmoss/core';
-import { nextTimeOf, planInput, provedOn } from '@dunlinmoss/domain';
+import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
+import type { AxlePosition, GroundPlan } from '@dunlinmoss/core';
+import { provedOn, type ProofOfAxle } from '@dunlinmoss/domain';
+import { StyleSheet, View } from 'react-native';
 
-import { useRows } from '../../data/rows';
+import { useNow } from '../../data/clock';
+import { saveOuting, useOutingsOf } from '../../data/outings';
+import { save } from '../../data/outbox';
+import { bodyOf } from '@dunlinmoss/contract';
+import { Action } from '../../components/Action';
+import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
-import { pressure } from '../../words/format';
-import { nextTimeText } from '../../words/learned';
+import { pressureNumber, when } from '../../words/format';
+import { PROOF_WORDS } from '../../words/learned';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
+import { useByRule } from '../../hooks/useProof';
 
-/** What was proved on this ground before, and what that makes of today: beside the rule of thumb, with the difference. */
+interface Proof extends Omit<ProofOfAxle, 'pressureKpa'> {
+  readonly axles: readonly { readonly position: AxlePosition; readonly pressureKpa: number }[];
+}
+
+/** What was proved on this ground, newest first: each can be struck, and the numbers go back to what they were. */
 export function ProvedBefore({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {
   const { rig, tests, asked, units } = question;
-  const { rows: outings } = useRows('outings', { limit: '100' });
-  const input = planInput(rig, tests, asked);
-  if (!input.ok || plan.school === null) return null;
-  const contexts = contextsOf(input.value);
-  const lines = plan.axles.flatMap((axle, index) => {
-    const proved = provedOn(rig, axle.position, asked.ground, outings, tests);
-    const next = nextTimeOf(rig, axle, contexts[index]!.build, proved);
-    if (!next) return [];
-    const lowest = axle.floor.pressureKpa;
-    const highest = axle.ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
-    const heldKpa = Math.min(Math.max(next.pressureKpa, lowest), Math.max(highest, lowest));
-    return [{ axle, next, heldKpa, held: Math.abs(heldKpa - next.pressureKpa) > 1 }];
-  });
-  if (lines.length === 0) return null;
+  const { rows: outings } = useOutingsOf(rig.id);
+  const nowMs = useNow(false);
+  const [byRule, goByRule] = useByRule(rig.id, asked.ground);
+  if (plan.school === null) return null;
+  const ruleOf = (position: AxlePosition) => plan.axles.find((axle) => axle.position === position)?.ruleKpa;
+  const proofs = new Map<string, Proof>();
+  for (const { position } of plan.axles) {
+    for (const { pressureKpa, ...proof } of provedOn(rig, position, asked.ground, outings, tests, ruleOf)) {
+      const axles = [...(proofs.get(proof.id)?.axles ?? []), { position, pressureKpa }];
+      proofs.set(proof.id, { ...proof, axles });
+    }
+  }
+  if (proofs.size === 0) return null;
   return (
     <Panel title="Proved here">
-      {lines.map(({ axle, next, heldKpa, held }) => (
-        <Text key={axle.position}>
-          <Text as="strong">{`${AXLE_WORDS[axle.position]} ${pressure(heldKpa, units)}`}</Text>
-          {`  ${nextTimeText(next, units)}${held ? ' Cut off at today’s limit.' : ''}`}
-        </Text>
-      ))}
+      {[...proofs.values()]
+        .sort((a, b) => b.at.localeCompare(a.at))
+        .map((proof) => {
+          const numbers = proof.axles
+            .map(
+              ({ position, pressureKpa }) =>
+                `${AXLE_WORDS[position].toLowerCase()} ${pressureNumber(pressureKpa, units)}`,
+            )
+            .join(', ');
+          const text = `${PROOF_WORDS[proof.by === 'drive' ? proof.decided : proof.by]}: ${numbers} ${units.pressure}, ${when(proof.at, nowMs)}`;
+          return (
+            <View key={proof.id} style={styles.proof}>
+              <Text tone={proof.counts ? 'ink' : 'muted'}>{proof.counts ? text : `${text} (left out)`}</Text>
+              <Action
+                label={proof.counts ? 'Leave it out' : 'Count it again'}
+                spoken={`${proof.counts ? 'Leave it out' : 'Count it again'}: ${text}`}
+                onPress={() => void strike(proof, outings, tests)}
+              />
+            </View>
+          );
+        })}
+      <Action label={byRule ? 'Go by what was proved' : 'Go by the rule here'} onPress={() => goByRule(!byRule)} />
     </Panel>
   );
 }
+
+/** Strikes a proof from those that count, or has it count again. */
+async function strike(
+  { id, counts }: Proof,
+  outings: readonly OutingRow[],
+  tests: readonly ProofTestRow[],
+): Promise<void> {
+  const outing = outings.find((each) => each.id === id);
+  const test = tests.find((each) => each.id === id);
+  const saved = outing?.decision
+    ? await saveOuting(outing, { decision: { ...outing.decision, counts: !counts } })
+    : test && (await save('tests', { ...bodyOf('tests', test), counts: !counts }));
+  if (saved?.kind === 'refused') notify(saved.problem.title);
+}
+
+const styles = StyleSheet.create({
+  proof: { gap: 4 },
+});

@@ -5,6 +5,7 @@ import { useRouter } from 'expo-router';
 import { saveOuting } from '../../data/outings';
 import { useTestsOf } from '../../data/tests';
 import { chosenRigStore } from '../../hooks/useChosenRig';
+import { useProof } from '../../hooks/useProof';
 import { notify } from '../../components/Notice';
 import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
 import { waitingText } from '../../words/noPlan';
@@ -31,7 +32,8 @@ export function useNext(entry: BoardEntry): Next {
   const tests = useTestsOf(rig.id);
   const { kind } = familyOf(rig.family);
   const units = unitsFor(own, rig.family);
-  const input = outing && planInput(rig, tests, askedOf(outing));
+  const proofOf = useProof(rig.id);
+  const input = outing && planInput(rig, tests, proofOf(rig, tests, askedOf(outing)));
   const result: Result<GroundPlan, PlanProblem | NoPlan> | undefined = input?.ok ? planGround(input.value) : input;
   const plan = result?.ok ? result.value : undefined;
   const planned =

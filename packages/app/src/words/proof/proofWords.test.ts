@@ -78,6 +78,7 @@ describe('nextTimeText', () => {
     wheelLoadKg: 600,
     decided: 'lower',
     by: 'drive',
+    id: 'outing',
   } as const;
 
   it('says what it goes by, what was added, and how the rule of thumb differs', () => {

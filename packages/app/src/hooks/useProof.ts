@@ -1,0 +1,29 @@
+import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import type { GroundCode } from '@dunlinmoss/core';
+import { withProof, type PlanRequest, type ProvedAxle } from '@dunlinmoss/domain';
+
+import { useNow } from '../data/clock';
+import { useOutingsOf } from '../data/outings';
+import { createStore } from '../settings/store';
+
+/** Grounds of rigs on which the person goes by the rule, not by what was proved. Kept on this device. */
+const byRuleStore = createStore<Readonly<Record<string, boolean>>>({}, 'byRule');
+const placeOf = (rigId: string, ground: GroundCode): string => `${rigId} ${ground}`;
+
+type Asked<Of extends PlanRequest> = Of & { readonly proved: readonly ProvedAxle[] };
+
+/** A question about a rig with what was proved there, unless the person goes by the rule on that ground. */
+export function useProof(rigId: string | undefined) {
+  const { rows: outings } = useOutingsOf(rigId);
+  const byRule = byRuleStore.use();
+  const nowMs = useNow(false);
+  return <Of extends PlanRequest>(rig: RigRow, tests: readonly ProofTestRow[], asked: Of): Asked<Of> =>
+    byRule[placeOf(rig.id, asked.ground)] ? { ...asked, proved: [] } : withProof(rig, { tests, outings }, asked, nowMs);
+}
+
+/** Whether the person goes by the rule on a ground, and the way to say so. */
+export function useByRule(rigId: string, ground: GroundCode): readonly [boolean, (on: boolean) => void] {
+  const all = byRuleStore.use();
+  const place = placeOf(rigId, ground);
+  return [all[place] === true, (on) => byRuleStore.set({ ...all, [place]: on })];
+}
