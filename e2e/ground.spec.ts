@@ -86,7 +86,7 @@ test('a load that no placard pressure carries gives no number, but what would he
   await expect(page.getByText('Rear axle: no safe pressure. 900 kg on a wheel')).toBeVisible();
   await expect(axle(page, 'Rear')).toHaveCount(0);
   await action(page, 'Put it right on Curlew, loaded wagon').click();
-  await expect(page).toHaveURL(new RegExp(`/rigs/${CURLEW}/load/${rig.loadCases[0].id}`));
+  await expect(page.getByLabel('Rear axle: placard pressure, cold in psi')).toBeFocused();
 });
 
 test('the dangers are in view without scrolling, and nothing runs off the side', { tag: '@wide' }, async ({ page }) => {

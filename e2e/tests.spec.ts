@@ -164,7 +164,7 @@ test('a wagon’s tests, each from Today into the Book', async ({ page }) => {
   await saved(page);
 
   await begin(page, 'Climb');
-  await type(page, 'Slope in °', '6');
+  await type(page, 'Slope, if you know it in °', '6');
   await pick(page, 'Soil, for a prediction', 'Dry sand');
   await type(page, 'Attempt 1: gauge in psi', '36');
   await pick(page, 'How far', 'Stopped');

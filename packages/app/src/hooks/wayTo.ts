@@ -31,7 +31,7 @@ export function wayToMissing(rig: OfRig, reason: NoPlan | PlanProblem): Href | n
     case 'placardAboveSidewall':
       return toAxle(rig, reason.position, 'maxKpa');
     case 'floorAboveCeiling':
-      return toAxle(rig, reason.position, 'maxKpa');
+      return toAxle(rig, reason.position, reason.ceiling === 'placard' ? 'roadKpa' : 'maxKpa');
     case 'tooFast':
       return toAxle(rig, reason.position, 'tireMarking');
     case 'onlyTrailer':

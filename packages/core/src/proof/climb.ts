@@ -10,14 +10,15 @@ export const climb = defineRoutine({
   minutes: 15,
   oneWheel: false,
   setup: {
-    slopeDeg: { type: 'number', unit: 'deg', min: 0, max: 45 },
+    // Attempts on one and the same slope are compared: how steep it is only a prediction needs.
+    slopeDeg: { type: 'number', unit: 'deg', min: 0, max: 45, optional: true },
     soil: { type: 'choice', options: SOIL_CODES, optional: true },
     /** How deep soft snow lies over firm ground. */
     depthMm: { type: 'number', unit: 'mm', min: 10, max: 3000, optional: true },
   },
   run: {
     pressureKpa: GAUGE,
-    result: { type: 'choice', options: ['reached', 'stopped'] },
+    result: { type: 'choice', options: ['reached', 'nearly', 'stopped'] },
     distanceM: { type: 'number', unit: 'm', min: 0, max: 500, optional: true },
     brokeLoose: { type: 'choice', options: ['start', 'way', 'crest', 'dugIn'], optional: true },
   },
@@ -42,12 +43,12 @@ export const climb = defineRoutine({
     // Softer and stopped where firmer went up: one of the two was not the same attempt.
     const contradictions = runs.flatMap((softer, i) =>
       runs.flatMap((firmer, j): (readonly [number, number])[] =>
-        softer.result === 'stopped' && firmer.result === 'reached' && softer.pressureKpa <= firmer.pressureKpa
+        softer.result !== 'reached' && firmer.result === 'reached' && softer.pressureKpa <= firmer.pressureKpa
           ? [[i, j]]
           : [],
       ),
     );
-    const words = runs.map(({ brokeLoose, result }) => (result === 'reached' ? 'reached' : (brokeLoose ?? 'stopped')));
+    const words = runs.map(({ brokeLoose, result }) => (result === 'reached' ? result : (brokeLoose ?? result)));
     const passes = went.filter(({ mean }) => mean === 1);
     const firmest = passes[0];
     const above = went.filter(({ mean, pressureKpa }) => mean < 1 && pressureKpa > (firmest?.pressureKpa ?? -1)).at(-1);
@@ -56,12 +57,14 @@ export const climb = defineRoutine({
     if (went.length === 0) return judgement({ verdict: 'noRuns', move: 'again', ...common });
     if (!firmest) {
       const softest = went.at(-1)!.pressureKpa;
+      // One that nearly got there wants one step, not two.
+      const steps = runs.some(({ result, pressureKpa }) => result === 'nearly' && pressureKpa === softest) ? 1 : 2;
       const dugIn = runs.some(({ brokeLoose }) => brokeLoose === 'dugIn');
       return judgement({
         verdict: dugIn ? 'dugIn' : 'nonePasses',
         move: 'softer',
-        stepKpa: 2 * step,
-        tryKpa: Math.max(0, softest - 2 * step),
+        stepKpa: steps * step,
+        tryKpa: Math.max(0, softest - steps * step),
         ...common,
       });
     }

@@ -81,7 +81,7 @@ describe('chalk', () => {
 describe('climb', () => {
   const attempt = (
     pressurePsi: number,
-    result: 'reached' | 'stopped',
+    result: 'reached' | 'nearly' | 'stopped',
     brokeLoose: string | null = null,
   ): RoutineValues => ({
     pressureKpa: psi(pressurePsi),
@@ -107,6 +107,16 @@ describe('climb', () => {
       move: 'firmer',
       tryKpa: psi(16) + 2 * psi(2),
     });
+  });
+
+  it('is judged without the slope, and takes one step where it nearly got there', () => {
+    const runs = [attempt(26, 'stopped'), attempt(18, 'nearly')];
+    expect(judge('climb', runs, { slopeDeg: null })).toMatchObject({
+      verdict: 'nonePasses',
+      runs: ['stopped', 'nearly'],
+    });
+    expect(inPsi(judge('climb', runs, { slopeDeg: null }).tryKpa)).toBe(16);
+    expect(judge('climb', [attempt(26, 'reached'), attempt(16, 'nearly')], setup).verdict).toBe('contradicts');
   });
 
   it('stops before it digs in further, and shows a contradiction instead of averaging it', () => {

@@ -16,7 +16,7 @@ export const climbWords: RoutineWords = {
   read: 'The firmest pressure that goes up every time is the one. On sand most of the gain is less rolling resistance.',
   mind: 'Roll back straight and slowly. Nobody behind or below the vehicle. Stop before it digs in.',
   fields: {
-    slopeDeg: 'Slope',
+    slopeDeg: 'Slope, if you know it',
     soil: 'Soil, for a prediction',
     depthMm: 'How deep the snow is, for a prediction',
     pressureKpa: 'Gauge',
@@ -33,7 +33,7 @@ export const climbWords: RoutineWords = {
       leanClay: 'Lean clay',
       snow: 'Snow',
     },
-    result: { reached: 'Went up', stopped: 'Stopped' },
+    result: { reached: 'Went up', nearly: 'Nearly', stopped: 'Stopped' },
     brokeLoose: { start: 'At the start', way: 'On the way', crest: 'At the crest', dugIn: 'Dug in' },
   },
   verdicts: {
@@ -69,6 +69,7 @@ export const climbWords: RoutineWords = {
   run: 'Attempt',
   runs: {
     reached: 'went up',
+    nearly: 'nearly there',
     stopped: 'stopped',
     start: 'spun at the start',
     way: 'broke loose on the way',
@@ -78,7 +79,7 @@ export const climbWords: RoutineWords = {
 };
 
 /** What the soil says of one pressure, against the slope that is climbed. */
-export function predictionText(prediction: ClimbPrediction, slopeDeg: number): string {
+export function predictionText(prediction: ClimbPrediction, slopeDeg: number | null): string {
   switch (prediction.code) {
     case 'sinksIn':
       return 'sinks in';
@@ -87,6 +88,7 @@ export function predictionText(prediction: ClimbPrediction, slopeDeg: number): s
     case 'climbs': {
       const { climbsDeg } = prediction;
       const climbs = climbsDeg < 0 ? 'can’t move on the level' : `climbs ${climbsDeg.toFixed(0)}°`;
+      if (slopeDeg === null) return climbs;
       return `${climbs}, ${climbsDeg >= slopeDeg ? 'goes up' : 'does not go up'} these ${slopeDeg.toFixed(0)}°`;
     }
   }

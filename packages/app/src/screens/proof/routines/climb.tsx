@@ -29,7 +29,7 @@ function Picture(props: PictureProps) {
           <Text as="label">{`Predicted for ${ROUTINE_WORDS.climb.options!.soil![String(setup.soil)]!.toLowerCase()}`}</Text>
           {predicted.map((each) => (
             <Text key={each.pressureKpa} as="small">
-              {`${pressure(each.pressureKpa, units)}: ${predictionText(each, Number(setup.slopeDeg))}`}
+              {`${pressure(each.pressureKpa, units)}: ${predictionText(each, typeof setup.slopeDeg === 'number' ? setup.slopeDeg : null)}`}
             </Text>
           ))}
           <Text as="small" tone="muted">
