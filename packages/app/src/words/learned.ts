@@ -7,7 +7,7 @@ import {
 } from '@dunlinmoss/core';
 
 import type { Units } from '../settings/preferences';
-import { day, pressure, when } from './format';
+import { day, pressure } from './format';
 
 /** One constant of a tire: what is assumed, what was found, and between what with nine chances in ten. */
 export interface LearnedLine {
@@ -59,11 +59,11 @@ export function fromText({ from }: NextTime, units: Units): string {
   return `${found}: ${pressure(from.pressureKpa, units)} on ${day(from.at)}${then}.`;
 }
 
-/** The same beside the number it decides: `kept at 18 psi on 3 Sep`. */
-export function provedText({ from }: NextTime, units: Units, nowMs: number): string {
+/** The same beside the number it decides: `kept at 18 psi, 3 Sept 2026`. */
+export function provedText({ from }: NextTime, units: Units): string {
   const how = from.by === 'drive' ? (from.decided === 'keep' ? 'kept' : 'driven') : PROVED_WORDS[from.by];
   const then = from.decided === 'lower' ? ', to go lower' : from.decided === 'higher' ? ', to go higher' : '';
-  return `${how} at ${pressure(from.pressureKpa, units)}${then}, ${when(from.at, nowMs)}`;
+  return `${how} at ${pressure(from.pressureKpa, units)}${then}, ${day(from.at)}`;
 }
 const PROVED_WORDS = { trial: 'best in a trial', climb: 'climbed', test: 'as a test proposed,' } as const;
 

@@ -2,7 +2,6 @@ import { familyOf, type GroundPlan } from '@dunlinmoss/core';
 import { axleOnGauge, type ProvedAxle } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
-import { useNow } from '../../data/clock';
 import type { Units } from '../../settings/preferences';
 import { Numerals } from '../../components/Numerals';
 import { Text } from '../../components/Text';
@@ -28,7 +27,6 @@ interface AxleNumbersProps {
 /** The number first: for each axle what to set, its window, how low at the most, and why. */
 export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersProps) {
   const palette = usePalette();
-  const nowMs = useNow(false);
   const guide = speedGuide(plan, units);
   const proofOf = (position: string) => proved.find((each) => each.position === position)?.next;
   const counted = [...new Set(plan.axles.flatMap(({ modifiers }) => modifiers))];
@@ -46,9 +44,7 @@ export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersP
                 <Text as="small">the road pressure you gave</Text>
               ) : (
                 <>
-                  {proofOf(axle.position) && (
-                    <Text as="label">{provedText(proofOf(axle.position)!, units, nowMs)}</Text>
-                  )}
+                  {proofOf(axle.position) && <Text as="label">{provedText(proofOf(axle.position)!, units)}</Text>}
                   {axle.provedKpa !== null && (
                     <Text as="small">{`by the rule ${pressure(axleOnGauge({ ...axle, startKpa: axle.ruleKpa }, units).startKpa, units)}`}</Text>
                   )}

@@ -1,18 +1,16 @@
-import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
+import { bodyOf, type OutingRow, type ProofTestRow } from '@dunlinmoss/contract';
 import type { AxlePosition, GroundPlan } from '@dunlinmoss/core';
 import { provedOn, type ProofOfAxle } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
-import { useNow } from '../../data/clock';
 import { saveOuting, useOutingsOf } from '../../data/outings';
 import { save } from '../../data/outbox';
-import { bodyOf } from '@dunlinmoss/contract';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
-import { pressureNumber, when } from '../../words/format';
+import { day, pressureNumber } from '../../words/format';
 import { PROOF_WORDS } from '../../words/learned';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
 import { useByRule } from '../../hooks/useProof';
@@ -25,7 +23,6 @@ interface Proof extends Omit<ProofOfAxle, 'pressureKpa'> {
 export function ProvedBefore({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {
   const { rig, tests, asked, units } = question;
   const { rows: outings } = useOutingsOf(rig.id);
-  const nowMs = useNow(false);
   const [byRule, goByRule] = useByRule(rig.id, asked.ground);
   if (plan.school === null) return null;
   const ruleOf = (position: AxlePosition) => plan.axles.find((axle) => axle.position === position)?.ruleKpa;
@@ -48,7 +45,7 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
                 `${AXLE_WORDS[position].toLowerCase()} ${pressureNumber(pressureKpa, units)}`,
             )
             .join(', ');
-          const text = `${PROOF_WORDS[proof.by === 'drive' ? proof.decided : proof.by]}: ${numbers} ${units.pressure}, ${when(proof.at, nowMs)}`;
+          const text = `${PROOF_WORDS[proof.by === 'drive' ? proof.decided : proof.by]}: ${numbers} ${units.pressure}, ${day(proof.at)}`;
           return (
             <View key={proof.id} style={styles.proof}>
               <Text tone={proof.counts ? 'ink' : 'muted'}>{proof.counts ? text : `${text} (left out)`}</Text>
