@@ -1,6 +1,6 @@
 import { loadCaseOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, groundsFor, planGround, type CautionCode, type GroundPlan, STUCK } from '@dunlinmoss/core';
-import { axleOnGauge, planInput } from '@dunlinmoss/domain';
+import { axleOnGauge, planInput, type PlanRequest } from '@dunlinmoss/domain';
 
 import { unitsFor, type Units } from '../settings/preferences';
 import { axleName } from './axles';
@@ -35,12 +35,14 @@ export function pressureCard(
   loadCaseId: string | null,
   units: Units,
   now: string,
+  /** The question with what was proved there. */
+  proofOf: (asked: PlanRequest) => PlanRequest = (asked) => asked,
 ): Sheet {
   const family = familyOf(rig.family);
   const own = unitsFor(units, rig.family);
   const loadCase = loadCaseOf(rig, loadCaseId);
   const plans = groundsFor(family.kind).map((ground) => {
-    const input = planInput(rig, tests, { ground, modifiers: [], speedKmh: null, loadCaseId });
+    const input = planInput(rig, tests, proofOf({ ground, modifiers: [], speedKmh: null, loadCaseId }));
     return { ground, plan: input.ok ? planGround({ ...input.value, stuckAccepted: true }) : input };
   });
   const known = plans.flatMap(({ plan }) => (plan.ok ? [plan.value] : []));

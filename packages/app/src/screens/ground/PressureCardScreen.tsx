@@ -4,6 +4,7 @@ import { useState } from 'react';
 
 import { unitsStore } from '../../settings/preferences';
 import { useTestsOf } from '../../data/tests';
+import { useProof } from '../../hooks/useProof';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { Page } from '../../components/Page';
@@ -24,7 +25,8 @@ function Card({ rig }: { readonly rig: RigRow }) {
   const tests = useTestsOf(rig.id);
   const [now] = useState(() => new Date().toISOString());
   const loadCase = loadCaseOf(rig, params.case);
-  const sheet = pressureCard(rig, tests, loadCase?.id ?? null, units, now);
+  const proofOf = useProof(rig.id);
+  const sheet = pressureCard(rig, tests, loadCase?.id ?? null, units, now, (asked) => proofOf(rig, tests, asked));
   return (
     <Page title="Pressure card" result={<SheetView sheet={sheet} />}>
       <Text tone="muted">In the unit chosen above, on paper as large as a hand (A6).</Text>
