@@ -41,13 +41,16 @@ describe('parseDataSheet', () => {
     ['load and pressure', { code: 'empty' }],
     ['1.0 10 3000\n1.6 10', { code: 'unreadable', line: 2, text: '1.6 10' }],
     ['1.0 10 3000\n'.repeat(81), { code: 'tooMany', rows: 81, most: 80 }],
+    // The head of a table with a column lost is no row.
+    ['bar 1.6 2.4 3.2\n10 4800 6100', { code: 'unreadable', line: 1, text: 'bar 1.6 2.4 3.2' }],
+    ['1.0 4800 10', { code: 'unreadable', line: 1, text: '1.0 4800 10' }],
     ['1.0 1.6\n10 3000', { code: 'unreadable', line: 1, text: '1.0 1.6' }],
   ])('says of %p what can’t be read', (text, problem) => {
     expect(parseDataSheet(text, metric)).toEqual({ ok: false, problem });
   });
 
   it('reads any table that it was written from', () => {
-    const positive = fc.integer({ min: 1, max: 9000 });
+    const positive = fc.integer({ min: 20, max: 9000 });
     fc.assert(
       fc.property(
         fc.uniqueArray(fc.integer({ min: 4, max: 60 }), { minLength: 1, maxLength: 6 }),

@@ -8,7 +8,7 @@ import {
   type SpeedUnit,
 } from '@dunlinmoss/core';
 
-import { MOST_ROWS, type RigAxle } from '../resources/rig';
+import { loadRow, MOST_ROWS, type RigAxle } from '../resources/rig';
 
 type Row = RigAxle['rows'][number];
 
@@ -70,13 +70,21 @@ export function parseDataSheet(text: string, own: SheetUnits): Result<readonly R
     speedKmh: toCanonical('speed', units.speed, speed),
     loadKg: toCanonical('mass', units.mass, load),
   });
-  const rows = isTable
-    ? body.flatMap(({ cells: [speed, ...loads] }) =>
-        loads.map((load, column) => row(head.cells[column]!, speed!, load)),
+  const read = isTable
+    ? body.flatMap(({ cells: [speed, ...loads], ...at }) =>
+        loads.map((load, column) => ({ ...at, row: row(head.cells[column]!, speed!, load) })),
       )
-    : lines.map(({ cells: [pressure, speed, load] }) => row(pressure!, speed!, load!));
-  return rows.length > MOST_ROWS ? failure({ code: 'tooMany', rows: rows.length, most: MOST_ROWS }) : success(rows);
+    : lines.map(({ cells: [pressure, speed, load], ...at }) => ({ ...at, row: row(pressure!, speed!, load!) }));
+  // Numbers that no sheet has: columns in another order, or the head of a table taken for a row.
+  const unlikely = read.find((each) => !loadRow.safeParse(each.row).success || each.row.loadKg < LEAST_LOAD_KG);
+  if (unlikely) return failure({ code: 'unreadable', line: unlikely.line, text: unlikely.text });
+  return read.length > MOST_ROWS
+    ? failure({ code: 'tooMany', rows: read.length, most: MOST_ROWS })
+    : success(read.map((each) => each.row));
 }
+
+/** Less than this no sheet promises, kg. Assumption: below what a bicycle carries. */
+const LEAST_LOAD_KG = 20;
 
 const namedIn = <Unit>(text: string, names: readonly (readonly [RegExp, Unit])[]): Unit | undefined =>
   names.find(([name]) => name.test(text))?.[1];
