@@ -46,7 +46,12 @@ export function Monitors({ job, devices }: MonitorsProps) {
         <Text as="small">
           Stand-ins for tire-pressure monitors, a gauge and a compressor on this rig, to see how the day goes.
         </Text>
-        <Action label="Switch them on" onPress={() => trouble(devices.switchOn(setupOf(job, true)))} />
+        {/* They begin with what is in the tires: not before all of it is known. */}
+        <Action
+          label="Switch them on"
+          disabled={!job.isWhole}
+          onPress={() => trouble(devices.switchOn(setupOf(job, true)))}
+        />
       </Unfold>
     );
   }
