@@ -311,11 +311,10 @@ export {
   toCanonical,
   UNITS,
   type LengthUnit,
-  type SpeedUnit,
-  type VolumeUnit,
   type MassUnit,
   type PressureUnit,
   type Quantity,
+  type Unit,
   type UnitOf,
 } from './units/units';
 export type { PrintMeasure, PrintProblem, PrintQuestion, PrintStage } from './print/measurePrint';

@@ -11,6 +11,7 @@ export {
   type PumpRate,
   type ToolUsed,
 } from './air/airings';
+export { centralLegs, type CentralLegs, type CentralRound } from './air/centralLegs';
 export { inTire, type AirHistory, type InTire, type Knowledge } from './air/inTire';
 export { allSettled, nextWheel, predictionOf, progressOf, type Prediction, type WheelProgress } from './air/predict';
 export { planAiring, type AiringPlan } from './air/planAiring';

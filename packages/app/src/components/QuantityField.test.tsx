@@ -3,7 +3,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { PaperProvider } from 'react-native-paper';
 
-import { unitsStore } from '../settings/preferences';
+import { FIRST_UNITS, unitsStore } from '../settings/preferences';
 import { paperTheme } from '../theme/theme';
 import { QuantityField } from './QuantityField';
 import type { QuantityText } from './quantityText';
@@ -32,7 +32,7 @@ const input = (): HTMLInputElement => screen.getByLabelText(/^Front in /);
 
 beforeEach(() => {
   changed.mockClear();
-  unitsStore.set({ pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' });
+  unitsStore.set(FIRST_UNITS);
 });
 
 describe('QuantityField', () => {
@@ -56,7 +56,7 @@ describe('QuantityField', () => {
   });
 
   it('shows the same pressure when the unit is switched elsewhere', () => {
-    unitsStore.set({ pressure: 'bar', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' });
+    unitsStore.set({ ...FIRST_UNITS, pressure: 'bar' });
     render(<Field start={{ text: '36', unit: 'psi' }} />);
     expect(input().value).toBe('2.48');
     expect(changed).not.toHaveBeenCalled();

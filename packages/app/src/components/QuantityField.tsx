@@ -7,7 +7,7 @@ import { unitsStore } from '../settings/preferences';
 import { Minus, Plus } from '../theme/icons';
 import { FACES } from '../theme/type';
 import { usePalette } from '../theme/useLight';
-import { unitLabel } from '../words/format';
+import { unitLabel } from '../words/units';
 import { FieldNote } from './FieldNote';
 import { inputRefOf, type Focusable } from './focusable';
 import { Press } from './Press';

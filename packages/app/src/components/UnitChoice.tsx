@@ -1,7 +1,7 @@
-import { UNITS, type Quantity } from '@dunlinmoss/core';
+import { UNITS, type Quantity, type Unit } from '@dunlinmoss/core';
 
 import { unitsStore, withUnit } from '../settings/preferences';
-import { unitLabel } from '../words/format';
+import { unitLabel } from '../words/units';
 import { Choice } from './Choice';
 
 interface UnitChoiceProps {
@@ -15,8 +15,8 @@ export function UnitChoice({ label, quantity }: UnitChoiceProps) {
   return (
     <Choice
       label={label}
-      value={units[quantity] as string}
-      options={Object.keys(UNITS[quantity]).map((code) => ({ code, name: unitLabel(code) }))}
+      value={units[quantity] as Unit}
+      options={(Object.keys(UNITS[quantity]) as Unit[]).map((code) => ({ code, name: unitLabel(code) }))}
       onChange={(unit) => unitsStore.set(withUnit(units, quantity, unit))}
     />
   );

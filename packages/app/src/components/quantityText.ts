@@ -2,6 +2,7 @@ import { fromCanonical, toCanonical, type Quantity, type UnitOf } from '@dunlinm
 
 import { parseNumber, parseSum } from '../settings/typedNumber';
 import { editText } from '../words/format';
+import { UNIT_LOOKS } from '../words/units';
 
 /** What a person typed, and the unit it was typed in: switching units elsewhere changes what is shown, never what is meant. */
 export interface QuantityText {
@@ -35,21 +36,6 @@ export function shownText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, type
   return canonical === undefined ? typed.text : editText(quantity, unit, canonical);
 }
 
-/** How far one tap of a stepper goes, in the unit itself. */
-const STEPS: Record<string, number> = {
-  psi: 1,
-  bar: 0.05,
-  kPa: 5,
-  kg: 10,
-  lb: 20,
-  mm: 5,
-  in: 0.2,
-  kmh: 5,
-  mph: 5,
-  L: 50,
-  gal: 10,
-};
-
 /** The typed value one step up or down, on a mark of the step; from nothing it starts at the given value. */
 export function stepped<Q extends Quantity>(
   quantity: Q,
@@ -60,7 +46,7 @@ export function stepped<Q extends Quantity>(
 ): QuantityText {
   const canonical = canonicalOf(quantity, typed);
   if (canonical === undefined) return quantityText(quantity, unit, startCanonical);
-  const step = STEPS[unit]!;
+  const step = UNIT_LOOKS[unit].step;
   const steps = fromCanonical(quantity, unit, canonical) / step;
   const onMark = Math.abs(steps - Math.round(steps)) < 1e-6;
   const next =

@@ -1,6 +1,7 @@
 import type { Rig } from '@dunlinmoss/contract';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 
+import { FIRST_UNITS } from '../settings/preferences';
 import { emptyRig } from '../screens/rigs/rigForm';
 import { RowQuantity, RowText } from './fields';
 import { useRowForm } from './useRowForm';
@@ -12,7 +13,7 @@ function OneForm() {
     draft: 'rig:test',
     row: undefined,
     blank: () => emptyRig('fourWheel'),
-    units: { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' },
+    units: FIRST_UNITS,
     onSaved: () => undefined,
   });
   return (

@@ -1,9 +1,9 @@
 import type { RigQuestion, RigRow } from '@dunlinmoss/contract';
-import type { AxlePosition, Finding, MissingInput, PlanProblem } from '@dunlinmoss/core';
+import { familyOf, type AxlePosition, type Finding, type MissingInput, type PlanProblem } from '@dunlinmoss/core';
 import type { NoPlan } from '@dunlinmoss/domain';
 import type { Href } from 'expo-router';
 
-type OfRig = Pick<RigRow, 'id' | 'axles' | 'loadCases' | 'loadCaseId'>;
+type OfRig = Pick<RigRow, 'id' | 'family' | 'axles' | 'loadCases' | 'loadCaseId'>;
 
 /** A field of an axle, by the axle's position. */
 const toAxle = ({ id, axles }: OfRig, position: AxlePosition, field: string): Href => ({
@@ -70,7 +70,10 @@ export function wayToFinding(rig: OfRig, finding: Finding): Href {
     case 'belowFirstRow':
       return toAxle(rig, finding.position, PRESSURE_FIELD[finding.at]);
     case 'tooFast':
-      return { pathname: '/rigs/[id]/edit', params: { id: rig.id, at: '/topSpeedKmh' } };
+      // Where nobody is asked how fast the rig goes, the tire is what can be wrong.
+      return familyOf(rig.family).asks.includes('topSpeed')
+        ? { pathname: '/rigs/[id]/edit', params: { id: rig.id, at: '/topSpeedKmh' } }
+        : toAxle(rig, finding.position, 'tireMarking');
     case 'mixedConstruction':
       return toAxle(rig, finding.bias, 'tireMarking');
     case 'drivenDiameters':

@@ -2,7 +2,7 @@ import { psi } from '@dunlinmoss/core';
 import { render, screen } from '@testing-library/react';
 import fc from 'fast-check';
 
-import type { Units } from '../settings/preferences';
+import { FIRST_UNITS, type Units } from '../settings/preferences';
 import { DAY } from '../theme/palette';
 import { Axles, type DrawnAxle } from './Axles';
 import { contactOutline } from './contactOutline';
@@ -13,7 +13,7 @@ import { spread } from './spread';
 import { Staff } from './Staff';
 import { Strip } from './Strip';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 
 describe('spread', () => {
   it('leaves labels that have room where they are', () => {

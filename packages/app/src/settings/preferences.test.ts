@@ -1,8 +1,8 @@
-import { withUnit, type Units } from './preferences';
+import { FIRST_UNITS, withUnit, type Units } from './preferences';
 import { createStore } from './store';
 
-const metric: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
-const pounds: Units = { pressure: 'psi', mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' };
+const metric: Units = FIRST_UNITS;
+const pounds: Units = withUnit(FIRST_UNITS, 'mass', 'lb');
 
 describe('withUnit', () => {
   it('brings inches, miles and gallons with pounds, and the metric ones with kilograms', () => {
@@ -12,11 +12,17 @@ describe('withUnit', () => {
 
   it.each([
     ['pressure', 'bar'],
-    ['length', 'mm'],
     ['speed', 'kmh'],
     ['volume', 'L'],
+    ['distance', 'm'],
+    ['flow', 'Lmin'],
   ] as const)('sets %s apart alone', (quantity, unit) => {
     expect(withUnit(pounds, quantity, unit)).toEqual({ ...pounds, [quantity]: unit });
+  });
+
+  it('brings the areas and small volumes of inches along with them', () => {
+    expect(withUnit(pounds, 'length', 'mm')).toEqual({ ...pounds, length: 'mm', area: 'cm2', pour: 'mL' });
+    expect(withUnit(metric, 'length', 'in')).toEqual({ ...metric, length: 'in', area: 'in2', pour: 'floz' });
   });
 });
 

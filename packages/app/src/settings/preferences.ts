@@ -1,39 +1,44 @@
-import {
-  familyOf,
-  type FamilyCode,
-  type LengthUnit,
-  type MassUnit,
-  type PressureUnit,
-  type Quantity,
-  type SpeedUnit,
-  type VolumeUnit,
-} from '@dunlinmoss/core';
+import { familyOf, type FamilyCode, type PressureUnit, type Quantity, type UnitOf } from '@dunlinmoss/core';
 
 import { createStore } from './store';
 
-export interface Units {
-  readonly pressure: PressureUnit;
-  readonly mass: MassUnit;
-  readonly length: LengthUnit;
-  readonly speed: SpeedUnit;
-  readonly volume: VolumeUnit;
+type ChosenUnits = { readonly [Q in Quantity]: UnitOf<Q> };
+
+export interface Units extends ChosenUnits {
   /** Pressures to half a psi, as bicycle gauges show them. */
   readonly fine?: boolean;
 }
 
-const METRIC = { mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
-const IN_POUNDS = { mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' } as const;
+type BesidesPressure = Omit<ChosenUnits, 'pressure'>;
+const METRIC: BesidesPressure = {
+  ...{ mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' },
+  ...{ distance: 'm', flow: 'Lmin', area: 'cm2', pour: 'mL' },
+};
+const IN_POUNDS: BesidesPressure = {
+  ...{ mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' },
+  ...{ distance: 'ft', flow: 'cfm', area: 'in2', pour: 'floz' },
+};
+
+/** What people have who chose nothing yet. */
+export const FIRST_UNITS: Units = { pressure: 'psi', ...METRIC };
 
 /** How a person likes to read: kept on this device, because a phone in glare and a desk differ. */
-export const unitsStore = createStore<Units>({ pressure: 'psi', ...METRIC }, 'units');
+export const unitsStore = createStore<Units>(FIRST_UNITS, 'units');
+
+/** What goes along with a choice: nobody measures a print in square inches and a tread in millimeters. */
+const ALONG: Partial<Record<Quantity, readonly (keyof BesidesPressure)[]>> = {
+  mass: Object.keys(METRIC) as (keyof BesidesPressure)[],
+  length: ['area', 'pour'],
+};
 
 /**
- * The units after one of them is chosen. Weights bring lengths, speeds and volumes along, since people think in pounds,
- * inches, miles and gallons or in none of them; each of those can be set apart again, and pressure always stands alone.
+ * The units after one of them is chosen. Weights bring all others along, since people think in pounds, inches, miles
+ * and gallons or in none of them; each can be set apart again, and pressure always stands alone.
  */
 export function withUnit(units: Units, quantity: Quantity, unit: string): Units {
-  if (quantity !== 'mass') return { ...units, [quantity]: unit };
-  return { ...units, ...(unit === 'lb' ? IN_POUNDS : METRIC) };
+  const from = unit === IN_POUNDS[quantity as keyof BesidesPressure] ? IN_POUNDS : METRIC;
+  const along = (ALONG[quantity] ?? []).map((each) => [each, from[each]]);
+  return { ...units, ...Object.fromEntries(along), [quantity]: unit };
 }
 
 /** A person's units as the gauges of a rig's family show them. */

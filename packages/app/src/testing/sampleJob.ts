@@ -2,11 +2,12 @@ import type { Airing } from '@dunlinmoss/contract';
 import { planGround, psi, wheelKey, type GroundCode } from '@dunlinmoss/core';
 import { axleOnGauge, planInput, rigWheels } from '@dunlinmoss/domain';
 
+import { FIRST_UNITS } from '../settings/preferences';
 import { newAiring } from '../data/airings';
 import type { AirJob } from '../hooks/useAirJob';
 import { sampleRig } from '@dunlinmoss/domain/testing';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const units = FIRST_UNITS;
 
 /** A sound rig with so much in each wheel, cold psi; road pressure where nothing is said. */
 export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground: GroundCode = 'softSand'): AirJob {

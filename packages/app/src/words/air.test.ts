@@ -1,8 +1,9 @@
+import { FIRST_UNITS } from '../settings/preferences';
 import { duration, hoursText, runProblemText, wheelName } from './air';
 import { logEndText } from './log';
 import { watchText } from './watch';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const units = FIRST_UNITS;
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 
 describe('duration', () => {

@@ -1,11 +1,11 @@
 import { curveOf } from '@dunlinmoss/contract';
 import { capacity, psi } from '@dunlinmoss/core';
 
-import type { Units } from '../settings/preferences';
+import { FIRST_UNITS, type Units } from '../settings/preferences';
 import { sampleAxle } from '@dunlinmoss/domain/testing';
 import { capacityText } from './capacity';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 const told = (change: Parameters<typeof sampleAxle>[1], speedKmh: number | null = null): string => {
   const axle = sampleAxle('rear', change);
   const curve = curveOf(axle);

@@ -1,7 +1,8 @@
 import type { Rig, SheetProblem } from '@dunlinmoss/contract';
 
 import type { Units } from '../settings/preferences';
-import { mass, pressureRange, speed, speedNumber, unitLabel } from './format';
+import { mass, pressureRange, speed, speedNumber } from './format';
+import { unitLabel } from './units';
 
 /** What was read of a pasted data sheet, to be looked over before it is taken. */
 export function sheetText(rows: readonly Rig['axles'][number]['rows'][number][], units: Units): string {

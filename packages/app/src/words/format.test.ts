@@ -2,12 +2,12 @@ import { psi } from '@dunlinmoss/core';
 import { onGauge } from '@dunlinmoss/domain';
 import fc from 'fast-check';
 
-import type { Units } from '../settings/preferences';
+import { FIRST_UNITS, withUnit, type Units } from '../settings/preferences';
 import { parseNumber, parseSum } from '../settings/typedNumber';
 import { editText, length, mass, percent, pressure, pressureNumber, pressureRange, speed, volume } from './format';
 
-const US: Units = { pressure: 'psi', mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' };
-const SI: Units = { pressure: 'kPa', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const US: Units = withUnit(FIRST_UNITS, 'mass', 'lb');
+const SI: Units = { ...FIRST_UNITS, pressure: 'kPa' };
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 
 describe('onGauge', () => {

@@ -2,18 +2,14 @@ import { fromCanonical, type Quantity, type UnitOf } from '@dunlinmoss/core';
 import { onGauge, type GaugeUnits } from '@dunlinmoss/domain';
 
 import type { Units } from '../settings/preferences';
-
-const DIGITS: Record<string, number> = {
-  ...{ psi: 0, bar: 2, kPa: 0, kg: 0, lb: 0, mm: 0, in: 1, kmh: 0, mph: 0, L: 0, gal: 0 },
-};
-
-const LABELS: Record<string, string> = { kmh: 'km/h' };
-export const unitLabel = (unit: string): string => LABELS[unit] ?? unit;
+import { UNIT_LOOKS, unitLabel } from './units';
 
 /** A pressure on a mark of the gauge, without its unit. */
 export function pressureNumber(kpa: number, units: GaugeUnits): string {
   const value = Number(fromCanonical('pressure', units.pressure, onGauge(kpa, units)).toFixed(2));
-  const text = value.toFixed(units.fine && units.pressure === 'psi' && value % 1 !== 0 ? 1 : DIGITS[units.pressure]);
+  const text = value.toFixed(
+    units.fine && units.pressure === 'psi' && value % 1 !== 0 ? 1 : UNIT_LOOKS[units.pressure].digits,
+  );
   return Number(text) === 0 ? text.replace('-', '') : text;
 }
 
@@ -26,7 +22,7 @@ export function number<Q extends Exclude<Quantity, 'pressure'>>(
   const value = fromCanonical(quantity, unit, canonical);
   // What one person can lift is weighed to the tenth.
   if (quantity === 'mass' && Math.abs(value) < 100) return String(Number(value.toFixed(1)));
-  const text = value.toFixed(DIGITS[unit]);
+  const text = value.toFixed(UNIT_LOOKS[unit].digits);
   return Number(text) === 0 ? text.replace('-', '') : text;
 }
 
@@ -37,10 +33,20 @@ export const pressureFine = (kpa: number, { pressure: unit }: Units): string =>
 const withUnit = <Q extends Exclude<Quantity, 'pressure'>>(quantity: Q, unit: UnitOf<Q>, canonical: number): string =>
   `${number(quantity, unit, canonical)}\u00a0${unitLabel(unit)}`;
 
+/** Any quantity with its unit, as it is read. */
+export const quantity = (of: Quantity, canonical: number, units: Units): string =>
+  of === 'pressure' ? pressure(canonical, units) : withUnit(of, units[of] as never, canonical);
 export const pressure = (kpa: number, units: Units): string => `${pressureNumber(kpa, units)}\u00a0${units.pressure}`;
 export const mass = (kg: number, { mass: unit }: Units): string => withUnit('mass', unit, kg);
 export const length = (mm: number, { length: unit }: Units): string => withUnit('length', unit, mm);
 export const volume = (liters: number, { volume: unit }: Units): string => withUnit('volume', unit, liters);
+export const distance = (m: number, { distance: unit }: Units): string => withUnit('distance', unit, m);
+export const flow = (litersPerMin: number, { flow: unit }: Units): string => withUnit('flow', unit, litersPerMin);
+/** An area as people measure prints. */
+export const area = (mm2: number, { area: unit }: Pick<Units, 'area'>): string => withUnit('area', unit, mm2);
+/** An amount of air as it is outside: who reads flows in cubic feet reads it in them, and no one in gallons. */
+export const air = (liters: number, { flow: unit }: Pick<Units, 'flow'>): string =>
+  unit === 'Lmin' ? `${liters.toFixed(0)}\u00a0L` : `${fromCanonical('flow', unit, liters).toFixed(1)}\u00a0ft³`;
 
 /** What is told of a speed is what may not be passed: rounded down, but for less than a speedometer shows. */
 const SPEEDOMETER = 0.3;
@@ -61,20 +67,7 @@ export function pressureRange(lowKpa: number, highKpa: number, units: Units): st
 
 /** As a person would type it: short, and no finer than they could have meant. */
 export function editText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canonical: number): string {
-  const digits: Record<string, number> = {
-    psi: 1,
-    bar: 2,
-    kPa: 0,
-    kg: 1,
-    lb: 1,
-    mm: 1,
-    in: 2,
-    kmh: 1,
-    mph: 1,
-    L: 1,
-    gal: 1,
-  };
-  return String(Number(fromCanonical(quantity, unit, canonical).toFixed(digits[unit] ?? 1)));
+  return String(Number(fromCanonical(quantity, unit, canonical).toFixed(UNIT_LOOKS[unit].typedDigits)));
 }
 
 /** A day and time as people in the field write it, in their own clock. */

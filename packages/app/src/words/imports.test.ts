@@ -1,9 +1,9 @@
 import type { ArchiveCounts, LoadsOutcome } from '@dunlinmoss/contract';
 
-import type { Units } from '../settings/preferences';
+import { FIRST_UNITS, type Units } from '../settings/preferences';
 import { archiveDoneText, archiveProblemText, failureText, lineText, rowText, tableProblemText } from './imports';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 const outcome = (change: Partial<LoadsOutcome>): LoadsOutcome => ({
   line: 7,

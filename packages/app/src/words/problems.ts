@@ -1,17 +1,32 @@
 import type { FieldProblem } from '@dunlinmoss/contract';
-import type { MarkingProblem } from '@dunlinmoss/core';
+import type { MarkingProblem, Quantity } from '@dunlinmoss/core';
 
 import type { Units } from '../settings/preferences';
-import { length, mass, pressure } from './format';
+import { quantity } from './format';
 import { markingProblemText } from './marking';
 
-/** A bound in the person's unit; the unit stands at the end of the field's name. */
+/** What a field is of, by the unit at the end of its name. */
+const QUANTITY_OF_NAME: readonly (readonly [end: RegExp, of: Quantity])[] = [
+  [/Kpa$/, 'pressure'],
+  [/Kg$/, 'mass'],
+  [/Mm$/, 'length'],
+  [/Kmh$/, 'speed'],
+  [/Mm2$/, 'area'],
+  [/Ml$/, 'pour'],
+  [/M$/, 'distance'],
+  [/litersPerMin$/, 'flow'],
+  [/liters$/, 'volume'],
+];
+
+/** A bound in the person's unit. */
 function bound(path: string, limit: number, units: Units): string {
-  if (path.endsWith('Kpa')) return pressure(limit, units);
-  if (path.endsWith('Kg')) return mass(limit, units);
-  if (path.endsWith('Mm')) return length(limit, units);
-  return String(limit);
+  const of = QUANTITY_OF_NAME.find(([end]) => end.test(path));
+  return of ? quantity(of[1], limit, units) : String(limit);
 }
+
+/** What a number is expected to be, where both ends are known. */
+export const expectedText = (of: Quantity | null, from: number, to: number, units: Units): string =>
+  `Expected ${of ? quantity(of, from, units) : from} to ${of ? quantity(of, to, units) : to}.`;
 
 const isText = (path: string): boolean => /\/(name|title|note|tireMarking)$/.test(path);
 
@@ -19,6 +34,7 @@ const isText = (path: string): boolean => /\/(name|title|note|tireMarking)$/.tes
 export function fieldText({ path, code, limit, params, message }: FieldProblem, units: Units): string {
   if (code === 'unreadableMarking') return markingProblemText(params!.problem as MarkingProblem);
   if (code === 'too_small' && limit !== undefined) {
+    if (path.endsWith('/tireMarking')) return 'Expected the size on the sidewall, like 265/70R17.';
     if (isText(path)) return 'Expected at least a letter or two here.';
     if (path.endsWith('/readings')) return 'Expected at least one reading.';
     return `Expected ${bound(path, limit, units)} or more. Check the unit.`;

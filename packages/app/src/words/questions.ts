@@ -3,7 +3,7 @@ import { fromCanonical, type Quantity, type PlausibilityCheck } from '@dunlinmos
 
 import type { Units } from '../settings/preferences';
 import { TIRE_USE_WORDS } from './families';
-import { unitLabel } from './format';
+import { unitLabel } from './units';
 
 /** A value in the person's unit, fine enough to see the slip in a small one. */
 function shown(quantity: Quantity, value: number, units: Units): string {

@@ -4,14 +4,14 @@ import path from 'node:path';
 import { psi } from '@dunlinmoss/core';
 import { decodePDFRawStream, PDFDocument, PDFRawStream } from 'pdf-lib';
 
-import type { Units } from '../settings/preferences';
+import { FIRST_UNITS, type Units } from '../settings/preferences';
 import { SAMPLE_RIGS, sampleAxle, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { sheetPdf } from '../workers/sheetPdf';
 import { pressureCard } from './pressureCard';
 import { rigCard } from './rigCard';
 import { sheetText } from './sheet';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 const NOW = '2026-05-02T08:00:00.000Z';
 const rig = sampleRig({
   name: 'Żuraw – crane № 7',

@@ -1,11 +1,12 @@
 import { psi, warmAdvice } from '@dunlinmoss/core';
 import type { BoardEntry, InTire } from '@dunlinmoss/domain';
 
+import { FIRST_UNITS } from '../settings/preferences';
 import { movedText } from './moved';
 import { warmText } from './warm';
 import { inTiresText, knownText } from './wheelState';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const units = FIRST_UNITS;
 const nowMs = Date.parse('2026-11-27T12:00:00Z');
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 const inTire = (change: Partial<InTire> = {}): InTire => ({

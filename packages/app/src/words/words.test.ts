@@ -27,7 +27,7 @@ import {
 } from '@dunlinmoss/core';
 import { gaugeErrorKpa, marginInputs, planInput, USUAL_DAY, workOutDay } from '@dunlinmoss/domain';
 
-import type { Units } from '../settings/preferences';
+import { FIRST_UNITS, type Units } from '../settings/preferences';
 import { SAMPLE_RIGS, sampleBicycle, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { cautionText, speedGuide } from './cautions';
 import { FAMILY_WORDS, LOAD_POSITION_WORDS } from './families';
@@ -46,7 +46,7 @@ import { contactText } from './proof/tape';
 import { TOOL_WORDS } from './tools';
 import { stepWords } from './working';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
 const loaded = (loadKg: number) =>
   sampleCase({

@@ -5,7 +5,7 @@ import {
   type MassUnit,
   type PressureUnit,
   type Result,
-  type SpeedUnit,
+  type UnitOf,
 } from '@dunlinmoss/core';
 
 import { loadRow, MOST_ROWS, type RigAxle } from '../resources/rig';
@@ -16,7 +16,7 @@ type Row = RigAxle['rows'][number];
 export interface SheetUnits {
   readonly pressure: PressureUnit;
   readonly mass: MassUnit;
-  readonly speed: SpeedUnit;
+  readonly speed: UnitOf<'speed'>;
 }
 
 export type SheetProblem =

@@ -2,7 +2,6 @@ import {
   familyOf,
   isTrailer,
   questionOf,
-  toCanonical,
   UNITS,
   type Family,
   type Likely,
@@ -23,19 +22,16 @@ export type RigQuestion = { readonly path: string } & (
 );
 
 /** Other units that a value may have been meant in, in canonical ones; metres and centimetres are typed for mm. */
-const UNIT_FACTORS: Record<Quantity, readonly number[]> = {
-  pressure: Object.values(UNITS.pressure).filter((size) => size !== 1),
-  mass: Object.values(UNITS.mass).filter((size) => size !== 1),
-  length: [toCanonical('length', 'in', 1), 1000],
-  speed: Object.values(UNITS.speed).filter((size) => size !== 1),
-  volume: Object.values(UNITS.volume).filter((size) => size !== 1),
-};
+const unitFactors = (quantity: Quantity): readonly number[] => [
+  ...Object.values(UNITS[quantity]).filter((size) => size !== 1),
+  ...(quantity === 'length' ? [1000] : []),
+];
 
 const times = ({ low, high }: Likely, factor: number): Likely => ({ low: low * factor, high: high * factor });
 
 /** Asks about one value of a quantity, in its canonical unit; null where it is likely, or nothing is known of it. */
 export const askAbout = (quantity: Quantity, value: number | null, likely: Likely | null): PlausibilityCheck | null =>
-  value === null || likely === null ? null : questionOf(value, likely, UNIT_FACTORS[quantity]);
+  value === null || likely === null ? null : questionOf(value, likely, unitFactors(quantity));
 
 function asker(questions: RigQuestion[]) {
   return (path: string, quantity: Quantity, value: number | null, likely: Likely | null): void => {

@@ -10,8 +10,19 @@ describe('toCanonical', () => {
     ['length', 'in', 16, 406.4],
     ['speed', 'mph', 50, 80.4672],
     ['volume', 'gal', 100, 378.5411784],
+    ['distance', 'ft', 100, 30.48],
+    ['flow', 'cfm', 1, 28.316846592],
+    ['area', 'in2', 10, 6451.6],
+    ['pour', 'floz', 1, 29.5735295625],
   ] as const)('%s: %s %d', (quantity, unit, value, expected) => {
     expect(toCanonical(quantity as 'pressure', unit as 'psi', value)).toBeCloseTo(expected, 6);
+  });
+});
+
+describe('UNITS', () => {
+  it('has no code for two units, so that a code alone says which is meant', () => {
+    const codes = Object.values(UNITS).flatMap((units) => Object.keys(units));
+    expect(new Set(codes).size).toBe(codes.length);
   });
 });
 

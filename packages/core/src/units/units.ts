@@ -5,13 +5,16 @@ const KG_PER_LB = 0.45359237; // exact: international avoirdupois pound
 const MM_PER_INCH = 25.4; // exact: international inch
 const KM_PER_MILE = 1.609344; // exact: international mile
 const L_PER_GALLON = (231 * MM_PER_INCH ** 3) / 1e6; // exact: US gallon of 231 cubic inches
+const ML_PER_FLUID_OUNCE = (1000 * L_PER_GALLON) / 128; // exact: 128 US fluid ounces to the gallon
+const L_PER_CUBIC_FOOT = (12 * MM_PER_INCH) ** 3 / 1e6; // exact
 
 /** One pound-force on a square inch in kPa, from the exact pound, inch and gravity: 6.894757293… */
 const KPA_PER_PSI = (KG_PER_LB * STANDARD_GRAVITY) / (MM_PER_INCH / 1000) ** 2 / 1000;
 
 /**
  * Every unit a person may choose, as its size in the canonical unit of its quantity
- * (kPa, kg, mm, km/h, L). All of them are exact.
+ * (kPa, kg, mm, km/h, L; m for what is driven, L/min for air, mm² for prints, mL for what is poured). All of them are
+ * exact.
  */
 export const UNITS = {
   pressure: { kPa: 1, psi: KPA_PER_PSI, bar: 100 },
@@ -19,15 +22,20 @@ export const UNITS = {
   length: { mm: 1, in: MM_PER_INCH },
   speed: { kmh: 1, mph: KM_PER_MILE },
   volume: { L: 1, gal: L_PER_GALLON },
+  distance: { m: 1, ft: (12 * MM_PER_INCH) / 1000 },
+  flow: { Lmin: 1, cfm: L_PER_CUBIC_FOOT },
+  area: { cm2: 100, in2: MM_PER_INCH ** 2 },
+  pour: { mL: 1, floz: ML_PER_FLUID_OUNCE },
 } as const;
 
 export type Quantity = keyof typeof UNITS;
-export type UnitOf<Q extends Quantity> = keyof (typeof UNITS)[Q] & string;
+
+/** Any unit of any quantity: no two quantities share a code. */
+export type Unit = { [Q in Quantity]: keyof (typeof UNITS)[Q] }[Quantity];
+export type UnitOf<Q extends Quantity> = keyof (typeof UNITS)[Q] & Unit;
 export type PressureUnit = UnitOf<'pressure'>;
 export type MassUnit = UnitOf<'mass'>;
 export type LengthUnit = UnitOf<'length'>;
-export type SpeedUnit = UnitOf<'speed'>;
-export type VolumeUnit = UnitOf<'volume'>;
 
 const sizeOf = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>): number =>
   (UNITS[quantity] as Record<string, number>)[unit]!;
@@ -42,7 +50,7 @@ export function toCanonical<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, va
 }
 
 /**
- * A canonical value (kPa, kg, mm, km/h, L) in a person's unit.
+ * A canonical value in a person's unit.
  *
  * @example fromCanonical('mass', 'lb', 500) // 1102.3113…
  */

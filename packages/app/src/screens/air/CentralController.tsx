@@ -1,5 +1,5 @@
 import { centralState, type CentralState } from '@dunlinmoss/contract';
-import type { AxlePosition } from '@dunlinmoss/core';
+import type { CentralLegs } from '@dunlinmoss/domain';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -16,7 +16,7 @@ import type { AirJob } from '../../hooks/useAirJob';
 
 interface ControllerProps {
   readonly job: AirJob;
-  readonly axles: readonly { readonly position: AxlePosition; readonly roadKpa: number; readonly fieldKpa: number }[];
+  readonly axles: readonly CentralLegs[];
   readonly out: number;
   readonly supply: number;
 }
@@ -43,7 +43,7 @@ export function Controller({ job, axles, out, supply }: ControllerProps) {
     const timer = setInterval(ask, ASK_MS);
     return () => clearInterval(timer);
   }, [on, rig.id]);
-  const go = async (to: 'roadKpa' | 'fieldKpa'): Promise<void> => {
+  const go = async (to: 'outKpa' | 'fieldKpa' | 'homeKpa'): Promise<void> => {
     try {
       const answer = await request('PUT', `/devices/rigs/${rig.id}/central`, {
         axles: axles.map((axle) => ({ position: axle.position, coldKpa: axle[to] })),
@@ -74,7 +74,8 @@ export function Controller({ job, axles, out, supply }: ControllerProps) {
             </View>
           ))}
           <Action label="To field pressure" onPress={() => void go('fieldKpa')} />
-          <Action label="To road pressure" onPress={() => void go('roadKpa')} />
+          <Action label="To road pressure, home" onPress={() => void go('homeKpa')} />
+          <Action label="To road pressure, out" onPress={() => void go('outKpa')} />
         </>
       )}
     </Panel>

@@ -1,23 +1,34 @@
-import { centralCost, centralTimes, contactPatch } from '@dunlinmoss/core';
-import { planAxles } from '@dunlinmoss/domain';
+import { loadCaseOf } from '@dunlinmoss/contract';
+import { centralCost, centralTimes } from '@dunlinmoss/core';
+import { centralLegs } from '@dunlinmoss/domain';
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
 
 import { readDraft, writeDraft } from '../../data/drafts';
+import { Choice } from '../../components/Choice';
 import { NumberField } from '../../components/NumberField';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
+import { QuantityField } from '../../components/QuantityField';
 import { Text } from '../../components/Text';
+import { UnitsOpen } from '../../components/UnitsOpen';
 import { Unfold } from '../../components/Unfold';
-import { AXLE_WORDS } from '../../words/axles';
-import { duration, UP_PROBLEM_WORDS } from '../../words/air';
-import { parseNumber } from '../../settings/typedNumber';
-import { pressure } from '../../words/format';
+import { flow, pressure, volume } from '../../words/format';
+import { expectedText } from '../../words/problems';
 import { groundName } from '../../words/grounds';
 import { AirQuestion } from './AirQuestion';
 import type { AirJob } from '../../hooks/useAirJob';
 import { Controller } from './CentralController';
-import { type Typed, USUAL, FIELDS, SUPPLY, TANK_KPA } from './centralFields';
+import {
+  setupOf,
+  SUPPLY_FIELDS,
+  TANK_KPA,
+  usualOf,
+  valueOf,
+  WAY_FIELDS,
+  type CentralField,
+  type Typed,
+} from './centralFields';
+import { CentralRoundResult, GroundSaved } from './CentralResult';
 
 /** Central inflation: road to field and back, whether it is done before the gate, what it costs and what it saves. */
 export const CentralScreen = () => (
@@ -26,71 +37,84 @@ export const CentralScreen = () => (
   </AirQuestion>
 );
 
+/** Kept with what is typed: what is carried out and home. */
+interface Kept {
+  readonly typed: Typed;
+  readonly outCaseId: string | null;
+  readonly homeCaseId: string | null;
+}
+
 function Central({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
-  const { rig, units, plan, wheels, question, outing, outsideKpaAbs } = job;
-  const draft = `central:${rig.id}`;
-  const [typed, setTyped] = useState<Typed>(() => readDraft<Typed>(draft) ?? USUAL);
-  const change = (part: Partial<Typed>): void => {
-    const next = { ...typed, ...part };
-    setTyped(next);
+  const { rig, units, question, outsideKpaAbs, loadCaseId } = job;
+  const draft = `centralRound:${rig.id}`;
+  const [kept, setKept] = useState<Kept>(
+    () => readDraft<Kept>(draft) ?? { typed: usualOf(units), outCaseId: loadCaseId, homeCaseId: loadCaseId },
+  );
+  const change = (part: Partial<Kept>): void => {
+    const next = { ...kept, ...part };
+    setKept(next);
     writeDraft(draft, next);
   };
-  const problemOf = ([key, , unit, low, high]: (typeof FIELDS)[number]): string | undefined => {
-    const value = parseNumber(typed[key]);
-    return value !== undefined && value >= low && value <= high
-      ? undefined
-      : `Expected ${low} to ${high.toLocaleString('en')} ${unit}.`;
+  const { typed } = kept;
+  const setup = setupOf(typed);
+  const ground = groundName(question.asked.ground);
+  const legs = centralLegs(
+    rig,
+    question.tests,
+    { field: question.asked, outCaseId: kept.outCaseId, homeCaseId: kept.homeCaseId },
+    units,
+  );
+  const changed = legs.ok ? legs.value.filter(({ outKpa, fieldKpa }) => outKpa > fieldKpa + 1) : [];
+  const axles = changed.map(({ outKpa: roadKpa, ...axle }) => ({ ...axle, roadKpa }));
+  const timed = setup && {
+    outLPerS: setup.out / 60,
+    lineLPerS: setup.line / 60,
+    supply: [
+      { pressureKpa: 0, litersPerMin: setup.supply },
+      { pressureKpa: TANK_KPA, litersPerMin: setup.supply },
+    ] as const,
+    tankL: setup.tank,
+    tankKpa: TANK_KPA,
+    outsideKpaAbs,
   };
-  const wrong = [...FIELDS, ...SUPPLY].some((field) => problemOf(field) !== undefined);
-  const value = (key: keyof Typed): number => parseNumber(typed[key]) ?? 0;
-
-  const axles = rig.axles.flatMap((axle) => {
-    const own = wheels.filter(({ position }) => position === axle.position);
-    const planned = own[0] && job.planned(own[0]);
-    return planned && axle.roadKpa
-      ? [
-          {
-            position: axle.position,
-            wheels: own.length,
-            volumeL: own[0]!.volumeL,
-            roadKpa: axle.roadKpa,
-            fieldKpa: planned.startKpa,
-          },
-        ]
-      : [];
-  });
-  const lowered = axles.filter(({ roadKpa, fieldKpa }) => roadKpa > fieldKpa + 1);
-  const times =
-    wrong || lowered.length === 0
-      ? undefined
-      : centralTimes({
-          axles: lowered,
-          outLPerS: value('out'),
-          lineLPerS: value('line'),
-          supply: [
-            { pressureKpa: 0, litersPerMin: value('supply') },
-            { pressureKpa: TANK_KPA, litersPerMin: value('supply') },
-          ],
-          tankL: value('tank'),
-          tankKpa: TANK_KPA,
-          outsideKpaAbs,
-        });
+  const down = timed && axles.length > 0 ? centralTimes({ ...timed, axles }) : undefined;
+  // On the way home only as far up as what is carried home asks for.
+  const homeward = axles.filter(({ homeKpa, fieldKpa }) => homeKpa > fieldKpa + 1);
+  const up =
+    timed && axles.length > 0
+      ? centralTimes({ ...timed, axles: homeward.map((axle) => ({ ...axle, roadKpa: axle.homeKpa })) })
+      : undefined;
   const cost =
-    times?.upS == null
-      ? undefined
-      : centralCost(
-          { downS: times.downS, upS: times.upS },
-          { distanceM: value('distance'), speedKmh: value('speed'), cycles: Math.round(value('cycles')) },
-        );
-  const planned = planAxles(rig, question.tests, outing?.loadCaseId ?? question.asked.loadCaseId);
-  const field = (each: (typeof FIELDS)[number]) => (
-    <NumberField
-      key={each[0]}
-      label={each[1]}
-      unit={each[2]}
-      value={typed[each[0]]}
-      onChange={(text) => change({ [each[0]]: text })}
-      problem={problemOf(each)}
+    setup && down && up && up.upS !== null
+      ? centralCost(
+          { downS: down.downS, upS: homeward.length === 0 ? 0 : up.upS },
+          { distanceM: setup.distance, speedKmh: setup.speed, cycles: Math.round(setup.cycles) },
+        )
+      : undefined;
+  const field = (each: CentralField) => {
+    const props = {
+      label: each.label,
+      problem: valueOf(each, typed) === undefined ? expectedText(each.quantity, each.from, each.to, units) : undefined,
+    };
+    const type = (text: Typed['supply']): void => change({ typed: { ...typed, [each.key]: text } });
+    return each.quantity ? (
+      <QuantityField key={each.key} {...props} quantity={each.quantity} value={typed[each.key]} onChange={type} />
+    ) : (
+      <NumberField
+        key={each.key}
+        {...props}
+        unit=""
+        value={typed[each.key].text}
+        onChange={(text) => type({ text, unit: '' })}
+      />
+    );
+  };
+  const caseChoice = (label: string, which: 'outCaseId' | 'homeCaseId') => (
+    <Choice
+      label={label}
+      value={loadCaseOf(rig, kept[which])?.id}
+      options={rig.loadCases.map(({ id, name }) => ({ code: id, name }))}
+      onChange={(id) => change({ [which]: id })}
     />
   );
 
@@ -99,100 +123,58 @@ function Central({ job, choice }: { readonly job: AirJob; readonly choice: React
       title="Central inflation"
       result={
         <>
-          {plan === undefined ? (
+          {!legs.ok ? (
             <Panel>
-              <Text role="alert">There is no safe pressure for this load on this ground: see Ground.</Text>
-            </Panel>
-          ) : lowered.length === 0 ? (
-            <Panel>
-              <Text>{`${groundName(plan.ground)} asks for no less than the road does: nothing to change.`}</Text>
-            </Panel>
-          ) : (
-            times && (
-              <Panel title={`Road to ${groundName(plan.ground).toLowerCase()} and back`}>
-                {lowered.map(({ position, roadKpa, fieldKpa }) => (
-                  <View key={position} style={styles.row}>
-                    <Text style={styles.name}>{AXLE_WORDS[position]}</Text>
-                    <Text as="figure">{`${pressure(roadKpa, units)} ⇄ ${pressure(fieldKpa, units)}`}</Text>
-                  </View>
-                ))}
-                <View style={styles.pair}>
-                  <View style={styles.half}>
-                    <Text as="label" tone="muted">
-                      Down
-                    </Text>
-                    <Text as="title">{duration(times.downS)}</Text>
-                  </View>
-                  <View style={styles.half}>
-                    <Text as="label" tone="muted">
-                      Back up
-                    </Text>
-                    <Text as="title">{times.upS === null ? '—' : duration(times.upS)}</Text>
-                  </View>
-                </View>
-                {times.upProblem && (
-                  <Text role="alert" tone="rust">
-                    {UP_PROBLEM_WORDS[times.upProblem]}
-                  </Text>
-                )}
-                {cost && (
-                  <>
-                    <Text as="strong">
-                      {cost.doneBeforeGate
-                        ? `Down before the gate: begin ${Math.round(cost.beginM)} m ahead of it.`
-                        : `Not down by the gate: wait ${duration(cost.waitDownS)}, or begin ${Math.round(cost.beginM)} m ahead.`}
-                    </Text>
-                    <Text>
-                      {cost.waitUpS === 0
-                        ? 'Back up on the way out, no wait.'
-                        : `On the way out wait ${duration(cost.waitUpS)} before the road: never on it below road pressure.`}
-                    </Text>
-                    <Text>{`${Math.round(cost.minutesADay)} min a day of waiting, ${typed.cycles} times.`}</Text>
-                  </>
-                )}
-              </Panel>
-            )
-          )}
-          {planned.ok && lowered.length > 0 && (
-            <Panel title="What it saves the ground">
-              {lowered.map(({ position, roadKpa, fieldKpa }) => {
-                const axle = planned.value.find((each) => each.position === position)!;
-                const build = { tire: axle.tire, carcass: 1 };
-                const load = Math.max(axle.leftLoadKg, axle.rightLoadKg);
-                const [road, soft] = [roadKpa, fieldKpa].map((kpa) => contactPatch(build, load, kpa));
-                if (!road || !soft) return null;
-                return (
-                  <Text key={position}>
-                    {`${AXLE_WORDS[position]}: ${pressure(road.groundPressureKpa, units)} on the ground at road pressure, ${pressure(soft.groundPressureKpa, units)} at field pressure.`}
-                  </Text>
-                );
-              })}
-              <Text as="small" tone="muted">
-                Without it the one fixed pressure must carry the heaviest load at the highest speed, so most of this is
-                lost.
+              <Text role="alert">
+                {legs.problem.leg === 'field'
+                  ? 'There is no safe pressure for this load on this ground: see Ground.'
+                  : 'There is no safe road pressure for this load: see Ground, on pavement.'}
               </Text>
             </Panel>
+          ) : axles.length === 0 ? (
+            <Panel>
+              <Text>{`${ground} asks for no less than the road does: nothing to change.`}</Text>
+            </Panel>
+          ) : (
+            down &&
+            up && (
+              <CentralRoundResult
+                ground={ground}
+                legs={changed}
+                downS={down.downS}
+                upS={homeward.length === 0 ? 0 : up.upS}
+                upProblem={homeward.length === 0 ? null : up.upProblem}
+                cost={cost}
+                cycles={Math.round(setup?.cycles ?? 0)}
+                units={units}
+              />
+            )
           )}
-          <Controller job={job} axles={lowered} out={value('out')} supply={value('supply')} />
+          {legs.ok && <GroundSaved job={job} legs={changed} loadCaseId={kept.outCaseId} />}
+          {setup && <Controller job={job} axles={changed} out={setup.out / 60} supply={setup.supply} />}
         </>
       }
     >
       {choice}
-      <Text tone="muted">{`${rig.name}: road pressure on the road, ${plan ? groundName(plan.ground).toLowerCase() : 'field'} pressure beyond the gate.`}</Text>
-      {FIELDS.map(field)}
-      <Unfold label="Air supply" value={`${typed.supply} L/min, tank ${typed.tank} L`}>
-        {SUPPLY.map(field)}
+      <Text tone="muted">{`${rig.name}: road pressure on the road, ${ground.toLowerCase()} pressure beyond the gate.`}</Text>
+      {rig.loadCases.length > 1 && (
+        <>
+          {caseChoice('Out to the field with', 'outCaseId')}
+          {caseChoice('Home with', 'homeCaseId')}
+        </>
+      )}
+      {WAY_FIELDS.map(field)}
+      <Unfold
+        label="Air supply"
+        value={setup ? `${flow(setup.supply, units)}, tank ${volume(setup.tank, units)}` : 'look at these'}
+        startsOpen={setup === undefined}
+      >
+        {SUPPLY_FIELDS.map(field)}
         <Text as="small" tone="muted">
-          Our assumptions until the controller’s sheet says better. The tank is held at 8 bar.
+          {`Our assumptions until the controller’s sheet says better. The tank is held at ${pressure(TANK_KPA, units)}.`}
         </Text>
       </Unfold>
+      <UnitsOpen />
     </Page>
   );
 }
-
-const styles = StyleSheet.create({
-  row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 34 },
-  name: { flex: 1 },
-  pair: { flexDirection: 'row', gap: 12 },
-  half: { flex: 1 },
-});

@@ -6,7 +6,7 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { duration, wheelName } from '../../words/air';
-import { pressure, speed } from '../../words/format';
+import { air, pressure, speed } from '../../words/format';
 import type { AirJob } from '../../hooks/useAirJob';
 
 interface EnoughAirProps {
@@ -15,8 +15,6 @@ interface EnoughAirProps {
   readonly used: ToolUsed;
   readonly wheels: readonly FillWheel[];
 }
-
-const liters = (value: number): string => `${Math.round(value)}\u00a0L`;
 
 /** Whether the pump will do it, wheel by wheel, and where it won't the best use of what there is. */
 export function EnoughAir({ job, fill, used, wheels }: EnoughAirProps) {
@@ -28,7 +26,7 @@ export function EnoughAir({ job, fill, used, wheels }: EnoughAirProps) {
         <Text role="alert" tone="rust">
           {stalls
             ? `This pump does not reach ${pressure(wheels[0]!.toKpa, units)}: it stalls below it.`
-            : `It runs out at ${wheelName(fill.shortAt).toLowerCase()}: ${liters(fill.missingLiters)} are missing.`}
+            : `It runs out at ${wheelName(fill.shortAt).toLowerCase()}: ${air(fill.missingLiters, units)} of air short.`}
         </Text>
       )}
       {fill.wheels.map((wheel) => (
@@ -46,7 +44,7 @@ export function EnoughAir({ job, fill, used, wheels }: EnoughAirProps) {
               <Text as="small" tone="muted">
                 {[
                   ...(wheel.restS > 0 ? [`and ${duration(wheel.restS)} of rest`] : []),
-                  ...(wheel.leftLiters !== null ? [`${liters(wheel.leftLiters)} left`] : []),
+                  ...(wheel.leftLiters !== null ? [`${air(wheel.leftLiters, units)} left`] : []),
                 ].join(', ')}
               </Text>
             )}
@@ -54,7 +52,7 @@ export function EnoughAir({ job, fill, used, wheels }: EnoughAirProps) {
         </View>
       ))}
       <Text as="small" tone="muted">
-        {`${liters(fill.liters + fill.missingLiters)} of air in all${fill.restS > 0 ? `; the pump must rest ${duration(fill.restS)}` : ''}.`}
+        {`${air(fill.liters + fill.missingLiters, units)} of air in all${fill.restS > 0 ? `; the pump must rest ${duration(fill.restS)}` : ''}.`}
       </Text>
       {fill.shortAt && !stalls && <BestUse job={job} used={used} wheels={wheels} />}
     </Panel>

@@ -3,6 +3,7 @@ import { fillPlan, inToolOf, psi } from '@dunlinmoss/core';
 import { roadGaps } from '@dunlinmoss/domain';
 import { render, screen } from '@testing-library/react';
 
+import { FIRST_UNITS } from '../../settings/preferences';
 import { LogLines } from '../../pictures/LogLines';
 import { sampleAiring, sampleJob } from '../../testing/sampleJob';
 import { DAY } from '../../theme/palette';
@@ -12,7 +13,7 @@ import { gaugeRangeProblem } from './gaugeRange';
 import { StoragePanel } from './StoragePanel';
 import { lastTool, rememberTool, toolsFor } from './toolChoice';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const units = FIRST_UNITS;
 const plain = (element: HTMLElement): string => (element.textContent ?? '').replace(/\u00a0/g, ' ');
 
 const kept: { airings: AiringRow[]; readings: ReadingRoundRow[] } = { airings: [], readings: [] };
@@ -57,7 +58,7 @@ describe('EnoughAir', () => {
   it('says before it begins where a charge ends, what is left after each, and the best use with its speed', () => {
     const text = shown('handheldPump');
     expect(text).toContain('It will not be enough');
-    expect(text).toMatch(/It runs out at (rear|front) (left|right): \d+ L are missing/);
+    expect(text).toMatch(/It runs out at (rear|front) (left|right): \d+ L of air short/);
     expect(text).toMatch(/\d+ L left/);
     expect(text).toMatch(/Then \d+ km\/h at the most/);
   });

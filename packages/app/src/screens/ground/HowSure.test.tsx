@@ -3,6 +3,7 @@ import { planInput } from '@dunlinmoss/domain';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 
 import { sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
+import { FIRST_UNITS } from '../../settings/preferences';
 import { HowSure } from './HowSure';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
 
@@ -33,7 +34,7 @@ jest.mock('../../data/gauges', () => ({
   ],
 }));
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const units = FIRST_UNITS;
 const rig = sampleRig();
 const asked = { ground: 'softSand', modifiers: [], speedKmh: null } as const;
 const input = planInput(rig, [], asked);

@@ -3,7 +3,7 @@ import type { RigRow } from '@dunlinmoss/contract';
 import { firstNumbersOf, planInput } from '@dunlinmoss/domain';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 
-import { unitsFor } from '../../settings/preferences';
+import { FIRST_UNITS, unitsFor } from '../../settings/preferences';
 import { SAMPLE_RIGS, sampleAxle, sampleBicycle, sampleRig } from '@dunlinmoss/domain/testing';
 import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
@@ -20,7 +20,7 @@ jest.mock('../../data/outbox', () => ({
 }));
 jest.mock('../../components/Notice', () => ({ notify: () => undefined }));
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const units = FIRST_UNITS;
 const planOf = (rig: RigRow, ground: Parameters<typeof planInput>[2]['ground'], day: object = {}): GroundPlan => {
   const input = planInput(rig, [], { ground, modifiers: [], speedKmh: null, ...day });
   const plan = input.ok ? planGround(input.value) : input;

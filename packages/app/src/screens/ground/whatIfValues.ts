@@ -3,8 +3,7 @@ import { axleOnGauge } from '@dunlinmoss/domain';
 
 import type { Units } from '../../settings/preferences';
 import type { Store } from '../../settings/store';
-import { area } from '../../words/area';
-import { length, mass, percent, pressure, speed } from '../../words/format';
+import { area, length, mass, percent, pressure, speed } from '../../words/format';
 
 export interface Shown {
   readonly context: AxleContext;

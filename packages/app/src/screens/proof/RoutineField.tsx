@@ -1,12 +1,11 @@
-import type { Field } from '@dunlinmoss/core';
+import type { Field, FieldUnit } from '@dunlinmoss/core';
 
-import { unitsStore } from '../../settings/preferences';
 import { Choice } from '../../components/Choice';
 import { NumberField } from '../../components/NumberField';
 import { QuantityField } from '../../components/QuantityField';
 import type { QuantityText } from '../../components/quantityText';
 import { FieldNote } from '../../components/FieldNote';
-import { followingUnit, quantityOf, type FieldText } from './fieldText';
+import { asQuantityText, quantityOf, type FieldText } from './fieldText';
 
 interface RoutineFieldProps {
   readonly field: Field;
@@ -20,11 +19,11 @@ interface RoutineFieldProps {
   readonly problem?: string | undefined;
 }
 
-const UNITS = { m: 'm', s: 's', deg: '°', times: '', rating: '1–10' } as const;
+/** Units that nobody chooses. */
+const UNITS: Partial<Record<FieldUnit, string>> = { s: 's', deg: '°', rating: '1–10' };
 
 /** One field of a test, by what the test says of it. What no person types has no field. */
 export function RoutineField({ field, label, spoken, value, onChange, options, wheels, problem }: RoutineFieldProps) {
-  const units = unitsStore.use();
   const quantity = quantityOf(field);
   const optional = field.optional === true && field.type !== 'choice' ? ' (if you like)' : '';
   if (quantity) {
@@ -33,33 +32,18 @@ export function RoutineField({ field, label, spoken, value, onChange, options, w
         label={label + optional}
         spokenLabel={spoken}
         quantity={quantity}
-        value={value as QuantityText}
+        value={asQuantityText(value)}
         onChange={onChange}
         problem={problem}
       />
     );
   }
-  const following = followingUnit(field, units);
-  if (following !== undefined) {
-    const typed = (value || { text: '', unit: following }) as QuantityText;
-    const unit = typed.unit || following;
+  if (field.type === 'number') {
     return (
       <NumberField
         label={label + optional}
         spokenLabel={spoken}
-        unit={unit}
-        value={typed.text}
-        onChange={(text) => onChange({ text, unit })}
-        problem={problem}
-      />
-    );
-  }
-  if (field.type === 'number' && field.unit !== 'kpa' && field.unit !== 'mm') {
-    return (
-      <NumberField
-        label={label + optional}
-        spokenLabel={spoken}
-        unit={UNITS[field.unit as keyof typeof UNITS]}
+        unit={UNITS[field.unit] ?? ''}
         value={typeof value === 'string' ? value : ((value as QuantityText | null)?.text ?? '')}
         onChange={onChange}
         problem={problem}

@@ -5,6 +5,7 @@ import { TrialStrip } from '../../pictures/TrialStrip';
 import { usePalette } from '../../theme/useLight';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { sureText } from '../../words/proof/routineWords';
+import { unitLabel } from '../../words/units';
 import type { PictureProps, StripSettings } from './routines/onScreen';
 
 interface RunStripProps extends PictureProps {
@@ -16,19 +17,17 @@ export function RunStrip({ test: { code }, judgement, units, strip = {} }: RunSt
   const palette = usePalette();
   const { score, levelUnit } = routineOf(code);
   const unit = levelUnit ?? score?.unit;
-  const inMm = unit === 'mm';
-  const counted = [
-    ROUTINE_WORDS[code].counted ?? '',
-    inMm ? units.length : unit === 'm' ? 'm' : undefined,
-    strip.note,
-  ].filter((part) => part !== undefined);
+  const quantity = unit === 'mm' ? 'length' : unit === 'm' ? 'distance' : undefined;
+  const counted = [ROUTINE_WORDS[code].counted ?? '', quantity && unitLabel(units[quantity]), strip.note].filter(
+    (part) => part !== undefined,
+  );
   return (
     <>
       {judgement.levels.length > 0 && (
         <TrialStrip
           levels={judgement.levels}
           counted={counted.join(', ')}
-          shown={inMm ? (mm) => fromCanonical('length', units.length, mm) : (value) => value}
+          shown={(value) => (quantity ? fromCanonical(quantity, units[quantity] as never, value) : value)}
           {...(strip.range && { range: strip.range })}
           nextKpa={judgement.move === 'keep' ? null : judgement.tryKpa}
           bestKpa={judgement.move === 'keep' ? judgement.tryKpa : null}

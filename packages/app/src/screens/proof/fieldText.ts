@@ -1,4 +1,13 @@
-import type { Field, Fields, OutlineMm, RoutineValue, RoutineValues } from '@dunlinmoss/core';
+import type {
+  Field,
+  Fields,
+  FieldUnit,
+  OutlineMm,
+  Quantity,
+  RoutineValue,
+  RoutineValues,
+  Unit,
+} from '@dunlinmoss/core';
 
 import type { Units } from '../../settings/preferences';
 import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../components/quantityText';
@@ -9,38 +18,17 @@ export type FieldText = QuantityText | string | OutlineMm | null;
 
 export type RunText = Record<string, FieldText>;
 
-/** Quantities that people see in their own unit; all else is typed as it is meant. */
-export const quantityOf = (field: Field): 'pressure' | 'length' | undefined =>
-  field.type !== 'number' ? undefined : field.unit === 'kpa' ? 'pressure' : field.unit === 'mm' ? 'length' : undefined;
+const QUANTITY_OF: Partial<Record<FieldUnit, Quantity>> = {
+  kpa: 'pressure',
+  mm: 'length',
+  mm2: 'area',
+  ml: 'pour',
+  m: 'distance',
+};
 
-type UnitsSeen = Pick<Units, 'length'>;
-
-/**
- * Quantities that follow the person's unit of length: areas and volumes. Typed in the first unit, or the second where
- * lengths are in inches; how many of the canonical unit each is. Exact: 1 fl oz (US) is 29.5735295625 mL.
- */
-const FOLLOWING = {
-  mm2: { metric: ['cm²', 100], inch: ['in²', 645.16] },
-  ml: { metric: ['mL', 1], inch: ['fl oz', 29.5735295625] },
-} as const;
-
-type Following = keyof typeof FOLLOWING;
-
-/** The unit that such a number is typed in; undefined for one that has no other. */
-export const followingUnit = (field: Field, { length }: UnitsSeen): string | undefined =>
-  field.type === 'number' && field.unit in FOLLOWING
-    ? FOLLOWING[field.unit as Following][length === 'in' ? 'inch' : 'metric'][0]
-    : undefined;
-
-const canonicalPer = (unit: string): number =>
-  Object.values(FOLLOWING)
-    .flatMap(({ metric, inch }) => [metric, inch])
-    .find(([name]) => name === unit)![1];
-
-/** Areas are typed in square centimeters, by those who measure in inches in square inches. */
-export const areaUnit = ({ length }: UnitsSeen): 'cm²' | 'in²' => FOLLOWING.mm2[length === 'in' ? 'inch' : 'metric'][0];
-
-export const inAreaUnit = (mm2: number, units: UnitsSeen): number => mm2 / canonicalPer(areaUnit(units));
+/** The quantity of a number that people see in their own unit; undefined for one that has no other. */
+export const quantityOf = (field: Field): Quantity | undefined =>
+  field.type === 'number' ? QUANTITY_OF[field.unit] : undefined;
 
 const blank = (field: Field): FieldText =>
   quantityOf(field) ? EMPTY_QUANTITY : field.type === 'outline' || field.type === 'id' ? null : '';
@@ -54,8 +42,6 @@ export function textOf(field: Field, value: RoutineValue, units: Units): FieldTe
   if (typeof value !== 'number') return value;
   const quantity = quantityOf(field);
   if (quantity) return quantityText(quantity, units[quantity] as never, value);
-  const unit = followingUnit(field, units);
-  if (unit !== undefined) return { text: String(Number((value / canonicalPer(unit)).toFixed(1))), unit, exact: value };
   const rounded = String(Number(value.toFixed(3)));
   return Number(rounded) === value ? rounded : { text: rounded, unit: '', exact: value };
 }
@@ -66,16 +52,28 @@ export const textsOf = (fields: Fields, values: RoutineValues, units: Units): Ru
 export const isQuantity = (typed: FieldText): typed is QuantityText =>
   typeof typed === 'object' && typed !== null && 'text' in typed;
 
+/** Units as an earlier version wrote them into a draft. */
+const OLDER_UNITS: Readonly<Record<string, Unit>> = { 'cm²': 'cm2', 'in²': 'in2', 'fl oz': 'floz' };
+
+/** What stands in the field of a quantity. A draft of an earlier version may have its unit in words, or none for meters. */
+export function asQuantityText(typed: FieldText | undefined): QuantityText {
+  if (typeof typed === 'string') return typed === '' ? EMPTY_QUANTITY : { text: typed, unit: 'm' };
+  if (typed === undefined || !isQuantity(typed)) return EMPTY_QUANTITY;
+  return { ...typed, unit: OLDER_UNITS[typed.unit] ?? typed.unit };
+}
+
 /** What was typed, canonical; null where nothing was, undefined where it is no such thing. */
 export function valueOf(field: Field, typed: FieldText): RoutineValue | undefined {
   if (typed === null || typed === '') return null;
+  const quantity = quantityOf(field);
+  if (quantity) {
+    const { text, ...rest } = asQuantityText(typed);
+    return text.trim() === '' && rest.exact === undefined ? null : canonicalOf(quantity, { text, ...rest });
+  }
   if (isQuantity(typed)) {
     if (typed.exact !== undefined) return typed.exact;
     if (typed.text.trim() === '') return null;
-    const quantity = quantityOf(field);
-    if (quantity) return canonicalOf(quantity, typed);
-    const number = parseNumber(typed.text);
-    return number === undefined ? undefined : number * canonicalPer(typed.unit);
+    return parseNumber(typed.text);
   }
   if (field.type !== 'number') return typed;
   return parseNumber(String(typed));

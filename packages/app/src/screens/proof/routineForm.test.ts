@@ -3,7 +3,7 @@ import { arbitraryOf } from '@dunlinmoss/contract/testing';
 import { psi, ROUTINE_CODES, routineOf } from '@dunlinmoss/core';
 import fc from 'fast-check';
 
-import type { Units } from '../../settings/preferences';
+import { FIRST_UNITS, type Units } from '../../settings/preferences';
 import { readCone } from './routines/coneTable';
 import { textOf, valueOf } from './fieldText';
 import {
@@ -17,7 +17,7 @@ import {
 } from './routineForm';
 import { slopeOf } from './routines/SlopeFromTilt';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 const tire = { tireMarking: '265/65R17 112T', loadRange: 'standard', wheelLoadKg: 600, widthMm: null } as const;
 const tireOfTest = ({ tireMarking, loadRange, wheelLoadKg, widthMm }: ProofTestRow['details']) => ({
   tireMarking,
@@ -49,15 +49,16 @@ describe('valueOf and textOf', () => {
 
   it('give back what was put in, in the unit it was typed in', () => {
     expect(valueOf(run.pressureKpa!, { text: '16', unit: 'psi' })).toBeCloseTo(psi(16), 9);
-    expect(valueOf(run.grossMm2!, { text: '433', unit: 'cm²' })).toBe(43_300);
-    expect(textOf(run.grossMm2!, 43_300, units)).toEqual({ text: '433', unit: 'cm²', exact: 43_300 });
-    expect(textOf(run.grossMm2!, 64_516, { ...units, length: 'in' })).toEqual({
+    expect(valueOf(run.grossMm2!, { text: '433', unit: 'cm2' })).toBe(43_300);
+    expect(textOf(run.grossMm2!, 43_300, units)).toEqual({ text: '433', unit: 'cm2', exact: 43_300 });
+    expect(textOf(run.grossMm2!, 64_516, { ...units, area: 'in2' })).toEqual({
       text: '100',
-      unit: 'in²',
+      unit: 'in2',
       exact: 64_516,
     });
-    expect(valueOf(run.netMm2!, { text: ' ', unit: 'cm²' })).toBeNull();
+    expect(valueOf(run.netMm2!, { text: ' ', unit: 'cm2' })).toBeNull();
     expect(valueOf(run.lengthMm!, { text: 'long', unit: 'mm' })).toBeUndefined();
+    expect(valueOf(routineOf('climb').run.distanceM!, { text: '100', unit: 'ft' })).toBeCloseTo(30.48, 9);
     expect(
       valueOf(run.outline!, [
         [0, 0],
@@ -65,6 +66,12 @@ describe('valueOf and textOf', () => {
         [1, 1],
       ]),
     ).toHaveLength(3);
+  });
+
+  it('read the drafts of an earlier version, with units in words or none', () => {
+    expect(valueOf(run.grossMm2!, { text: '433', unit: 'cm²' })).toBe(43_300);
+    expect(valueOf(run.grossMm2!, { text: '10', unit: 'in²' })).toBeCloseTo(6451.6, 9);
+    expect(valueOf(routineOf('climb').run.distanceM!, '12')).toBe(12);
   });
 });
 

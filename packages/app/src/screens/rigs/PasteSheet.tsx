@@ -2,6 +2,7 @@ import { parseDataSheet } from '@dunlinmoss/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
+import { useAskedField } from '../../forms/askedField';
 import { chosen } from '../../forms/rowForm';
 import { unitsStore } from '../../settings/preferences';
 import { Action } from '../../components/Action';
@@ -13,6 +14,7 @@ import type { TireProps } from './tirePlaces';
 export function PasteSheet({ form, axles, spoken }: TireProps) {
   const units = unitsStore.use();
   const [text, setText] = useState('');
+  const inputRef = useAskedField(axles.map((index) => `/axles/${index}/rows`));
   const sheet = parseDataSheet(text, units);
   const take = (): void => {
     if (!sheet.ok) return;
@@ -29,6 +31,7 @@ export function PasteSheet({ form, axles, spoken }: TireProps) {
   return (
     <View style={styles.paste}>
       <TextField
+        inputRef={inputRef}
         label="Paste the table of the data sheet"
         spokenLabel={`${spoken}paste the table of the data sheet`}
         value={text}

@@ -4,7 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore, type Units } from '../../settings/preferences';
-import { inList, inPair, RowNumber, RowText, usePicked, type NumberPlace } from '../../forms/fields';
+import { inList, inPair, RowNumber, RowQuantity, RowText, usePicked, type NumberPlace } from '../../forms/fields';
 import { useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
@@ -161,12 +161,12 @@ function PumpFields({ form, kind }: { readonly form: OpenForm<AirToolBody>; read
   return (
     <Unfold label="What its label says" value="Without it, what such a pump commonly does is taken">
       {points.map((kpa) => (
-        <RowNumber
+        <RowQuantity
           key={kpa}
           form={form}
           at={flowPlace(kpa)}
           label={kpa === 0 ? 'Delivers, open' : `Delivers against ${pressure(kpa, units)}`}
-          unit="L/min"
+          quantity="flow"
         />
       ))}
       <RowNumber form={form} at={inPair<AirToolBody>('/duty', 'onMin', 'restMin')} label="May run" unit="min" />

@@ -1,9 +1,10 @@
 import { FAMILIES, familyOf, psi, type FamilyCode } from '@dunlinmoss/core';
 import { rig as rigSchema, type Rig } from '@dunlinmoss/contract';
 
+import { FIRST_UNITS } from '../../settings/preferences';
 import { firstRows, quickRig } from './quickRig';
 
-const units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' } as const;
+const units = FIRST_UNITS;
 /** A size that each kind wears, as it is said or read, and what it runs on the road, psi. */
 const SIZES: Record<string, readonly [string, number]> = {
   car: ['265 70 17', 36],

@@ -10,13 +10,15 @@ import {
   type RigRow,
 } from '@dunlinmoss/contract';
 import { arbitraryOf, nearby } from '@dunlinmoss/contract/testing';
-import { psi } from '@dunlinmoss/core';
+import { familyOf, FINDING_CODES, psi } from '@dunlinmoss/core';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import fc from 'fast-check';
 import type { ReactElement } from 'react';
 
-import { unitsStore } from '../../settings/preferences';
+import { FIRST_UNITS, withUnit, unitsStore } from '../../settings/preferences';
 import { fullRig, SAMPLE_RIGS, sampleAxle, sampleBicycle, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
+import { AskedField } from '../../forms/askedField';
+import { wayToFinding, wayToMissing } from '../../hooks/wayTo';
 import { METHOD_WORDS } from '../../words/loads';
 import { GaugeForm } from './GaugeScreen';
 import { LoadForm } from './LoadForm';
@@ -61,7 +63,7 @@ const savingLoad = (row: RigRow, change?: () => void) =>
   saving(<LoadForm rig={row} loadCase={row.loadCases[0]} />, /^Save this load/, change);
 
 beforeEach(() => {
-  unitsStore.set({ pressure: 'psi', mass: 'lb', length: 'in', speed: 'mph', volume: 'gal' });
+  unitsStore.set(withUnit(FIRST_UNITS, 'mass', 'lb'));
   localStorage.clear();
 });
 afterEach(cleanup);
@@ -118,6 +120,49 @@ describe('opened and saved untouched, every field is as it was', () => {
       }),
       runs(12),
     );
+  });
+});
+
+describe('sent to a field', () => {
+  /** Where the fields are that somebody is sent to from findings and from plans that wait. */
+  const asked = (row: RigRow): string[] => {
+    const position = row.axles[0]!.position;
+    const finding = (code: string, more: object = {}) =>
+      ({ code, position, at: 'road', bias: position, rear: position, neededKpa: 200, ...more }) as never;
+    const hrefs = [
+      ...FINDING_CODES.map((code) => wayToFinding(row, finding(code))),
+      wayToFinding(row, finding('pressureOutsideSidewall', { at: 'present' })),
+      wayToMissing(row, { code: 'roadMissing', position }),
+      wayToMissing(row, { code: 'placardAboveSidewall', position, placardKpa: 9, maxKpa: 8 }),
+      ...(familyOf(row.family).asks.includes('dataSheet')
+        ? [wayToMissing(row, { code: 'noSchoolAnswers', needs: ['pressureBesideLoad'] })]
+        : []),
+    ];
+    const params = hrefs.map((href) => (href as { params?: { at?: string } }).params);
+    return [...new Set(params.flatMap((each) => each?.at ?? []))];
+  };
+
+  it.each([
+    ['a wagon', sampleRig()],
+    ['a tractor', SAMPLE_RIGS.farm],
+    ['a bicycle', sampleBicycle()],
+  ])('of %s, the form shows it with the keyboard in it', (_, row) => {
+    const present = { rawKpa: 100, gaugeId: null, offsetKpa: 0 };
+    const whole = { ...row, axles: row.axles.map((axle) => ({ ...axle, present })) };
+    // A rim's width is asked of bicycles alone, and only theirs is ever found wrong.
+    const ways = asked(whole).filter(
+      (at) => !at.endsWith('rimInnerMm') || familyOf(row.family).asks.includes('rimWidth'),
+    );
+    expect(ways.length).toBeGreaterThan(3);
+    for (const at of ways) {
+      render(
+        <AskedField.Provider value={at}>
+          <RigForm family={row.family} row={whole} />
+        </AskedField.Provider>,
+      );
+      expect([at, document.activeElement?.tagName]).toEqual([at, expect.stringMatching(/INPUT|TEXTAREA/)]);
+      cleanup();
+    }
   });
 });
 
@@ -189,7 +234,8 @@ describe('RigForm', () => {
     render(<RigForm family="gravelBike" row={undefined} />);
     await act(async () => fireEvent.click(button(/^Save this rig/)));
     expect(mockSaved).toEqual([]);
-    expect(screen.getAllByText(/at least a letter or two/)).toHaveLength(2);
+    expect(screen.getAllByText(/at least a letter or two/)).toHaveLength(1);
+    expect(screen.getAllByText(/Expected the size on the sidewall/)).toHaveLength(1);
     type(/^Name/, 'Ruff');
     type(/^Tire size/, '700x42C');
     await act(async () => fireEvent.click(button(/^Save this rig/)));

@@ -1,12 +1,12 @@
 import { familyOf, judgeRoutine, REFERENCE_RIG, ROUTINES, routineOf, type Judgement } from '@dunlinmoss/core';
 
-import type { Units } from '../../settings/preferences';
+import { FIRST_UNITS, type Units } from '../../settings/preferences';
 import { photoProblemText } from '../photo';
 import { nextTimeText } from '../learned';
 import { ROUTINE_WORDS } from './registry';
 import { sureText } from './routineWords';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 const verdict = (change: Partial<Judgement>): Judgement => ({
   verdict: '',
   move: 'keep',

@@ -4,8 +4,7 @@ import { Action } from '../../../components/Action';
 import { Text } from '../../../components/Text';
 import { Toggle } from '../../../components/Toggle';
 import type { Units } from '../../../settings/preferences';
-import { area } from '../../../words/area';
-import { length, percent } from '../../../words/format';
+import { area, length, percent } from '../../../words/format';
 import { PhotoMarks } from './PhotoMarks';
 import type { FoundPrint, OpenPhoto, PhotoAction } from './photoWork';
 

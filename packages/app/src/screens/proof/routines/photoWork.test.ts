@@ -1,9 +1,9 @@
 import type { PointPx } from '@dunlinmoss/core';
 
-import type { Units } from '../../../settings/preferences';
+import { FIRST_UNITS, type Units } from '../../../settings/preferences';
 import { newPhotoWork, photoWork, referenceOf, type FoundPrint, type PhotoAction, type PhotoWork } from './photoWork';
 
-const units: Units = { pressure: 'psi', mass: 'kg', length: 'mm', speed: 'kmh', volume: 'L' };
+const units: Units = FIRST_UNITS;
 const photo = { src: 'blob:1', width: 1000, height: 2000 };
 const found = { lengthMm: 200, widthMm: 100, grossMm2: 20_000, netMm2: 12_000, leftOutShare: 0.1 } as FoundPrint;
 const square: readonly PointPx[] = [

@@ -3,8 +3,7 @@ import { printFigures } from '@dunlinmoss/core';
 import { Text } from '../../../components/Text';
 import { NestedPrints } from '../../../pictures/NestedPrints';
 import { usePalette } from '../../../theme/useLight';
-import { area } from '../../../words/area';
-import { percent, pressure } from '../../../words/format';
+import { area, percent, pressure } from '../../../words/format';
 import type { PictureProps, RoutineOnScreen } from './onScreen';
 import { PrintsInput } from './PrintsInput';
 
