@@ -107,7 +107,7 @@ test('putting in says beforehand what will not be enough, with the best use and 
   await expect(page.getByRole('heading', { name: 'Wheel by wheel' })).toBeVisible();
   await action(page, /With the pump/).click();
   await page.getByRole('radio', { name: 'Pocket pump' }).click();
-  await expect(page.getByText(/It runs out at rear right: \d+\sL are missing\./)).toBeVisible();
+  await expect(page.getByText(/It runs out at rear right: \d+\sL of air short\./)).toBeVisible();
   await expect(page.getByText(/Then \d+\skm\/h at the most, straight and short, to the next air\./)).toBeVisible();
 
   await page.goto(`/air/road?rig=${CURLEW}`);

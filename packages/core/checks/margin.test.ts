@@ -9,7 +9,7 @@ const DRAWS = 20_000;
 const within = (share: number): number => 3 * Math.sqrt((share * (1 - share)) / DRAWS) + 1e-9;
 
 /** Nothing of the model itself in doubt. */
-const model = { carcass: 0, formula: 0, exponent: 0, reference: 0 };
+const model = { carcass: 0, drop: 0, formula: 0, exponent: 0, reference: 0 };
 
 const crossed = (setKpa: number, spreads: Partial<Parameters<typeof margin>[0]['spreads']>) =>
   margin({

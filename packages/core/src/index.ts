@@ -242,6 +242,7 @@ export type {
   RoutineValues,
   TestedOn,
 } from './proof/routine';
+export { readsGauge } from './proof/routine';
 export { testLimitsOf } from './proof/testLimits';
 export type { TestLimits } from './proof/routine';
 export { tukeyCdf } from './proof/tukey';

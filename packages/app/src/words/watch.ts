@@ -56,6 +56,6 @@ export function watchText(reason: WatchReason, units: Units, nowMs: number): str
     case 'clockWrong':
       return `Its monitor’s clock is off by ${duration(Math.abs(reason.byH) * 3600)}: what it says can’t be put in order.`;
     case 'noReading':
-      return 'Nobody read it yet.';
+      return 'No round read yet.';
   }
 }

@@ -27,6 +27,7 @@ export const marginCalculator = defineCalculator({
     widthShare: z.number().min(0).max(0.2),
     /** How far the model itself may be off: standard deviations, as shares. */
     carcassShare: modelShare('carcass'),
+    dropShare: modelShare('drop'),
     formulaShare: modelShare('formula'),
     exponentShare: modelShare('exponent'),
     referenceShare: modelShare('reference'),
@@ -51,9 +52,10 @@ export const marginCalculator = defineCalculator({
     problemShape,
   ]),
   run: ({ loadShare, gaugeKpa, tempC, widthShare, draws, seed, ...asked }) => {
-    const { carcassShare, formulaShare, exponentShare, referenceShare, ...rest } = asked;
+    const { carcassShare, dropShare, formulaShare, exponentShare, referenceShare, ...rest } = asked;
     const model = {
       carcass: carcassShare,
+      drop: dropShare,
       formula: formulaShare,
       exponent: exponentShare,
       reference: referenceShare,

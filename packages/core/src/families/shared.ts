@@ -104,7 +104,7 @@ const BICYCLE_LIKELY: LikelyValues = {
 export const bicycle = {
   kind: 'bicycle',
   tireUses: ['bicycle'],
-  asks: ['tube', 'rimWidth', 'insert', 'casing', 'loadLines'],
+  asks: ['tube', 'rimWidth', 'insert', 'casing'],
   loadMethods: ['scales', 'posture'],
   places: ['handlebar', 'frame', 'saddleBag', 'rearRack'],
   likely: BICYCLE_LIKELY,

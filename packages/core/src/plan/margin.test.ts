@@ -1,9 +1,9 @@
-import { sampleAxle, sampleInput } from '../testing/samplePlan';
+import { bicycleAxles, sampleAxle, sampleInput } from '../testing/samplePlan';
 import { psi } from '../units/units';
 import { margin, marginRun, type MarginInput } from './margin';
 import { contextsOf } from './planGround';
 
-const model = { carcass: 0, formula: 0, exponent: 0, reference: 0 };
+const model = { carcass: 0, drop: 0, formula: 0, exponent: 0, reference: 0 };
 const KNOWN = { loadShare: 0, gaugeKpa: 0, tempC: 0, widthShare: 0, model };
 const input = (change: Partial<MarginInput> = {}): MarginInput => ({
   context: contextsOf(sampleInput())[0]!,
@@ -56,5 +56,20 @@ describe('margin', () => {
 
   it('tells how far it is on the way', () => {
     expect([...marginRun(input())]).toEqual([1000, 2000, 3000, 4000]);
+  });
+
+  it('does not take a bicycle tire for a carcass: its band is far narrower than half to double', () => {
+    const { wanted } = margin(
+      input({
+        context: contextsOf(
+          sampleInput({ family: 'mountainBike', ground: 'hardpack', axles: bicycleAxles('29x2.40', 94, 0.4) }),
+        )[0]!,
+        school: 'equalDrop',
+        setKpa: psi(24),
+      }),
+    );
+    expect(wanted!.lowKpa / wanted!.middleKpa).toBeGreaterThan(0.7);
+    expect(wanted!.highKpa / wanted!.middleKpa).toBeLessThan(1.4);
+    expect(wanted!.highKpa / wanted!.lowKpa).toBeGreaterThan(1.1);
   });
 });

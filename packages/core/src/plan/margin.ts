@@ -25,8 +25,10 @@ export interface Spreads {
 
 /** How far the model itself may be off: standard deviations, as shares. */
 export interface ModelSpreads {
-  /** Of the carcass, in its logarithm; of a bicycle tire, of its drop. What one's own tests gave is taken instead. */
+  /** Of the carcass, in its logarithm. What one's own tests gave is taken instead. */
   readonly carcass: number;
+  /** Of a bicycle tire's drop, in its logarithm: it is air that carries it, hardly the casing. The same goes for tests. */
+  readonly drop: number;
   /** Of the stiffness formula, which was fitted at 150 to 300 kPa. */
   readonly formula: number;
   /** Of the exponent of the load curve, where it does not come from two lines. */
@@ -36,7 +38,7 @@ export interface ModelSpreads {
 }
 
 /** Assumptions. */
-export const MODEL_SPREADS: ModelSpreads = { carcass: 0.35, formula: 0.1, exponent: 0.1, reference: 0.12 };
+export const MODEL_SPREADS: ModelSpreads = { carcass: 0.35, drop: 0.1, formula: 0.1, exponent: 0.1, reference: 0.12 };
 /** Nine chances in ten, two-sided, of a normal spread. Exact. */
 const NINE_IN_TEN = 1.6449;
 /** A table holds so much in hand that a pressure this little below it is not below it, as a share. Assumption. */
@@ -100,7 +102,7 @@ export function* marginRun(input: MarginInput): Generator<number, Margin, void> 
   const model = spreads.model ?? MODEL_SPREADS;
   const { own } = context.axle;
   const carcassSpread = logSpread(own?.carcass) ?? model.carcass;
-  const dropSpread = logSpread(own?.drop) ?? model.carcass;
+  const dropSpread = logSpread(own?.drop) ?? model.drop;
   const drawCurve = curveDraws(context.axle.curve, model);
   const ask = school === null ? undefined : schoolOf(school);
   // One axle and one tire that are changed from draw to draw: twenty thousand of each would be swept up meanwhile.

@@ -1,5 +1,5 @@
 import { fitLine } from '../numerics/fitLine';
-import { defineRoutine, GAUGE, judgement } from './routine';
+import { defineRoutine, DRIVEN_AT, judgement } from './routine';
 
 /** One inch of water in the kit's ring. Published: USDA NRCS soil quality test kit (from memory). */
 export const INCH_OF_WATER_ML = 444;
@@ -42,8 +42,8 @@ export const infiltration = defineRoutine({
   minutes: 30,
   oneWheel: false,
   setup: {
-    trackAKpa: GAUGE,
-    trackBKpa: GAUGE,
+    trackAKpa: DRIVEN_AT,
+    trackBKpa: DRIVEN_AT,
     /** Inner diameter of the ring, or of the piece of pipe that stands in for one. */
     ringMm: { type: 'number', unit: 'mm', min: 50, max: 800, optional: true },
     pouredMl: { type: 'number', unit: 'ml', min: 20, max: 20_000, optional: true },

@@ -1,5 +1,5 @@
 import { psi } from '../units/units';
-import { defineRoutine, GAUGE, judgement } from './routine';
+import { defineRoutine, DRIVEN_AT, judgement } from './routine';
 
 /** Roots stop here: 300 psi, 2 MPa on a cone. Published: Taylor et al. 1966; cone by ASABE S313.3 (from memory). */
 export const ROOT_LIMIT_KPA = psi(300);
@@ -58,7 +58,7 @@ export const penetrometer = defineRoutine({
   kinds: ['farm', 'car', 'quad'],
   minutes: 20,
   oneWheel: false,
-  setup: { trackAKpa: GAUGE, trackBKpa: { ...GAUGE, optional: true } },
+  setup: { trackAKpa: DRIVEN_AT, trackBKpa: { ...DRIVEN_AT, optional: true } },
   run: {
     track: { type: 'choice', options: TRACKS },
     depthMm: { type: 'number', unit: 'mm', min: 0, max: 1000 },

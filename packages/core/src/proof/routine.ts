@@ -144,3 +144,10 @@ export const defineRoutine = <const Code extends string, const Setup extends Fie
 
 /** A gauge pressure that is written down. */
 export const GAUGE = { type: 'number', unit: 'kpa', min: 0, max: 2000, gauge: true } as const;
+
+/** A pressure that a track was driven at some time before: no gauge is in hand. */
+export const DRIVEN_AT = { ...GAUGE, gauge: false } as const;
+
+/** Whether anything of a test is read off a tire gauge. */
+export const readsGauge = ({ setup, run }: Pick<Routine, 'setup' | 'run'>): boolean =>
+  Object.values({ ...setup, ...run }).some((field) => field.type === 'number' && field.gauge === true);

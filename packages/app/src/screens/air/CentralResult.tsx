@@ -11,7 +11,6 @@ import { duration, UP_PROBLEM_WORDS } from '../../words/air';
 import { distance, pressure, pressureNumber } from '../../words/format';
 
 interface CentralRoundProps {
-  readonly ground: string;
   readonly legs: readonly CentralLegs[];
   readonly downS: number;
   readonly upS: number | null;
@@ -23,9 +22,9 @@ interface CentralRoundProps {
 
 /** The pressures of each leg, how long it takes between them, and whether it is done by the gate. */
 export function CentralRoundResult(props: CentralRoundProps) {
-  const { ground, legs, downS, upS, upProblem, cost, cycles, units } = props;
+  const { legs, downS, upS, upProblem, cost, cycles, units } = props;
   return (
-    <Panel title={`Road to ${ground.toLowerCase()} and back`}>
+    <Panel title="Out, in the field, and home">
       <View style={styles.row}>
         <Text as="small" tone="muted" style={styles.name}>
           {units.pressure}

@@ -139,7 +139,6 @@ function Central({ job, choice }: { readonly job: AirJob; readonly choice: React
             down &&
             up && (
               <CentralRoundResult
-                ground={ground}
                 legs={changed}
                 downS={down.downS}
                 upS={homeward.length === 0 ? 0 : up.upS}

@@ -1,9 +1,9 @@
 import { hoseJoin, moveAir, wheelKey } from '@dunlinmoss/core';
-import { gaugeStepKpa, onGauge } from '@dunlinmoss/domain';
+import { gaugeStepKpa } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { canonicalOf, quantityText, type QuantityText } from '../../components/quantityText';
+import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../../components/quantityText';
 import { Choice } from '../../components/Choice';
 import { NumberField } from '../../components/NumberField';
 import { Panel } from '../../components/Panel';
@@ -32,9 +32,7 @@ export function MoveAir({ job, kpaOf }: MoveAirProps) {
   const targetKpa =
     target === undefined ? (job.planned(soft)?.startKpa ?? soft.axle.roadKpa ?? 100) : canonicalOf('pressure', target);
   const [withSpare, setWithSpare] = useState(true);
-  const [spareText, setSpareText] = useState<QuantityText>(() =>
-    quantityText('pressure', units.pressure, onGauge(soft.axle.roadKpa ?? 240, units)),
-  );
+  const [spareText, setSpareText] = useState(EMPTY_QUANTITY);
   const spareKpa = canonicalOf('pressure', spareText);
   const [keep, setKeep] = useState('90');
   const keepShare = (parseNumber(keep) ?? 90) / 100;

@@ -1,6 +1,6 @@
 import type { Airing } from '@dunlinmoss/contract';
 import { WARM_FOR_MIN, wheelKey } from '@dunlinmoss/core';
-import { inOrder, likelyDriven, onGauge, planAiring } from '@dunlinmoss/domain';
+import { gaugeStepKpa, inOrder, likelyDriven, onGauge, planAiring } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -67,6 +67,10 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
     onGauge: (kpa) => onGauge(kpa, units),
   });
   const unplanned = rows.some(({ coldKpa }) => coldKpa === undefined);
+  const allThere = rows.every(
+    ({ fromKpa, targetKpa }) =>
+      fromKpa !== undefined && targetKpa !== undefined && Math.abs(fromKpa - targetKpa) < gaugeStepKpa(units) / 2,
+  );
 
   const move = (index: number, by: 1 | -1): void => {
     const keys = ordered.map(wheelKey);
@@ -174,7 +178,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
           />
         </Panel>
       ) : (
-        <Panel title="In this order">
+        <Panel title={allThere ? 'All there already' : 'In this order'}>
           {rows.map(({ wheel, fromKpa, targetKpa, past }, index) => (
             <OrderRow
               key={wheelKey(wheel)}

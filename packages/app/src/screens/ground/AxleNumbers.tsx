@@ -70,7 +70,7 @@ export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersP
       ))}
       {plan.silentSchool && (
         <Text as="small" tone="rust">
-          {`${SCHOOL_WORDS[plan.silentSchool.code].name} ${NEED_WORDS[plan.silentSchool.needs]}; until then ${SCHOOL_WORDS[plan.school!].name.toLowerCase()} stands in.`}
+          {`${SCHOOL_WORDS[plan.silentSchool.code].name} ${NEED_WORDS[plan.silentSchool.needs]}; until then the number comes from “${SCHOOL_WORDS[plan.school!].name}”.`}
         </Text>
       )}
       {counted.length > 0 && (

@@ -1,5 +1,12 @@
 import { rigLoads } from '@dunlinmoss/contract';
-import type { GroundPlan, Margin, MarginInput, Standing } from '@dunlinmoss/core';
+import {
+  familyOf,
+  MODEL_SPREADS,
+  type GroundPlan,
+  type Margin,
+  type MarginInput,
+  type Standing,
+} from '@dunlinmoss/core';
 import { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, planInput, TEMP_C } from '@dunlinmoss/domain';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -79,11 +86,17 @@ function Asked({ question, plan }: HowSureProps) {
           rig.axles.some(({ measuredWidthMm }) => measuredWidthMm !== null)
             ? 'as measured ± 0.5 %'
             : 'of the marking ± 2 %'
-        }; carcass ± 35 % unless your tests say, stiffness formula ± 10 % (fitted at 22 to 44 psi, 150 to 300 kPa; below that its constant is half the answer). Our assumptions. ${DRAWS.toLocaleString('en')} draws an axle.`}
+        }; ${MODEL_TEXT[familyOf(rig.family).kind === 'bicycle' ? 'drop' : 'stiffness']}. Our assumptions. ${DRAWS.toLocaleString('en')} draws an axle.`}
       </Text>
     </>
   );
 }
+
+/** How far the model of a tire may be off: that of a bicycle's by its drop, that of any other by its stiffness. */
+const MODEL_TEXT = {
+  stiffness: `carcass ± ${percent(MODEL_SPREADS.carcass)} unless your tests say, stiffness formula ± ${percent(MODEL_SPREADS.formula)} (fitted at 22 to 44 psi, 150 to 300 kPa; below that its constant is half the answer)`,
+  drop: `drop ± ${percent(MODEL_SPREADS.drop)} unless your tests say`,
+} as const;
 
 /** `weighed ± 2 %`, once where all axles are known alike. */
 const loadText = (standings: readonly Standing[]): string =>

@@ -54,7 +54,7 @@ describe('AxleNumbers', () => {
     const rig = sampleBicycle({ school: 'sidewallMiddle' });
     const text = plain(shown(planOf(rig, 'hardpack'), rig));
     expect(text).toContain(
-      'The sidewall’s middle needs the lowest and highest on the sidewall; until then the trade’s starts, by your load and width stands in.',
+      'The sidewall’s middle needs the lowest and highest on the sidewall; until then the number comes from “The trade’s starts, by your load and width”.',
     );
   });
 

@@ -8,6 +8,7 @@ import { ROUTINE_WORDS } from '../../words/proof/registry';
 /** What a test needs, where to stand, what to do and how to read it; what can hurt stays in view. */
 export function HowTo({ code, open = false }: { readonly code: RoutineCode; readonly open?: boolean }) {
   const { need, where, steps, read, mind, tells } = ROUTINE_WORDS[code];
+  const { minutes } = routineOf(code);
   return (
     <>
       <Text>{tells}</Text>
@@ -16,7 +17,7 @@ export function HowTo({ code, open = false }: { readonly code: RoutineCode; read
           {mind}
         </Text>
       )}
-      <Unfold label={`How to do it, about ${routineOf(code).minutes} minutes`} startsOpen={open}>
+      <Unfold label={`How to do it, about ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`} startsOpen={open}>
         <Text>{`You need: ${need}`}</Text>
         <Text>{`Where: ${where}`}</Text>
         {steps.map((step, index) => (

@@ -1,4 +1,4 @@
-import { routineOf } from '@dunlinmoss/core';
+import { readsGauge, routineOf } from '@dunlinmoss/core';
 import { Controller, type Path } from 'react-hook-form';
 
 import { Choice } from '../../components/Choice';
@@ -61,14 +61,15 @@ export function WheelOfTest({ open, label }: { readonly open: OpenRoutine; reado
 }
 
 /** The gauge of a test's readings. */
-export const GaugeOfRoutine = ({ open: { form, values, offsetKpa, units } }: { readonly open: OpenRoutine }) => (
-  <GaugeOfTest
-    gaugeId={values.gaugeId}
-    onChange={(gaugeId) => form.setValue('gaugeId', gaugeId, { shouldDirty: true })}
-    offsetKpa={offsetKpa}
-    units={units}
-  />
-);
+export const GaugeOfRoutine = ({ open: { code, form, values, offsetKpa, units } }: { readonly open: OpenRoutine }) =>
+  readsGauge(routineOf(code)) ? (
+    <GaugeOfTest
+      gaugeId={values.gaugeId}
+      onChange={(gaugeId) => form.setValue('gaugeId', gaugeId, { shouldDirty: true })}
+      offsetKpa={offsetKpa}
+      units={units}
+    />
+  ) : null;
 
 interface RemoveRunProps {
   /** `run 2`. */

@@ -34,6 +34,9 @@ export function AxleFacts({ axle, rig, load, gauges }: AxleFactsProps) {
       : undefined;
   const heaviest = load && Math.max(...load.wheels.map(({ loadKg }) => loadKg));
   const used = carries?.ok && heaviest !== undefined ? heaviest / carries.loadKg : undefined;
+  // A load taken to hold at a pressure that nobody read is no ground to call a wheel overloaded.
+  const guessed = carries?.ok && carries.extrapolated && curve.ok && curve.value.from === 'index';
+  const tooMuch = used !== undefined && used > 1 && !guessed;
   const road = axle.roadKpa;
   const fit =
     road === null ? [] : gauges.map((gauge) => ({ gauge, ...gaugeFitness(gauge, road, gaugeStepKpa(units)) }));
@@ -59,13 +62,13 @@ export function AxleFacts({ axle, rig, load, gauges }: AxleFactsProps) {
                 styles.filled,
                 {
                   width: `${Math.min(100, used * 100)}%`,
-                  backgroundColor: used > 1 ? palette.rust : palette.waterDeep,
+                  backgroundColor: tooMuch ? palette.rust : palette.waterDeep,
                 },
               ]}
             />
           </View>
-          <Text as="label" tone={used > 1 ? 'rust' : 'ink'}>
-            {used > 1 ? `${percent(used)}: too much` : `${percent(used)} used`}
+          <Text as="label" tone={tooMuch ? 'rust' : 'ink'}>
+            {tooMuch ? `${percent(used)}: too much` : used > 1 ? 'Read the sidewall to know' : `${percent(used)} used`}
           </Text>
         </View>
       )}

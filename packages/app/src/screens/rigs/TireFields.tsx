@@ -33,12 +33,13 @@ export function TireFields({
   spoken,
   startsOpen = false,
 }: TireFieldsProps & { readonly startsOpen?: boolean }) {
-  const holdsAsked = useHoldsAsked(['minKpa', 'maxKpa', 'treadWidthMm', 'lines']);
+  const holdsAsked = useHoldsAsked(['minKpa', 'maxKpa', 'treadWidthMm', 'lines', 'rows']);
   const asks = (what: RigFormField): boolean => family.asks.includes(what);
   // On what is ridden a tube decides much; elsewhere it is one more thing to know.
   const ridden = family.kind === 'bicycle' || family.kind === 'motorcycle';
   const tube = asks('tube') && <TubeField form={form} axles={axles} spoken={spoken} />;
   const own = { form, axles, spoken };
+  const sheetFirst = family.kind === 'farm';
   return (
     <>
       <MarkingField {...own} family={family} />
@@ -75,10 +76,11 @@ export function TireFields({
       {asks('casing') && <CasingField {...own} />}
       {asks('insert') && <InsertField {...own} />}
       {/* On a farm tire they are the only thing that tells: they come first. */}
-      {asks('dataSheet') && <DataSheet {...own} />}
+      {asks('dataSheet') && sheetFirst && <DataSheet {...own} />}
       <Unfold label="What else the sidewall says" startsOpen={startsOpen || holdsAsked}>
         {!ridden && tube}
         <SidewallFields {...own} family={family} />
+        {asks('dataSheet') && !sheetFirst && <DataSheet {...own} />}
       </Unfold>
     </>
   );

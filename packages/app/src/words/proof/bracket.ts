@@ -13,9 +13,9 @@ export const bracketWords: RoutineWords = {
   name: 'Bracket',
   tells: 'Your own best pressure, in as few runs as it takes.',
   need: 'A pump, a gauge, a lap of a few minutes. For a blind trial a helper.',
-  where: 'The same lap, ridden alike.',
+  where: 'The same lap, done alike every time.',
   steps: [
-    'Set the pressure that is asked for. Ride the lap. Rate it, or type what you measured.',
+    'Set the pressure that is asked for. Do the lap. Rate it, or type what you measured.',
     'The order is mixed on purpose, so that warming up does not fool you.',
     'It stops when another run would not change the choice.',
   ],
@@ -43,7 +43,7 @@ export const bracketWords: RoutineWords = {
       case 'noRuns':
         return `Begin with ${pressure(tryKpa!, units)}.`;
       case 'goOn':
-        return `Best so far ${best}${how}. Ride ${pressure(tryKpa!, units)} next.`;
+        return `Best so far ${best}${how}. Try ${pressure(tryKpa!, units)} next.`;
       case 'sure':
         return `${best}${how}. Another run would not change that.`;
       default:

@@ -16,7 +16,7 @@ export const climbWords: RoutineWords = {
   read: 'The firmest pressure that goes up every time is the one. On sand most of the gain is less rolling resistance.',
   mind: 'Roll back straight and slowly. Nobody behind or below the vehicle. Stop before it digs in.',
   fields: {
-    slopeDeg: 'Slope, if you know it',
+    slopeDeg: 'Slope',
     soil: 'Soil, for a prediction',
     depthMm: 'How deep the snow is, for a prediction',
     pressureKpa: 'Gauge',

@@ -15,7 +15,7 @@ export const infiltrationWords: RoutineWords = {
   fields: {
     trackAKpa: 'Track A was driven at',
     trackBKpa: 'Track B was driven at',
-    ringMm: 'Inner diameter of the ring (blank: the field kit’s)',
+    ringMm: 'Inner diameter of the ring, if not the field kit’s',
     pouredMl: 'Water poured',
     pouredMm: 'Or how deep it stood',
     track: 'Ring',

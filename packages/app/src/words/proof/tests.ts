@@ -4,9 +4,16 @@ import { judgementOf } from '@dunlinmoss/domain';
 
 import { ROUTINE_WORDS } from './registry';
 
+/** As it reads behind a colon; a single letter names something and stays large. */
+const withinSentence = (text: string): string =>
+  text
+    .split(' ')
+    .map((word) => (word.length === 1 ? word : word.toLowerCase()))
+    .join(' ');
+
 /** `Tape: grew as expected`: a test of any kind in one line. */
 export function testText(test: ProofTestRow, family: FamilyCode): string {
   const words = ROUTINE_WORDS[test.kind];
   const { verdict } = judgementOf(test, family);
-  return `${words.name}: ${(words.verdicts[verdict] ?? verdict).toLowerCase()}`;
+  return `${words.name}: ${withinSentence(words.verdicts[verdict] ?? verdict)}`;
 }

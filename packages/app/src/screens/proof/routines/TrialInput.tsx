@@ -79,7 +79,7 @@ export function TrialInput({ open }: { readonly open: OpenRoutine }) {
               {blind && <Action label="It is set: hide it" onPress={() => setSeen(false)} />}
             </>
           )}
-          <Text>Ride it, then say how it was.</Text>
+          <Text>Do the lap, then say how it was.</Text>
           {asked.map((name) => (
             <NumberField
               key={name}
