@@ -179,7 +179,7 @@ export {
 export { ticketSum } from './loads/ticketSum';
 export type { Figure } from './grounds/figure';
 export { MODIFIER_CODES, modifierOf, modifiersFor, type ModifierCode } from './modifiers/registry';
-export type { PlanAxle } from './axle/planAxle';
+export type { PlanAxle, RimTry } from './axle/planAxle';
 export type { AxlePlan, GroundPlan, ClampCode, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
 export type { AxleContext } from './axle/axleContext';
 export {
@@ -216,7 +216,7 @@ export { climb, predictedClimbs, type ClimbPrediction } from './proof/climb';
 export { coach, REACH, type TrialAdvice, type TrialRun } from './proof/coach';
 export { INCH_OF_WATER_ML, infiltrationMmPerH, KIT_RING_MM, waterDepthMm } from './proof/infiltration';
 export { compareLevels, levelsOf, spreadOf, type Level } from './proof/levels';
-export { nextTime, type NextTime, type Proved } from './proof/nextTime';
+export { nextTime, PROOF_COUNTS, type NextTime, type Proved } from './proof/nextTime';
 export { compareTapes, type TapedWheel } from './proof/compareTapes';
 export { coneProfile, ROOT_LIMIT_KPA, TRACKS, type ConeProfile, type ConeReading } from './proof/penetrometer';
 export { print, printFigures, type PrintFigures } from './proof/print';
@@ -224,6 +224,7 @@ export {
   judgeRoutine,
   ROUTINE_CODES,
   routineEvidence,
+  routineRim,
   routineOf,
   ROUTINES,
   routinesFor,

@@ -39,8 +39,8 @@ export { isOfTire, judgementOf, ownTireOf, routineTestOf, type OwnOfAxle, type W
 export { mergeChange } from './outing/mergeChange';
 export { tankLevel, withTankLevel } from './plan/tankLevel';
 export {
+  countsUntilMs,
   nextTimeOf,
-  PROVED_FOR_DAYS,
   provedOn,
   withProof,
   type ProofHistory,

@@ -1,7 +1,9 @@
 import type {
   AxlePlan,
   CeilingCode,
+  CeilingValue,
   FloorCode,
+  FloorValue,
   ClampCode,
   Kind,
   NamedFloor,
@@ -90,7 +92,8 @@ const heldWords = (code: NonNullable<ClampCode>): { readonly name: string; reado
   code === 'belowRoad' || code === 'rear' ? OTHER_WORDS[code] : LIMIT_WORDS[code];
 
 /** Whose the deciding figure of an axle is, in plain words; on the road the placard. */
-export function decidedBy({ clampedBy, provedKpa, remarks }: AxlePlan, school: SchoolCode | null): string {
+export function decidedBy({ clampedBy, provedKpa, remarks, floor }: AxlePlan, school: SchoolCode | null): string {
+  if (clampedBy === 'rimStrike' && floor.source.mark === 'measured') return 'where you tried its rim on an edge';
   if (clampedBy !== null) return heldWords(clampedBy).whose;
   if (provedKpa !== null) return 'what was proved here';
   if (school === null) return LIMIT_WORDS.placard.whose;
@@ -99,9 +102,15 @@ export function decidedBy({ clampedBy, provedKpa, remarks }: AxlePlan, school: S
   return DECIDED_BY[read ? 'loadSpeedTable' : school];
 }
 
+/** What a limit says; the rim's in other words where it was tried. */
+export const limitVoice = ({ code, source }: Pick<FloorValue, 'code' | 'source'> | CeilingValue): string =>
+  code === 'rimStrike' && source.mark === 'measured'
+    ? 'as far down as you tried it on an edge, or a step above where it struck'
+    : LIMIT_WORDS[code].voice;
+
 /** Why an axle goes no lower; clamped beads go lower than others. */
 export const floorText = ({ floor }: AxlePlan, beadHeld: boolean): string =>
-  floor.code === 'bead' && beadHeld ? 'its locks hold the bead that far' : LIMIT_WORDS[floor.code].voice;
+  floor.code === 'bead' && beadHeld ? 'its locks hold the bead that far' : limitVoice(floor);
 
 const CEILINGS: ReadonlySet<NonNullable<ClampCode>> = new Set([
   'placard',

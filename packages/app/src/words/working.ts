@@ -83,6 +83,8 @@ const SYMBOLS: Record<ValueName, string> = {
   steps: 'steps',
   stiffnessKgPerMm: 'Kz',
   strikeFloorKpa: 'rim',
+  roomKpa: 'room at',
+  struckKpa: 'struck at',
   tireWidthMm: 'w',
   trailShare: 'how far to 40 mm',
   treadWidthMm: 'width',
@@ -224,6 +226,10 @@ const STEPS: Record<WorkingStep['code'], readonly [title: string, formula: strin
   strikeFloor: [
     'Where the harder worked wheel drops so much further than at its start that the rim is struck or it folds',
     'p = (base + casing) / how much further − casing; 1.4, with a tube 1.15, an insert 1.6, 0.1 less on square edges',
+  ],
+  rimTried: [
+    'What you tried on an edge or in a ride, carried to this load',
+    'where there was room, at most that; where it was struck, a step above',
   ],
   sidewallMinimum: ['The sidewall’s minimum', 'as marked'],
   placardCeiling: ['No firmer than on the road', 'as you gave it'],

@@ -36,6 +36,15 @@ export interface PlanAxle {
   readonly roadLoadKg?: number;
   /** What its own tests gave; without it the handbook's values hold. */
   readonly own?: OwnTire;
+  /** How near an edge came to this wheel's rim, each time somebody looked. */
+  readonly rimTries?: readonly RimTry[];
+}
+
+/** A pressure and load at which an edge was tried on a rim, and whether it came through to it. */
+export interface RimTry {
+  readonly pressureKpa: number;
+  readonly wheelLoadKg: number;
+  readonly struck: boolean;
 }
 
 /**

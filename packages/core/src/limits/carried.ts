@@ -27,7 +27,7 @@ export function carriedKg(context: AxleContext, pressureKpa: number): number | n
   const { build, wheelLoadKg, axle, speedKmh, ground } = context;
   if (isBicycleTire(build)) {
     // A drop goes with load: what stands on it now, times how much further it may drop.
-    const atFloor = deflectionShare(build, wheelLoadKg, Math.max(0, strikeFloorKpa(context)));
+    const atFloor = deflectionShare(build, wheelLoadKg, Math.max(0, strikeFloorKpa(context) ?? 0));
     return (wheelLoadKg * atFloor) / deflectionShare(build, wheelLoadKg, pressureKpa);
   }
   const byCurve = curveHolds(context) && !isAssumed(axle.curve!) ? byCurveKg(context, pressureKpa) : null;

@@ -1,9 +1,9 @@
 import { CASING_KPA, DROP_SOURCE } from '../contact/bicycleDrop';
-import { isBicycleTire, widthOnRimMm } from '../contact/deflection';
+import { deflectionShare, isBicycleTire, pressureForShareKpa, widthOnRimMm } from '../contact/deflection';
 import type { AxleContext } from '../axle/axleContext';
 import { hardWorkedKpa, towardsFat, towardsTrail } from '../reference/bicyclePoints';
 import { isLike } from '../grounds/ground';
-import { assumption } from '../sources/source';
+import { assumption, measured } from '../sources/source';
 import type { Limit } from './limit';
 
 /**
@@ -24,30 +24,84 @@ export function pastTrade({ axle, build, ground }: AxleContext): number {
   return past - (isLike(ground, 'edges') ? EDGES_TAKE : 0);
 }
 
-/** The pressure below which a rim is struck, kPa: a drop goes with load over what holds it up, air and casing. */
-export function strikeFloorKpa(context: AxleContext): number {
+/** By the model alone: a drop goes with load over what holds it up, air and casing. kPa; null but for bicycles. */
+function modelledKpa(context: AxleContext): number | null {
+  if (!isBicycleTire(context.build)) return null;
   const hardKpa = (hardWorkedKpa(context) + CASING_KPA) / pastTrade(context) - CASING_KPA;
   const fat = context.ground.bicycle?.soft ? towardsFat(widthOnRimMm(context.build)) : 0;
   if (fat === 0 || hardKpa <= 0) return hardKpa;
   return hardKpa ** (1 - fat) * (FAT_LAST_SHARE * hardWorkedKpa(context)) ** fat;
 }
 
+/** Whether there is anything on a ground that a rim can be struck on. */
+const canStrike = ({ ground, build }: AxleContext): boolean =>
+  isBicycleTire(build) ? ground.bicycle?.soft !== true : isLike(ground, 'edges');
+
+/** What somebody's own tries on an edge come to under today's load: the bend that they showed, carried over. Exact. */
+function triedKpa({ axle, build, wheelLoadKg }: AxleContext) {
+  const carried = (struck: boolean): number[] =>
+    (axle.rimTries ?? [])
+      .filter((each) => each.struck === struck)
+      .map((each) =>
+        Math.max(
+          0,
+          pressureForShareKpa(build, wheelLoadKg, deflectionShare(build, each.wheelLoadKg, each.pressureKpa)),
+        ),
+      );
+  const [room, struck] = [carried(false), carried(true)];
+  return {
+    roomKpa: room.length > 0 ? Math.min(...room) : null,
+    struckKpa: struck.length > 0 ? Math.max(...struck) : null,
+  };
+}
+
+/**
+ * The pressure below which a rim is struck, kPa; null where nothing tells. Where there was room, the model's estimate
+ * gives way to it; where it was struck, a step above that holds, whatever else was found.
+ */
+export function strikeFloorKpa(context: AxleContext): number | null {
+  const modelled = modelledKpa(context);
+  const { roomKpa, struckKpa } = triedKpa(context);
+  const low = modelled !== null && roomKpa !== null ? Math.min(modelled, roomKpa) : modelled;
+  if (struckKpa === null || !canStrike(context)) return low;
+  return Math.max(low ?? 0, struckKpa + context.family.trialStepKpa);
+}
+
 /** The lowest before a rim is struck, a tube pinched or a tire folds. */
 export const rimStrike = {
   code: 'rimStrike',
   source: assumption,
-  pressureKpa: (context) => (isBicycleTire(context.build) ? strikeFloorKpa(context) : null),
-  trace: (context, pressureKpa) => [
-    {
-      code: 'strikeFloor',
-      inputs: {
-        baseKpa: hardWorkedKpa(context),
-        casingKpa: CASING_KPA,
-        pastTrade: pastTrade(context),
-        tireWidthMm: widthOnRimMm(context.build),
-      },
-      result: { name: 'strikeFloorKpa', value: pressureKpa },
-      source: DROP_SOURCE,
-    },
-  ],
+  sourceOf: (context) => (strikeFloorKpa(context) === modelledKpa(context) ? assumption : measured),
+  pressureKpa: strikeFloorKpa,
+  trace: (context, pressureKpa) => {
+    const modelled = modelledKpa(context);
+    const { roomKpa, struckKpa } = triedKpa(context);
+    return [
+      ...(modelled === null
+        ? []
+        : [
+            {
+              code: 'strikeFloor',
+              inputs: {
+                baseKpa: hardWorkedKpa(context),
+                casingKpa: CASING_KPA,
+                pastTrade: pastTrade(context),
+                tireWidthMm: widthOnRimMm(context.build),
+              },
+              result: { name: 'strikeFloorKpa', value: modelled },
+              source: DROP_SOURCE,
+            } as const,
+          ]),
+      ...(pressureKpa === modelled
+        ? []
+        : [
+            {
+              code: 'rimTried',
+              inputs: { ...(roomKpa !== null && { roomKpa }), ...(struckKpa !== null && { struckKpa }) },
+              result: { name: 'strikeFloorKpa', value: pressureKpa },
+              source: measured,
+            } as const,
+          ]),
+    ];
+  },
 } as const satisfies Limit;

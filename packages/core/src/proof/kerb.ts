@@ -9,5 +9,6 @@ export const kerb = defineRoutine({
   oneWheel: true,
   setup: {},
   run: { pressureKpa: GAUGE, rim: { type: 'choice', options: ['far', 'near', 'touches'] } },
+  rim: ({ pressureKpa, rim }) => ({ pressureKpa, struck: rim === 'touches' }),
   judge: (runs, _, on) => worst(runs, on, ({ rim }) => rim, { touches: 1, far: -1, near: 0 }),
 });

@@ -64,9 +64,21 @@ export function nextTime(
 export function deciding(proved: readonly Proved[]): Proved | null {
   const newest = [...proved].sort(
     (a, b) =>
-      b.at.slice(0, 10).localeCompare(a.at.slice(0, 10)) || WEIGHT[b.by] - WEIGHT[a.by] || b.at.localeCompare(a.at),
+      b.at.slice(0, 10).localeCompare(a.at.slice(0, 10)) ||
+      PROOF_COUNTS[b.by].weight - PROOF_COUNTS[a.by].weight ||
+      b.at.localeCompare(a.at),
   );
   return newest.find(({ by }) => by !== 'test') ?? newest[0] ?? null;
 }
 
-const WEIGHT: Record<Proved['by'], number> = { trial: 3, climb: 2, drive: 1, test: 0 };
+/**
+ * How each kind of proof counts: of the same day the one with the larger weight decides, and after so many days it counts
+ * no more. A trial compared; a climb tells of the ground as it was that season; what a test proposed was never driven.
+ * Assumptions.
+ */
+export const PROOF_COUNTS: Record<Proved['by'], { readonly weight: number; readonly days: number }> = {
+  trial: { weight: 3, days: 730 },
+  climb: { weight: 2, days: 365 },
+  drive: { weight: 1, days: 730 },
+  test: { weight: 0, days: 365 },
+};

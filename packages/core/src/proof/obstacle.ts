@@ -15,6 +15,7 @@ export const obstacle = defineRoutine({
     rim: { type: 'choice', options: ['clear', 'touches'] },
     clearanceMm: { type: 'number', unit: 'mm', min: 0, max: 1500, optional: true },
   },
+  rim: ({ pressureKpa, rim }) => ({ pressureKpa, struck: rim === 'touches' }),
   judge: (runs, _, on) =>
     worst(
       runs,

@@ -1,3 +1,4 @@
+import type { RimTry } from '../axle/planAxle';
 import type { Kind } from '../families/family';
 import { bracket } from './bracket';
 import { chalk } from './chalk';
@@ -59,6 +60,16 @@ export interface RoutineTest {
 /** What a test says. It never proposes what the plan's own floors and ceilings forbid. */
 export const judgeRoutine = ({ code, setup, runs, on }: RoutineTest): Judgement =>
   heldInLimits(routineOf(code).judge(runs as never, setup as never, on), on.limits ?? familyLimits(on.family));
+
+/** How near an edge came to the rim in each run of a test; none without the load on the wheel. */
+export function routineRim({ code, runs, on: { wheelLoadKg } }: RoutineTest): readonly RimTry[] {
+  const { rim } = routineOf(code);
+  if (!rim || wheelLoadKg === null) return [];
+  return runs.flatMap((run): RimTry[] => {
+    const seen = rim(run as never);
+    return seen ? [{ ...seen, wheelLoadKg }] : [];
+  });
+}
 
 export const routineEvidence = ({ code, setup, runs, on }: RoutineTest) =>
   routineOf(code).evidence?.(runs as never, setup as never, on) ?? [];

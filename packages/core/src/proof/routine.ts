@@ -133,6 +133,8 @@ export interface Routine<Setup extends Fields = Fields, Run extends Fields = Fie
     readonly rolls: boolean;
     readonly pressureKpa: (judgement: Judgement) => number | null;
   };
+  /** What a run tells of how near an edge came to the rim; null where it tells nothing of it. */
+  readonly rim?: (run: ValuesOf<Run>) => { readonly pressureKpa: number; readonly struck: boolean } | null;
   /** What it tells of the tire's own constants. */
   readonly evidence?: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => readonly Evidence[];
 }

@@ -17,6 +17,8 @@ export const turnAndHit = defineRoutine({
     rimStrikes: TIMES,
     burps: TIMES,
   },
+  // Folding is what the same floor is for.
+  rim: ({ pressureKpa, rimStrikes, turn }) => ({ pressureKpa, struck: rimStrikes > 0 || turn === 'folds' }),
   judge: (runs, _, on) =>
     worst(
       runs,

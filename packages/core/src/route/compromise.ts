@@ -15,6 +15,8 @@ export interface Leg {
   readonly modifiers: readonly ModifierCode[];
   readonly speedKmh: number | null;
   readonly axles: readonly PlanAxle[];
+  /** What was proved on its ground; without it the rule alone. */
+  readonly proved?: PlanInput['proved'];
   /** Against the other legs, above 0. */
   readonly weight: number;
 }

@@ -6,11 +6,14 @@ import {
   ownTire,
   routineEvidence,
   routineOf,
+  routineRim,
   sameSize,
+  type AxlePosition,
   type FamilyCode,
   type Judgement,
   type Observation,
   type OwnEstimate,
+  type RimTry,
   type RoutineCode,
   type RoutineTest,
   type RoutineValues,
@@ -93,6 +96,19 @@ export function ownTireOf(axle: TestedAxle, tests: readonly ProofTestRow[], fami
   const build = { ...buildOf(axle), ...(axle.measuredWidthMm !== null && { widthMm: axle.measuredWidthMm }) };
   return { observations, estimate: remembered(build, observations) };
 }
+
+/** How near an edge came to the rim of an axle, by every test of its wheels that counts. */
+export const rimTriesOf = (
+  axle: TestedAxle & Pick<RigAxle, 'position'>,
+  tests: readonly ProofTestRow[],
+  family: FamilyCode,
+): RimTry[] =>
+  tests
+    .filter((test) => test.counts && isOfTire(test, axle) && axleOfTest(test) === axle.position)
+    .flatMap((test) => routineRim(routineTestOf(test.kind, test.details, family)));
+
+/** The axle of the wheel that a test is written down for. */
+export const axleOfTest = ({ details }: ProofTestRow): AxlePosition => details.wheel.split(' ')[0] as AxlePosition;
 
 /** The estimate takes milliseconds and a screen asks for it at every stroke: the last few are kept by what went in. */
 const known = new Map<string, OwnEstimate>();

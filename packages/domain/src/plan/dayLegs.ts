@@ -12,7 +12,7 @@ import {
   type Result,
 } from '@dunlinmoss/core';
 
-import { planInput, type NoPlan } from './planInput';
+import { planInput, type NoPlan, type PlanRequest } from './planInput';
 
 /** One part of a day as it is put in. */
 export interface DayLeg {
@@ -44,18 +44,21 @@ export function workOutDay(
   rig: RigRow,
   tests: readonly ProofTestRow[],
   legs: readonly DayLeg[],
+  /** Fills in what was proved on each ground. */
+  withProof: <Asked extends PlanRequest>(asked: Asked) => Asked = (asked) => asked,
 ): Result<Compromise, DayProblem> {
   const inputs: PlanInput[] = [];
   for (const [index, { ground, loadCaseId }] of legs.entries()) {
-    const input = planInput(rig, tests, { ground, modifiers: [], speedKmh: null, loadCaseId });
+    const input = planInput(rig, tests, withProof({ ground, modifiers: [], speedKmh: null, loadCaseId }));
     if (!input.ok) return failure({ ...input.problem, leg: index });
     inputs.push(input.value);
   }
-  const parts = inputs.map(({ ground, modifiers, speedKmh, axles }, index): Leg => ({
+  const parts = inputs.map(({ ground, modifiers, speedKmh, axles, proved = [] }, index): Leg => ({
     ground,
     modifiers,
     speedKmh,
     axles,
+    proved,
     weight: legs[index]!.parts,
   }));
   const result = compromise(inputs[0]!, parts);

@@ -33,7 +33,7 @@ import {
 } from '@dunlinmoss/core';
 
 import { axleOnGauge, firstOnGauge, type GaugeUnits } from '../gauge/onGauge';
-import { ownTireOf } from '../evidence/evidence';
+import { ownTireOf, rimTriesOf } from '../evidence/evidence';
 
 /** Why no pressure can be planned for a rig before anything else is known. */
 export type NoPlan =
@@ -51,6 +51,7 @@ function heaviestOn({ wheels }: AxleLoad, side: 'left' | 'right'): number {
 /** An axle as a plan takes it but for its load, with what was measured on its tires. */
 function unweighedAxle(axle: RigAxle, tests: readonly ProofTestRow[], family: FamilyCode): UnweighedAxle {
   const own = ownTireOf(axle, tests, family);
+  const rimTries = rimTriesOf(axle, tests, family);
   const curve = curveOf(axle);
   return {
     position: axle.position,
@@ -69,6 +70,7 @@ function unweighedAxle(axle: RigAxle, tests: readonly ProofTestRow[], family: Fa
     maxKpa: axle.maxKpa,
     curve: curve.ok ? curve.value : null,
     ...(own && { own: own.estimate.tire }),
+    ...(rimTries.length > 0 && { rimTries }),
   };
 }
 
@@ -80,6 +82,8 @@ export function planAxles(
 ): Result<PlanAxle[], NoPlan> {
   const loadCase = loadCaseOf(rig, loadCaseId);
   if (!loadCase) return failure({ code: 'noLoadCase' });
+  // What was found on one rig moves no other, whatever list it comes in.
+  const own = tests.filter(({ rigId }) => rigId === rig.id);
   const loads = rigLoads(rig, loadCase);
   if (!loads.ok) return failure({ code: 'loads', problem: loads.problem });
   const [doubtful] = doubtfulLoads(rig.family, loads.value);
@@ -90,7 +94,7 @@ export function planAxles(
     rig.axles.map((axle, index): PlanAxle => {
       const load = loads.value.axles[index]!;
       return {
-        ...unweighedAxle(axle, tests, rig.family),
+        ...unweighedAxle(axle, own, rig.family),
         leftLoadKg: heaviestOn(load, 'left'),
         rightLoadKg: heaviestOn(load, 'right'),
       };

@@ -1,10 +1,10 @@
 import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
-import { planGround, psi, type GroundPlan } from '@dunlinmoss/core';
+import { planGround, PROOF_COUNTS, psi, type GroundPlan } from '@dunlinmoss/core';
 import fc from 'fast-check';
 
 import { planInput, type PlanRequest } from '../plan/planInput';
 import { sampleAxle, sampleCase, sampleRig } from '../testing/sampleRig';
-import { PROVED_FOR_DAYS, withProof, type ProofHistory } from './proved';
+import { withProof, type ProofHistory } from './proved';
 
 const NOW = Date.parse('2026-11-28T08:00:00Z');
 const DAY_MS = 86_400_000;
@@ -74,7 +74,7 @@ describe('withProof', () => {
       [outing(10, 18, 'keep', { groundCode: 'dampSand' })],
       [outing(10, 18, 'keep', { rigId: 'another' })],
       [outing(10, 18, 'keep', struck)],
-      [outing(PROVED_FOR_DAYS + 1, 18, 'keep')],
+      [outing(PROOF_COUNTS.drive.days + 1, 18, 'keep')],
     ]) {
       expect(startsOf(planWith({ outings }))).toEqual(rule);
     }

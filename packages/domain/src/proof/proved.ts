@@ -4,6 +4,7 @@ import {
   familyOf,
   nextTime,
   planGround,
+  PROOF_COUNTS,
   routineOf,
   type AxlePosition,
   type GroundCode,
@@ -12,11 +13,8 @@ import {
   type TireBuild,
 } from '@dunlinmoss/core';
 
-import { isOfTire, judgementOf } from '../evidence/evidence';
+import { axleOfTest, isOfTire, judgementOf } from '../evidence/evidence';
 import { planInput, type PlanRequest } from '../plan/planInput';
-
-/** What was proved counts for so long, days. Assumption: two seasons; new tires end it at once. */
-export const PROVED_FOR_DAYS = 730;
 
 /** The heaviest wheel of an axle in a load case, kg; undefined where nobody knows it. */
 function axleWheelKg(rig: RigRow, position: AxlePosition, loadCaseId: string | null): number | undefined {
@@ -80,7 +78,7 @@ function pressureOf(
 ): Pick<Proved, 'pressureKpa' | 'by'> | undefined {
   const judged = judgementOf(test, rig.family);
   const { proves } = routineOf(test.kind);
-  const own = test.details.wheel.split(' ')[0] as AxlePosition;
+  const own = axleOfTest(test);
   if (proves) {
     const pressureKpa = proves.pressureKpa(judged);
     if (pressureKpa === null) return undefined;
@@ -95,6 +93,10 @@ function pressureOf(
     : undefined;
 }
 
+/** Until when a proof counts, ms since 1970; new tires end it at once. */
+export const countsUntilMs = ({ at, by }: Pick<Proved, 'at' | 'by'>): number =>
+  Date.parse(at) + PROOF_COUNTS[by].days * 86_400_000;
+
 /** Where to begin next time with an axle on a ground, by what was proved there and counts. */
 export function nextTimeOf(
   rig: Pick<RigRow, 'family'>,
@@ -104,8 +106,7 @@ export function nextTimeOf(
   nowMs = Number.POSITIVE_INFINITY,
 ): NextTime | null {
   const fresh = proved.filter(
-    ({ counts, at }) =>
-      counts && (nowMs === Number.POSITIVE_INFINITY || nowMs - Date.parse(at) < PROVED_FOR_DAYS * 86_400_000),
+    ({ counts, at, by }) => counts && (nowMs === Number.POSITIVE_INFINITY || nowMs < countsUntilMs({ at, by })),
   );
   return nextTime(fresh, build, axle.wheelLoadKg, familyOf(rig.family).trialStepKpa, axle.startKpa);
 }

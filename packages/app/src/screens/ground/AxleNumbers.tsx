@@ -1,5 +1,5 @@
-import { familyOf, type GroundPlan } from '@dunlinmoss/core';
-import { axleOnGauge, type ProvedAxle } from '@dunlinmoss/domain';
+import { familyOf, type AxlePlan, type GroundPlan } from '@dunlinmoss/core';
+import { axleOnGauge, gaugeStepKpa, onGauge, type ProvedAxle } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
 import type { Units } from '../../settings/preferences';
@@ -45,6 +45,11 @@ export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersP
               ) : (
                 <>
                   {proofOf(axle.position) && <Text as="label">{provedText(proofOf(axle.position)!, units)}</Text>}
+                  {todayText(axle, startKpa, units) !== undefined && (
+                    <Text as="small" tone="rust">
+                      {todayText(axle, startKpa, units)}
+                    </Text>
+                  )}
                   {axle.provedKpa !== null && (
                     <Text as="small">{`by the rule ${pressure(axleOnGauge({ ...axle, startKpa: axle.ruleKpa }, units).startKpa, units)}`}</Text>
                   )}
@@ -80,6 +85,14 @@ export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersP
       )}
     </View>
   );
+}
+
+/** What keeps today's number from what was proved: its load and speed want more, or a limit allows less. */
+function todayText({ provedKpa }: AxlePlan, startKpa: number, units: Units): string | undefined {
+  if (provedKpa === null) return undefined;
+  const proved = onGauge(provedKpa, units);
+  if (Math.abs(proved - startKpa) < gaugeStepKpa(units) / 2) return undefined;
+  return startKpa > proved ? 'today’s load and speed want more' : 'today’s limit allows less';
 }
 
 /** Whose the number is, once where all axles have it from the same, with what the school alone would have. */

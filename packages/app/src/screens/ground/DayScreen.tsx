@@ -16,6 +16,7 @@ import { groundName } from '../../words/grounds';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
+import { useProof } from '../../hooks/useProof';
 import { DayResult } from './DayResult';
 import { LegFields } from './LegFields';
 
@@ -52,7 +53,8 @@ function OneDay({ question }: { readonly question: PlanQuery }) {
   const { legs } = typed;
   const minutes = parseNumber(typed.minutes);
   const wrong = minutes === undefined || minutes < 0 || minutes > 600;
-  const result = workOutDay(rig, tests, legs);
+  const proofOf = useProof(rig.id);
+  const result = workOutDay(rig, tests, legs, (asked) => proofOf(rig, tests, asked));
   const setLeg = (index: number, part: Partial<DayLeg>): void =>
     change({ legs: legs.with(index, { ...legs[index]!, ...part }) });
 

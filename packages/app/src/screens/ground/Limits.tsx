@@ -8,7 +8,7 @@ import { Text } from '../../components/Text';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { pressure } from '../../words/format';
-import { LIMIT_WORDS } from '../../words/limits';
+import { LIMIT_WORDS, limitVoice } from '../../words/limits';
 
 /** Each limit of each axle in its own voice; the ones that bind are named. */
 export function Limits({ plan, units }: { readonly plan: GroundPlan; readonly units: Units }) {
@@ -31,17 +31,17 @@ export function Limits({ plan, units }: { readonly plan: GroundPlan; readonly un
             <Text as="label" tone="muted">
               {AXLE_WORDS[position]}
             </Text>
-            {rows.map(({ limit: { code, pressureKpa }, binds, side }) => (
-              <View key={code} role="listitem" style={[styles.row, { borderColor: palette.line }]}>
+            {rows.map(({ limit, binds, side }) => (
+              <View key={limit.code} role="listitem" style={[styles.row, { borderColor: palette.line }]}>
                 <View style={styles.words}>
                   <Text as={binds ? 'strong' : 'body'}>
-                    {`${side === 'down' ? 'Not over' : 'Not below'}: ${LIMIT_WORDS[code].name}${binds ? ', binds' : ''}`}
+                    {`${side === 'down' ? 'Not over' : 'Not below'}: ${LIMIT_WORDS[limit.code].name}${binds ? ', binds' : ''}`}
                   </Text>
                   <Text as="small" tone="muted">
-                    {LIMIT_WORDS[code].voice}
+                    {limitVoice(limit)}
                   </Text>
                 </View>
-                <Text as="figure">{pressure(onGauge(pressureKpa, units, side), units)}</Text>
+                <Text as="figure">{pressure(onGauge(limit.pressureKpa, units, side), units)}</Text>
               </View>
             ))}
           </View>

@@ -1,8 +1,9 @@
 import { bodyOf, type OutingRow, type ProofTestRow } from '@dunlinmoss/contract';
 import type { AxlePosition, GroundPlan } from '@dunlinmoss/core';
-import { provedOn, type ProofOfAxle } from '@dunlinmoss/domain';
+import { countsUntilMs, provedOn, type ProofOfAxle } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
+import { useNow } from '../../data/clock';
 import { saveOuting, useOutingsOf } from '../../data/outings';
 import { save } from '../../data/outbox';
 import { Action } from '../../components/Action';
@@ -23,6 +24,7 @@ interface Proof extends Omit<ProofOfAxle, 'pressureKpa'> {
 export function ProvedBefore({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {
   const { rig, tests, asked, units } = question;
   const { rows: outings } = useOutingsOf(rig.id);
+  const nowMs = useNow(false);
   const [byRule, goByRule] = useByRule(rig.id, asked.ground);
   if (plan.school === null) return null;
   const ruleOf = (position: AxlePosition) => plan.axles.find((axle) => axle.position === position)?.ruleKpa;
@@ -34,6 +36,7 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
     }
   }
   if (proofs.size === 0) return null;
+  const counts = (proof: Proof): boolean => proof.counts && countsUntilMs(proof) >= nowMs;
   return (
     <Panel title="Proved here">
       {[...proofs.values()]
@@ -46,9 +49,14 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
             )
             .join(', ');
           const text = `${PROOF_WORDS[proof.by === 'drive' ? proof.decided : proof.by]}: ${numbers} ${units.pressure}, ${day(proof.at)}`;
+          const until = countsUntilMs(proof);
+          const state = !proof.counts ? ' (left out)' : until < nowMs ? ' (too long ago to count)' : '';
           return (
             <View key={proof.id} style={styles.proof}>
-              <Text tone={proof.counts ? 'ink' : 'muted'}>{proof.counts ? text : `${text} (left out)`}</Text>
+              <Text tone={counts(proof) ? 'ink' : 'muted'}>{text + state}</Text>
+              {counts(proof) && (
+                <Text as="small" tone="muted">{`Counts until ${day(new Date(until).toISOString())}.`}</Text>
+              )}
               <Action
                 label={proof.counts ? 'Leave it out' : 'Count it again'}
                 spoken={`${proof.counts ? 'Leave it out' : 'Count it again'}: ${text}`}
@@ -57,7 +65,9 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
             </View>
           );
         })}
-      <Action label={byRule ? 'Go by what was proved' : 'Go by the rule here'} onPress={() => goByRule(!byRule)} />
+      {(byRule || [...proofs.values()].some(counts)) && (
+        <Action label={byRule ? 'Go by what was proved' : 'Go by the rule here'} onPress={() => goByRule(!byRule)} />
+      )}
     </Panel>
   );
 }
