@@ -212,7 +212,7 @@ export {
   type BracketSetup,
 } from './proof/bracket';
 export { chalk, readChalk, type ChalkWord } from './proof/chalk';
-export { climb, predictedClimbs, type ClimbPrediction } from './proof/climb';
+export { climb, disagreement, predictedClimbs, type ClimbPrediction } from './proof/climb';
 export { coach, REACH, type TrialAdvice, type TrialRun } from './proof/coach';
 export { INCH_OF_WATER_ML, infiltrationMmPerH, KIT_RING_MM, waterDepthMm } from './proof/infiltration';
 export { compareLevels, levelsOf, spreadOf, type Level } from './proof/levels';
@@ -243,7 +243,7 @@ export type {
   RoutineValues,
   TestedOn,
 } from './proof/routine';
-export { readsGauge } from './proof/routine';
+export { isAskedOf, optionsFor, readsGauge } from './proof/routine';
 export { testLimitsOf } from './proof/testLimits';
 export type { TestLimits } from './proof/routine';
 export { tukeyCdf } from './proof/tukey';

@@ -41,16 +41,22 @@ export const learnedLines = (own: OwnTire, carcass: number, bicycle: boolean): L
   ].filter(({ readings }) => readings > 0);
 
 /** What was proved, and how. */
-export const PROOF_WORDS: Record<'keep' | 'lower' | 'higher' | 'trial' | 'climb' | 'test', string> = {
+export const PROOF_WORDS: Record<'keep' | 'lower' | 'higher' | 'trial' | 'climb' | 'away' | 'test', string> = {
   keep: 'Kept',
   lower: 'Driven, to go lower',
   higher: 'Driven, to go higher',
   trial: 'Best in a trial',
   climb: 'Climbed',
+  away: 'Got away on the flat',
   test: 'As a test proposed',
 };
 
-const FOUND_WORDS = { trial: 'Found by a trial', climb: 'Climbed at', test: 'As a test proposed' } as const;
+const FOUND_WORDS = {
+  trial: 'Found by a trial',
+  climb: 'Climbed at',
+  away: 'Got away on the flat at',
+  test: 'As a test proposed',
+} as const;
 
 /** `Kept 16 psi on 3 May 2026`: what next time's start goes by. */
 export function fromText({ from }: NextTime, units: Units): string {
@@ -65,7 +71,12 @@ export function provedText({ from }: NextTime, units: Units): string {
   const then = from.decided === 'lower' ? ', to go lower' : from.decided === 'higher' ? ', to go higher' : '';
   return `${how} at ${pressure(from.pressureKpa, units)}${then}, ${day(from.at)}`;
 }
-const PROVED_WORDS = { trial: 'best in a trial', climb: 'climbed', test: 'as a test proposed,' } as const;
+const PROVED_WORDS = {
+  trial: 'best in a trial',
+  climb: 'climbed',
+  away: 'got away',
+  test: 'as a test proposed,',
+} as const;
 
 /** What was added to it, and how it differs from the rule of thumb. */
 export function nextTimeText(next: NextTime, units: Units): string {

@@ -1,7 +1,11 @@
 import { SOIL_CODES, soilOf, type SoilCode } from '../soil/soils';
 import { wheelOnSoil } from '../soil/wheelOnSoil';
-import { levelsOf } from './levels';
-import { defineRoutine, GAUGE, judgement, type TestedOn } from './routine';
+import type { Kind } from '../families/family';
+import { firmestThatWent, judgeFirmest, OTHER_AXLE, otherAxleOf } from './firmest';
+import { defineRoutine, GAUGE, type TestedOn } from './routine';
+
+/** Who tells which wheel lost its hold, and how they sat. */
+const TWO_WHEELS: readonly Kind[] = ['bicycle', 'motorcycle'];
 
 /** Same slope, same gear, idle, no run-up: the firmest pressure that still goes up does the least work to the tire. */
 export const climb = defineRoutine({
@@ -20,7 +24,15 @@ export const climb = defineRoutine({
     pressureKpa: GAUGE,
     result: { type: 'choice', options: ['reached', 'nearly', 'stopped'] },
     distanceM: { type: 'number', unit: 'm', min: 0, max: 500, optional: true },
-    brokeLoose: { type: 'choice', options: ['start', 'way', 'crest', 'dugIn'], optional: true },
+    otherAxleKpa: OTHER_AXLE,
+    brokeLoose: {
+      type: 'choice',
+      options: ['start', 'way', 'crest', 'dugIn'],
+      only: { dugIn: ['car', 'quad', 'motorcycle', 'farm'] },
+      optional: true,
+    },
+    slipped: { type: 'choice', options: ['rear', 'front', 'frontLifted'], kinds: TWO_WHEELS, optional: true },
+    rider: { type: 'choice', options: ['seated', 'standing'], kinds: TWO_WHEELS, optional: true },
   },
   score: {
     better: 'more',
@@ -33,69 +45,20 @@ export const climb = defineRoutine({
   proves: {
     by: 'climb',
     rolls: true,
-    pressureKpa: ({ levels, contradictions }) =>
-      contradictions.length > 0 ? null : (levels.find(({ mean }) => mean === 1)?.pressureKpa ?? null),
+    pressureKpa: firmestThatWent,
+    otherKpa: otherAxleOf,
   },
-  judge: (runs, _, { family }) => {
-    const went = levelsOf(
-      runs.map(({ pressureKpa, result }) => ({ kpa: pressureKpa, value: result === 'reached' ? 1 : 0 })),
-    );
-    // Softer and stopped where firmer went up: one of the two was not the same attempt.
-    const contradictions = runs.flatMap((softer, i) =>
-      runs.flatMap((firmer, j): (readonly [number, number])[] =>
-        softer.result !== 'reached' && firmer.result === 'reached' && softer.pressureKpa <= firmer.pressureKpa
-          ? [[i, j]]
-          : [],
-      ),
-    );
-    const words = runs.map(({ brokeLoose, result }) => (result === 'reached' ? result : (brokeLoose ?? result)));
-    const passes = went.filter(({ mean }) => mean === 1);
-    const firmest = passes[0];
-    const above = went.filter(({ mean, pressureKpa }) => mean < 1 && pressureKpa > (firmest?.pressureKpa ?? -1)).at(-1);
-    const step = family.trialStepKpa;
-    const common = { levels: went, runs: words, contradictions };
-    if (went.length === 0) return judgement({ verdict: 'noRuns', move: 'again', ...common });
-    if (!firmest) {
-      const softest = went.at(-1)!.pressureKpa;
-      // One that nearly got there wants one step, not two.
-      const steps = runs.some(({ result, pressureKpa }) => result === 'nearly' && pressureKpa === softest) ? 1 : 2;
-      const dugIn = runs.some(({ brokeLoose }) => brokeLoose === 'dugIn');
-      return judgement({
-        verdict: dugIn ? 'dugIn' : 'nonePasses',
-        move: 'softer',
-        stepKpa: steps * step,
-        tryKpa: Math.max(0, softest - steps * step),
-        ...common,
-      });
-    }
-    // Laplace's rule of succession: chance that the next attempt goes up as well. Exact.
-    const sure = (firmest.values.length + 1) / (firmest.values.length + 2);
-    const gap = above ? above.pressureKpa - firmest.pressureKpa : null;
-    if (contradictions.length > 0) {
-      return judgement({ verdict: 'contradicts', move: 'again', tryKpa: firmest.pressureKpa, sure, ...common });
-    }
-    if (gap === null)
-      return judgement({
-        verdict: 'allPass',
-        move: 'firmer',
-        stepKpa: 2 * step,
-        tryKpa: firmest.pressureKpa + 2 * step,
-        sure,
-        ...common,
-      });
-    if (gap > 1.5 * step) {
-      const halves = Math.round(gap / 2 / step) * step;
-      return judgement({
-        verdict: 'between',
-        move: 'firmer',
-        stepKpa: halves,
-        tryKpa: firmest.pressureKpa + halves,
-        sure,
-        ...common,
-      });
-    }
-    return judgement({ verdict: 'found', move: 'keep', tryKpa: firmest.pressureKpa, sure, ...common });
-  },
+  judge: (runs, _, { family }) =>
+    judgeFirmest(
+      runs.map(({ pressureKpa, result, brokeLoose, slipped }) => ({
+        pressureKpa,
+        went: result === 'reached',
+        nearly: result === 'nearly',
+        dugIn: brokeLoose === 'dugIn',
+        word: result === 'reached' ? result : (brokeLoose ?? (slipped ? `slipped ${slipped}` : result)),
+      })),
+      family.trialStepKpa,
+    ),
 });
 
 /** What ground that gives way says of one pressure. */
@@ -130,4 +93,37 @@ export function predictedClimbs(
     const place = 1 + wheels.filter((other) => other.pullKn !== null && other.pullKn > pullKn).length;
     return { pressureKpa, code: 'place', place };
   });
+}
+
+/** A prediction and a trial that can't both be right. */
+export interface Disagreement {
+  /** It went up where the formulas say it can't, or stopped where they say it climbs. */
+  readonly code: 'wentUp' | 'stopped';
+  readonly pressureKpa: number;
+}
+
+/** A prediction this near the slope is neither for nor against it, degrees. Assumption: no nearer than the formulas are. */
+const NEAR_DEG = 2;
+
+/**
+ * Where the trial contradicts what was predicted for the soil that was chosen: the firmest pressure that went up against
+ * it, else the softest that stopped against it. Null where they agree, or too little is known to say.
+ */
+export function disagreement(
+  predicted: readonly ClimbPrediction[],
+  levels: readonly { readonly pressureKpa: number; readonly mean: number }[],
+  slopeDeg: number | null,
+): Disagreement | null {
+  const told = levels.flatMap(({ pressureKpa, mean }) => {
+    const prediction = predicted.find((each) => each.pressureKpa === pressureKpa);
+    if (!prediction || prediction.code === 'place') return [];
+    // Without a slope only what can't move at all, or climbs in any case, can be wrong.
+    const spareDeg = prediction.code === 'sinksIn' ? Number.NEGATIVE_INFINITY : prediction.climbsDeg - (slopeDeg ?? 0);
+    return [{ pressureKpa, mean, spareDeg }];
+  });
+  const wentUp = told.find(({ mean, spareDeg }) => mean === 1 && spareDeg < -NEAR_DEG);
+  if (wentUp) return { code: 'wentUp', pressureKpa: wentUp.pressureKpa };
+  const stopped =
+    slopeDeg === null ? undefined : told.findLast(({ mean, spareDeg }) => mean === 0 && spareDeg > NEAR_DEG);
+  return stopped ? { code: 'stopped', pressureKpa: stopped.pressureKpa } : null;
 }

@@ -7,17 +7,23 @@ export const feel = defineRoutine({
   kinds: ['car', 'quad', 'motorcycle', 'bicycle', 'farm'],
   minutes: 1,
   oneWheel: false,
-  setup: {},
+  setup: { end: { type: 'choice', options: ['front', 'rear'], optional: true } },
   run: {
     pressureKpa: GAUGE,
-    symptom: { type: 'choice', options: ['well', 'pings', 'folds', 'drags', 'pushesWide', 'wanders', 'spins'] },
+    symptom: {
+      type: 'choice',
+      options: ['well', 'bottomsOut', 'pings', 'bouncy', 'folds', 'drags', 'pushesWide', 'wanders', 'spins'],
+    },
   },
+  speaksOf: ({ end }) => end,
   judge: (runs, _, on) =>
     worst(runs, on, ({ symptom }) => symptom, {
+      bottomsOut: 1,
       folds: 1,
       wanders: 1,
       drags: 1,
       pings: -1,
+      bouncy: -1,
       pushesWide: -1,
       spins: -1,
       well: 0,

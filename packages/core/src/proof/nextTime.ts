@@ -9,8 +9,8 @@ export interface Proved {
   readonly wheelLoadKg: number;
   /** What was decided there: kept, or that it should have been lower or higher. */
   readonly decided: 'keep' | 'lower' | 'higher';
-  /** Found by a trial of several runs, by a climb, by having driven it, or proposed by another test. */
-  readonly by: 'trial' | 'climb' | 'drive' | 'test';
+  /** Found by a trial of several runs, by a climb, by driving off on the flat, by having driven it, or proposed by another test. */
+  readonly by: 'trial' | 'climb' | 'away' | 'drive' | 'test';
   /** The row that says so. */
   readonly id: string;
 }
@@ -79,6 +79,7 @@ export function deciding(proved: readonly Proved[]): Proved | null {
 export const PROOF_COUNTS: Record<Proved['by'], { readonly weight: number; readonly days: number }> = {
   trial: { weight: 3, days: 730 },
   climb: { weight: 2, days: 365 },
+  away: { weight: 2, days: 365 },
   drive: { weight: 1, days: 730 },
   test: { weight: 0, days: 365 },
 };

@@ -13,6 +13,7 @@ export const obstacle = defineRoutine({
     wrap: { type: 'choice', options: ['none', 'some', 'folds'] },
     bulge: { type: 'choice', options: ['clear', 'near', 'scrapes'] },
     rim: { type: 'choice', options: ['clear', 'touches'] },
+    felt: { type: 'choice', options: ['felt', 'notFelt'], optional: true },
     clearanceMm: { type: 'number', unit: 'mm', min: 0, max: 1500, optional: true },
   },
   rim: ({ pressureKpa, rim }) => ({ pressureKpa, struck: rim === 'touches' }),
@@ -20,16 +21,19 @@ export const obstacle = defineRoutine({
     worst(
       runs,
       on,
-      ({ wrap, bulge, rim }) =>
+      ({ wrap, bulge, rim, felt }) =>
         rim === 'touches'
           ? 'rimTouches'
           : bulge === 'scrapes'
             ? 'sidewallScrapes'
             : wrap === 'folds'
               ? 'folds'
-              : wrap === 'none'
-                ? 'hardly'
-                : 'right',
-      { rimTouches: 2, sidewallScrapes: 1, folds: 1, hardly: -1, right: 0 },
+              : bulge === 'near'
+                ? 'bulgeNear'
+                : wrap === 'none' || felt === 'felt'
+                  ? 'hardly'
+                  : 'right',
+      // A bulge that comes near the rock is the last that is any use: no softer.
+      { rimTouches: 2, sidewallScrapes: 1, folds: 1, bulgeNear: 0, hardly: -1, right: 0 },
     ),
 });

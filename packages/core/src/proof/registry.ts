@@ -9,12 +9,14 @@ import { kerb } from './kerb';
 import { obstacle } from './obstacle';
 import { penetrometer } from './penetrometer';
 import { print } from './print';
+import { pullAway } from './pullAway';
 import { rollOut } from './rollOut';
 import type { Judgement, Routine, RoutineValues, TestedOn } from './routine';
 import { rut } from './rut';
 import { shake } from './shake';
 import { split } from './split';
 import { standingHeight } from './standingHeight';
+import { steadyPower } from './steadyPower';
 import { tape } from './tape';
 import { familyLimits, heldInLimits } from './testLimits';
 import { turnAndHit } from './turnAndHit';
@@ -26,11 +28,13 @@ export const ROUTINES = [
   chalk,
   standingHeight,
   climb,
+  pullAway,
   split,
   obstacle,
   turnAndHit,
   kerb,
   rollOut,
+  steadyPower,
   shake,
   feel,
   bracket,

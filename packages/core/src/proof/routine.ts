@@ -13,29 +13,47 @@ export interface TestLimits {
 }
 
 /** What a number of a test is counted in. `rating` goes from 1, bad, to 10, good. */
-export type FieldUnit = 'kpa' | 'mm' | 'mm2' | 'ml' | 'm' | 's' | 'deg' | 'times' | 'rating';
+export type FieldUnit = 'kpa' | 'mm' | 'mm2' | 'ml' | 'm' | 's' | 'deg' | 'watt' | 'times' | 'rating';
 
 /** One thing that is written down. The unit is the end of its name, as everywhere. */
-export type Field =
-  | {
-      readonly type: 'number';
-      readonly unit: FieldUnit;
-      readonly min: number;
-      readonly max: number;
-      readonly whole?: boolean;
-      /** Read off a tire gauge: the gauge's offset is taken off before anything is judged. */
-      readonly gauge?: boolean;
-      /** Can be taken off the clock that runs on the screen. */
-      readonly clock?: boolean;
-      readonly optional?: boolean;
-    }
-  | { readonly type: 'choice'; readonly options: readonly string[]; readonly optional?: boolean }
-  /** A wheel of the rig, as `wheelKey` writes it. */
-  | { readonly type: 'wheel'; readonly optional?: boolean }
-  /** A closed line of points, mm. */
-  | { readonly type: 'outline'; readonly optional: true }
-  /** Something kept elsewhere under this id. */
-  | { readonly type: 'id'; readonly optional: true };
+export type Field = FieldOfKinds &
+  (
+    | {
+        readonly type: 'number';
+        readonly unit: FieldUnit;
+        readonly min: number;
+        readonly max: number;
+        readonly whole?: boolean;
+        /** Read off a tire gauge: the gauge's offset is taken off before anything is judged. */
+        readonly gauge?: boolean;
+        /** Can be taken off the clock that runs on the screen. */
+        readonly clock?: boolean;
+        readonly optional?: boolean;
+      }
+    | {
+        readonly type: 'choice';
+        readonly options: readonly string[];
+        readonly optional?: boolean;
+        /** Options that only some kinds of rig meet. */
+        readonly only?: Readonly<Record<string, readonly Kind[]>>;
+      }
+    /** A wheel of the rig, as `wheelKey` writes it. */
+    | { readonly type: 'wheel'; readonly optional?: boolean }
+    /** A closed line of points, mm. */
+    | { readonly type: 'outline'; readonly optional: true }
+    /** Something kept elsewhere under this id. */
+    | { readonly type: 'id'; readonly optional: true }
+  );
+
+interface FieldOfKinds {
+  /** The kinds of rig it is asked of; all, without. Such a field is optional. */
+  readonly kinds?: readonly Kind[];
+}
+
+/** Whether a field is asked of a kind of rig, and which options of it. */
+export const isAskedOf = ({ kinds }: Field, kind: Kind): boolean => kinds === undefined || kinds.includes(kind);
+export const optionsFor = (field: Extract<Field, { type: 'choice' }>, kind: Kind): readonly string[] =>
+  field.options.filter((option) => field.only?.[option]?.includes(kind) ?? true);
 
 export type Fields = Readonly<Record<string, Field>>;
 export type OutlineMm = readonly (readonly [xMm: number, yMm: number])[];
@@ -129,10 +147,14 @@ export interface Routine<Setup extends Fields = Fields, Run extends Fields = Fie
    * whole rig did, every axle with it.
    */
   readonly proves?: {
-    readonly by: 'trial' | 'climb';
+    readonly by: 'trial' | 'climb' | 'away';
     readonly rolls: boolean;
     readonly pressureKpa: (judgement: Judgement) => number | null;
+    /** What the other axle had then, where it was written down, kPa; null where it was not. */
+    readonly otherKpa?: (runs: readonly ValuesOf<Run>[], pressureKpa: number) => number | null;
   };
+  /** The axle that it speaks of, where that is not the one of its wheel. */
+  readonly speaksOf?: (setup: ValuesOf<Setup>) => 'front' | 'rear' | null;
   /** What a run tells of how near an edge came to the rim; null where it tells nothing of it. */
   readonly rim?: (run: ValuesOf<Run>) => { readonly pressureKpa: number; readonly struck: boolean } | null;
   /** What it tells of the tire's own constants. */

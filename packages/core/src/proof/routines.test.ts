@@ -2,7 +2,8 @@ import { familyOf } from '../families/registry';
 import { REFERENCE_RIG } from '../reference/referenceRig';
 import { psi } from '../units/units';
 import { judgeRoutine, routineEvidence, routineOf, ROUTINES, routinesFor, type RoutineCode } from './registry';
-import type { Judgement, RoutineValues } from './routine';
+import { disagreement } from './climb';
+import { isAskedOf, optionsFor, type Field, type Judgement, type RoutineValues } from './routine';
 
 const on = (family: Parameters<typeof familyOf>[0] = 'fourWheel', wheelLoadKg: number | null = 600) => ({
   family: familyOf(family),
@@ -126,6 +127,81 @@ describe('climb', () => {
   });
 });
 
+describe('climb of a bicycle', () => {
+  it('says which wheel lost its hold, and is not asked whether it dug in', () => {
+    const run = { pressureKpa: psi(20), result: 'stopped', distanceM: null, brokeLoose: null, slipped: 'rear' };
+    expect(judge('climb', [run], {}, 'mountainBike').runs).toEqual(['slipped rear']);
+    const field = routineOf('climb').run.brokeLoose as Extract<Field, { type: 'choice' }>;
+    expect(optionsFor(field, 'bicycle')).not.toContain('dugIn');
+    expect(optionsFor(field, 'car')).toContain('dugIn');
+    expect(isAskedOf(routineOf('climb').run.slipped!, 'car')).toBe(false);
+  });
+});
+
+describe('pullAway', () => {
+  const start = (at: number, result: string): RoutineValues => ({ pressureKpa: psi(at), result, otherAxleKpa: null });
+
+  it('finds the firmest that gets away, and stops where it digs', () => {
+    expect(judge('pullAway', [start(40, 'digsIn')]).verdict).toBe('dugIn');
+    const found = judge('pullAway', [start(17, 'labors'), start(15, 'away'), start(15, 'away')]);
+    expect(found).toMatchObject({ verdict: 'found', move: 'keep' });
+    expect(inPsi(routineOf('pullAway').proves!.pressureKpa(found))).toBe(15);
+    const crossed = judge('pullAway', [start(40, 'away'), start(15, 'digsIn')]);
+    expect(crossed.verdict).toBe('contradicts');
+    expect(routineOf('pullAway').proves!.pressureKpa(crossed)).toBeNull();
+  });
+
+  it('knows what the other axle had at that pressure, and nothing where nobody wrote it down', () => {
+    const { otherKpa } = routineOf('pullAway').proves!;
+    const runs = [
+      { ...start(15, 'away'), otherAxleKpa: psi(18) },
+      { ...start(15.2, 'away'), otherAxleKpa: psi(19) },
+      { ...start(30, 'digsIn'), otherAxleKpa: psi(35) },
+    ];
+    expect(otherKpa!(runs as never, psi(15))! / psi(1)).toBeCloseTo(18.5, 9);
+    expect(otherKpa!([start(15, 'away')] as never, psi(15))).toBeNull();
+    // A row that was kept on a device before there was such a field.
+    expect(otherKpa!([{ pressureKpa: psi(15), result: 'away' }] as never, psi(15))).toBeNull();
+  });
+});
+
+describe('steadyPower', () => {
+  it('takes the pressure with less power, once the runs say so', () => {
+    const runs = [30, 30, 30, 26, 26, 26].map((at, index) => ({
+      pressureKpa: psi(at),
+      powerW: (at === 30 ? 210 : 200) + (index % 3),
+    }));
+    const judged = judge('steadyPower', runs, { surface: 'rough' }, 'gravelBike');
+    expect(judged).toMatchObject({ verdict: 'better', move: 'keep' });
+    expect(inPsi(judged.tryKpa)).toBe(26);
+  });
+});
+
+describe('disagreement', () => {
+  const predicted = [36, 26, 16].map((at, index) => ({
+    pressureKpa: psi(at),
+    code: 'climbs' as const,
+    climbsDeg: [-3, 1, 6][index]!,
+  }));
+  const level = (at: number, mean: number) => ({ pressureKpa: psi(at), mean });
+
+  it.each([
+    ['all as predicted', [level(36, 0), level(16, 1)], 5, null],
+    ['up at a pressure that can’t move on the level', [level(36, 1)], null, 'wentUp'],
+    ['up a slope that is too steep for it', [level(26, 1), level(16, 1)], 5, 'wentUp'],
+    ['stopped where it climbs with some in hand', [level(16, 0)], 3, 'stopped'],
+    ['stopped, but nobody knows how steep', [level(16, 0)], null, null],
+    ['as near as the formulas are', [level(16, 0)], 5, null],
+    ['now this, now that', [level(16, 0.5)], 3, null],
+  ] as const)('%s', (_, levels, slopeDeg, code) => {
+    expect(disagreement(predicted, levels, slopeDeg)?.code ?? null).toBe(code);
+  });
+
+  it('is not told of a bicycle, whose order alone is predicted', () => {
+    expect(disagreement([{ pressureKpa: psi(26), code: 'place', place: 2 }], [level(26, 1)], 9)).toBeNull();
+  });
+});
+
 describe('split', () => {
   const pull = (left: number, right: number, slippedFirst: string): RoutineValues => ({
     pressureKpa: psi(left),
@@ -138,6 +214,11 @@ describe('split', () => {
     const both = judge('split', [pull(26, 16, 'left'), pull(16, 26, 'right')]);
     expect(both).toMatchObject({ verdict: 'softerHolds', move: 'softer', runs: ['softerHeld', 'softerHeld'] });
     expect(inPsi(both.tryKpa)).toBe(16);
+  });
+
+  it('learns nothing where neither side slips, and sends to slicker ground', () => {
+    expect(judge('split', [pull(26, 16, 'neither')])).toMatchObject({ verdict: 'neitherSlips', move: 'again' });
+    expect(judge('split', [pull(26, 16, 'neither'), pull(16, 26, 'right')]).verdict).toBe('changeSides');
   });
 
   it('sees a side that only stood on better ground', () => {
@@ -183,7 +264,11 @@ describe('tests that go by the worst', () => {
   it.each([
     ['obstacle', { wrap: 'some', bulge: 'clear', rim: 'touches', clearanceMm: 180 }, 'rimTouches', 'firmer'],
     ['obstacle', { wrap: 'none', bulge: 'clear', rim: 'clear', clearanceMm: null }, 'hardly', 'softer'],
-    ['obstacle', { wrap: 'some', bulge: 'near', rim: 'clear', clearanceMm: null }, 'right', 'keep'],
+    ['obstacle', { wrap: 'some', bulge: 'clear', rim: 'clear', clearanceMm: null }, 'right', 'keep'],
+    ['obstacle', { wrap: 'some', bulge: 'near', rim: 'clear', clearanceMm: null }, 'bulgeNear', 'keep'],
+    ['obstacle', { wrap: 'some', bulge: 'clear', rim: 'clear', felt: 'felt', clearanceMm: null }, 'hardly', 'softer'],
+    ['feel', { symptom: 'bottomsOut' }, 'bottomsOut', 'firmer'],
+    ['feel', { symptom: 'bouncy' }, 'bouncy', 'softer'],
     ['kerb', { rim: 'touches' }, 'touches', 'firmer'],
     ['kerb', { rim: 'far' }, 'far', 'softer'],
     ['kerb', { rim: 'near' }, 'near', 'keep'],

@@ -10,19 +10,20 @@ export const split = defineRoutine({
   run: {
     pressureKpa: GAUGE,
     otherKpa: GAUGE,
-    slippedFirst: { type: 'choice', options: ['left', 'right', 'together'] },
+    slippedFirst: { type: 'choice', options: ['left', 'right', 'together', 'neither'] },
   },
   judge: (runs, _, { family }) => {
     const softerIsLeft = (run: (typeof runs)[number]): boolean => run.pressureKpa < run.otherKpa;
     const told = runs.filter(
-      ({ pressureKpa, otherKpa, slippedFirst }) => pressureKpa !== otherKpa && slippedFirst !== 'together',
+      ({ pressureKpa, otherKpa, slippedFirst }) =>
+        pressureKpa !== otherKpa && (slippedFirst === 'left' || slippedFirst === 'right'),
     );
     const softerHeld = told.filter((run) => (run.slippedFirst === 'left') !== softerIsLeft(run));
     const words = runs.map((run) =>
       run.pressureKpa === run.otherKpa
         ? 'alike'
-        : run.slippedFirst === 'together'
-          ? 'together'
+        : run.slippedFirst === 'together' || run.slippedFirst === 'neither'
+          ? run.slippedFirst
           : (run.slippedFirst === 'left') !== softerIsLeft(run)
             ? 'softerHeld'
             : 'firmerHeld',
@@ -40,6 +41,9 @@ export const split = defineRoutine({
       ),
     );
     const common = { runs: words, figures, contradictions };
+    if (told.length === 0 && words.includes('neither')) {
+      return judgement({ verdict: 'neitherSlips', move: 'again', ...common });
+    }
     if (told.length < 2) return judgement({ verdict: 'changeSides', move: 'again', ...common });
     // Rule of succession on which of the two holds better. Exact.
     const share = softerHeld.length / told.length;

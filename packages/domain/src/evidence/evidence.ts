@@ -108,7 +108,8 @@ export const rimTriesOf = (
     .flatMap((test) => routineRim(routineTestOf(test.kind, test.details, family)));
 
 /** The axle of the wheel that a test is written down for. */
-export const axleOfTest = ({ details }: ProofTestRow): AxlePosition => details.wheel.split(' ')[0] as AxlePosition;
+export const axleOfTest = ({ kind, details }: ProofTestRow): AxlePosition =>
+  routineOf(kind).speaksOf?.(details.setup as never) ?? (details.wheel.split(' ')[0] as AxlePosition);
 
 /** The estimate takes milliseconds and a screen asks for it at every stroke: the last few are kept by what went in. */
 const known = new Map<string, OwnEstimate>();

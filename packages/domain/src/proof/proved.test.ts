@@ -104,6 +104,24 @@ describe('withProof', () => {
     }
   });
 
+  it('takes what the other axle had where it was written down, not a share of the rule', () => {
+    const outings = [outing(10, 18, null)];
+    const went = climb(9, [[18, 'reached']]);
+    const details = { ...went.details, runs: went.details.runs.map((run) => ({ ...run, otherAxleKpa: psi(15) })) };
+    expect(startsOf(planWith({ outings, tests: [{ ...went, details } as ProofTestRow] }))).toEqual([15, 18]);
+  });
+
+  it('takes a feeling at the front for the front, whatever wheel the test was begun on', () => {
+    const outings = [outing(10, 18, null)];
+    const { details, ...row } = climb(9, []);
+    const felt = {
+      ...row,
+      kind: 'feel',
+      details: { ...details, setup: { end: 'front' }, runs: [{ pressureKpa: psi(18), symptom: 'well' }] },
+    } as unknown as ProofTestRow;
+    expect(startsOf(planWith({ outings, tests: [felt] }))).toEqual([18, rule[1]]);
+  });
+
   it('keeps the rule beside it, and says where it stands from', () => {
     const { axles } = planWith({ outings: [outing(10, 18, 'keep')] });
     expect(axles.map(({ ruleKpa }) => Number((ruleKpa / psi(1)).toFixed(2)))).toEqual(rule);

@@ -13,7 +13,7 @@ import {
   type TireBuild,
 } from '@dunlinmoss/core';
 
-import { axleOfTest, isOfTire, judgementOf } from '../evidence/evidence';
+import { axleOfTest, isOfTire, judgementOf, routineTestOf } from '../evidence/evidence';
 import { planInput, type PlanRequest } from '../plan/planInput';
 
 /** The heaviest wheel of an axle in a load case, kg; undefined where nobody knows it. */
@@ -83,6 +83,11 @@ function pressureOf(
     const pressureKpa = proves.pressureKpa(judged);
     if (pressureKpa === null) return undefined;
     if (own === position) return { pressureKpa, by: proves.by };
+    const otherKpa =
+      rig.axles.length === 2
+        ? proves.otherKpa?.(routineTestOf(test.kind, test.details, rig.family).runs as never, pressureKpa)
+        : null;
+    if (otherKpa != null) return { pressureKpa: otherKpa, by: proves.by };
     const [there, here] = [ruleOf(own), ruleOf(position)];
     if (!proves.rolls || !there || here === undefined) return undefined;
     return { pressureKpa: (pressureKpa * here) / there, by: proves.by };

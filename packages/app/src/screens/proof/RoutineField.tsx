@@ -1,4 +1,4 @@
-import type { Field, FieldUnit } from '@dunlinmoss/core';
+import { optionsFor, type Field, type FieldUnit, type Kind } from '@dunlinmoss/core';
 
 import { Choice } from '../../components/Choice';
 import { NumberField } from '../../components/NumberField';
@@ -14,16 +14,28 @@ interface RoutineFieldProps {
   readonly value: FieldText;
   readonly onChange: (value: FieldText) => void;
   readonly options?: Readonly<Record<string, string>> | undefined;
+  /** The kind of rig: some options are only for some. */
+  readonly kind: Kind;
   /** The rig's wheels by key. */
   readonly wheels: Readonly<Record<string, string>>;
   readonly problem?: string | undefined;
 }
 
 /** Units that nobody chooses. */
-const UNITS: Partial<Record<FieldUnit, string>> = { s: 's', deg: '°', rating: '1–10' };
+const UNITS: Partial<Record<FieldUnit, string>> = { s: 's', deg: '°', watt: 'W', rating: '10 is best' };
 
 /** One field of a test, by what the test says of it. What no person types has no field. */
-export function RoutineField({ field, label, spoken, value, onChange, options, wheels, problem }: RoutineFieldProps) {
+export function RoutineField({
+  field,
+  label,
+  spoken,
+  value,
+  onChange,
+  options,
+  kind,
+  wheels,
+  problem,
+}: RoutineFieldProps) {
   const quantity = quantityOf(field);
   const optional = field.optional === true && field.type !== 'choice' ? ' (if you like)' : '';
   if (quantity) {
@@ -51,7 +63,7 @@ export function RoutineField({ field, label, spoken, value, onChange, options, w
     );
   }
   if (field.type === 'choice' || field.type === 'wheel') {
-    const codes = field.type === 'wheel' ? Object.keys(wheels) : field.options;
+    const codes = field.type === 'wheel' ? Object.keys(wheels) : optionsFor(field, kind);
     const words = field.type === 'wheel' ? wheels : options;
     return (
       <>

@@ -1,4 +1,4 @@
-import { readsGauge, routineOf } from '@dunlinmoss/core';
+import { familyOf, isAskedOf, readsGauge, routineOf } from '@dunlinmoss/core';
 import { Controller, type Path } from 'react-hook-form';
 
 import { Choice } from '../../components/Choice';
@@ -22,22 +22,26 @@ interface FieldOfRoutineProps {
 }
 
 /** One field of the setup or of a run, by what the test says of it. */
-export function FieldOfRoutine({ open: { code, form, names }, name, run }: FieldOfRoutineProps) {
+export function FieldOfRoutine({ open: { code, form, names, rig }, name, run }: FieldOfRoutineProps) {
   const routine = routineOf(code);
   const words = ROUTINE_WORDS[code];
   const label = words.fields[name] ?? name;
+  const { kind } = familyOf(rig.family);
+  const field = (run === undefined ? routine.setup : routine.run)[name]!;
+  if (!isAskedOf(field, kind)) return null;
   return (
     <Controller
       control={form.control}
       name={(run === undefined ? `setup.${name}` : `runs.${run}.${name}`) as Path<RoutineFormValues>}
       render={({ field: { value, onChange }, fieldState }) => (
         <RoutineField
-          field={(run === undefined ? routine.setup : routine.run)[name]!}
+          field={field}
           label={label}
           spoken={run === undefined ? label : `${words.run ?? 'Run'} ${run + 1}: ${label.toLowerCase()}`}
           value={value as FieldText}
           onChange={onChange}
           options={words.options?.[name]}
+          kind={kind}
           wheels={names}
           problem={fieldState.error?.message}
         />

@@ -1,4 +1,4 @@
-import { routineOf } from '@dunlinmoss/core';
+import { familyOf, routineOf } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { Panel } from '../../components/Panel';
@@ -8,9 +8,20 @@ import { isCeiling, LIMIT_WORDS } from '../../words/limits';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { onScreen } from './routines/registry';
 import { RunStrip } from './RunStrip';
+import { missingFields } from './routineForm';
 import type { OpenRoutine } from './openRoutine';
 
 const TONE = { keep: 'moss', softer: 'ink', firmer: 'ink', again: 'ink', look: 'rust' } as const;
+
+/** What has still to be written down: `Still missing: gauge, distance.` */
+function missingText({ code, values, rig }: OpenRoutine): string {
+  const { fields, run = 'Run' } = ROUTINE_WORDS[code];
+  if (values.runs.length === 0) return `${run} 1 is still missing.`;
+  const names = missingFields(code, familyOf(rig.family).kind, values).map((name) => fields[name]!.toLowerCase());
+  return names.length === 0
+    ? 'What is written down can’t be read yet: look at the fields.'
+    : `Still missing: ${names.join(', ')}.`;
+}
 
 /** What a test says so far, in words and in its own picture. */
 export function RoutineVerdict({ open }: { readonly open: OpenRoutine }) {
@@ -21,7 +32,7 @@ export function RoutineVerdict({ open }: { readonly open: OpenRoutine }) {
   if (why !== null || !test || !judgement) {
     return (
       <Panel title="Result">
-        <Text tone="muted">{why ?? 'What it says stands here as soon as something is written down.'}</Text>
+        <Text tone="muted">{why ?? missingText(open)}</Text>
       </Panel>
     );
   }

@@ -1,5 +1,13 @@
 import { fieldProblems, proofTest, type FieldProblem, type ProofTest, type ProofTestRow } from '@dunlinmoss/contract';
-import { routineOf, type Fields, type RoutineCode, type RoutineValue, type RoutineValues } from '@dunlinmoss/core';
+import {
+  isAskedOf,
+  routineOf,
+  type Fields,
+  type Kind,
+  type RoutineCode,
+  type RoutineValue,
+  type RoutineValues,
+} from '@dunlinmoss/core';
 import type { WrittenDown } from '@dunlinmoss/domain';
 
 import type { Units } from '../../settings/preferences';
@@ -33,6 +41,24 @@ export const isPendingRun = (fields: Fields, run: RunText): boolean =>
 
 const isEmpty = (typed: FieldText): boolean =>
   typed === null || typed === '' || (isQuantity(typed) && typed.text.trim() === '');
+
+/**
+ * The fields that still have to be filled in before a test can say anything, by name, in the order on the screen: those
+ * of the setup, and those of the first run.
+ */
+export function missingFields(
+  code: RoutineCode,
+  kind: Kind,
+  { setup, runs }: Pick<RoutineFormValues, 'setup' | 'runs'>,
+): string[] {
+  const routine = routineOf(code);
+  const missing = (fields: Fields, typed: RunText): string[] =>
+    Object.keys(fields).filter((name) => {
+      const field = fields[name]!;
+      return field.optional !== true && isAskedOf(field, kind) && isEmpty(typed[name] ?? null);
+    });
+  return [...missing(routine.setup, setup), ...missing(routine.run, runs[0] ?? {})];
+}
 
 export interface NewRoutine {
   readonly wheel: string;

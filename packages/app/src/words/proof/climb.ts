@@ -1,4 +1,7 @@
-import type { ClimbPrediction } from '@dunlinmoss/core';
+import type { ClimbPrediction, Disagreement } from '@dunlinmoss/core';
+
+import type { Units } from '../../settings/preferences';
+import { pressure } from '../format';
 
 import { next, sureText, type RoutineWords } from './routineWords';
 
@@ -22,7 +25,10 @@ export const climbWords: RoutineWords = {
     pressureKpa: 'Gauge',
     result: 'How far',
     distanceM: 'Distance',
+    otherAxleKpa: 'Other axle, where it differs',
     brokeLoose: 'Where it broke loose',
+    slipped: 'What slipped',
+    rider: 'Rider',
   },
   options: {
     soil: {
@@ -34,6 +40,8 @@ export const climbWords: RoutineWords = {
       snow: 'Snow',
     },
     result: { reached: 'Went up', nearly: 'Nearly', stopped: 'Stopped' },
+    slipped: { rear: 'Rear wheel', front: 'Front wheel', frontLifted: 'Front lifted' },
+    rider: { seated: 'Seated', standing: 'Standing' },
     brokeLoose: { start: 'At the start', way: 'On the way', crest: 'At the crest', dugIn: 'Dug in' },
   },
   verdicts: {
@@ -75,6 +83,9 @@ export const climbWords: RoutineWords = {
     way: 'broke loose on the way',
     crest: 'broke loose at the crest',
     dugIn: 'dug in',
+    'slipped rear': 'the rear slipped',
+    'slipped front': 'the front slipped',
+    'slipped frontLifted': 'the front lifted',
   },
 };
 
@@ -92,4 +103,13 @@ export function predictionText(prediction: ClimbPrediction, slopeDeg: number | n
       return `${climbs}, ${climbsDeg >= slopeDeg ? 'goes up' : 'does not go up'} these ${slopeDeg.toFixed(0)}°`;
     }
   }
+}
+
+/** That trial and prediction contradict each other, what is likely behind it, and what to say again. The trial counts. */
+export function disagreementText({ code, pressureKpa }: Disagreement, hasSlope: boolean, units: Units): string {
+  const at = pressure(pressureKpa, units);
+  const slope = hasSlope ? ' and measure the slope' : '';
+  return code === 'wentUp'
+    ? `It went up at ${at} where this soil says it can’t: the ground is firmer than the one chosen, damp or shallow. Your trial counts. Choose the soil again${slope}.`
+    : `It stopped at ${at} where this soil says it climbs: the ground is looser or deeper than the one chosen, or the line was not the same. Your trial counts. Choose the soil again${slope}.`;
 }

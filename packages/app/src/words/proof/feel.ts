@@ -6,12 +6,15 @@ export const feelWords: RoutineWords = {
   need: 'Nothing.',
   where: 'Where it bothers you.',
   steps: ['Say what it does. Change one step, and say it again.'],
-  read: 'Harsh and pinging: too high. Folding, wandering, dragging: too low. On soft ground a front that pushes wide or wheels that spin want less.',
-  fields: { pressureKpa: 'Gauge', symptom: 'What it does' },
+  read: 'Harsh, pinging, bouncing back: too high. Bottoming out, folding, wandering, dragging: too low. On soft ground a front that pushes wide or wheels that spin want less.',
+  fields: { end: 'Where you feel it', pressureKpa: 'Gauge', symptom: 'What it does' },
   options: {
+    end: { front: 'Front', rear: 'Rear' },
     symptom: {
       well: 'Goes well',
+      bottomsOut: 'Bottoms out',
       pings: 'Harsh, pings off',
+      bouncy: 'Bouncy',
       folds: 'Folds in turns',
       drags: 'Drags, slow',
       pushesWide: 'Front pushes wide',
@@ -21,6 +24,8 @@ export const feelWords: RoutineWords = {
   },
   verdicts: {
     noRuns: 'Nothing said yet',
+    bottomsOut: 'Bottoms out',
+    bouncy: 'Bouncy',
     folds: 'Folds',
     wanders: 'Wanders',
     drags: 'Drags',
@@ -38,7 +43,10 @@ export const feelWords: RoutineWords = {
         return `Leave it.${to}`;
       case 'pushesWide':
         return `Lift off first. On snow and loose ground the front then wants less.${to}`;
+      case 'bottomsOut':
+        return `A step firmer, before the rim pays for it.${to}`;
       case 'pings':
+      case 'bouncy':
       case 'spins':
         return `A step softer.${to}`;
       default:
@@ -46,6 +54,8 @@ export const feelWords: RoutineWords = {
     }
   },
   runs: {
+    bottomsOut: 'bottoms out',
+    bouncy: 'bouncy',
     folds: 'folds',
     wanders: 'wanders',
     drags: 'drags',

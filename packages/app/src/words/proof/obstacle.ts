@@ -7,22 +7,31 @@ export const obstacleWords: RoutineWords = {
   where: 'Creep, in the lowest gear, over the same rock.',
   steps: [
     'Roll one wheel onto the rock and stop on top.',
-    'Look at the wrap, the bulge of the sidewall, the rim, and the clearance.',
+    'Look at the wrap, the bulge of the sidewall, the rim, and the clearance; say whether you felt it in the seat.',
     'Roll off slowly.',
   ],
   read: 'It should wrap without the rim coming near and without the bulge scraping.',
   mind: 'Nobody in front of or beside the wheel while it moves.',
-  fields: { pressureKpa: 'Gauge', wrap: 'Tread', bulge: 'Sidewall', rim: 'Rim', clearanceMm: 'Clearance left' },
+  fields: {
+    pressureKpa: 'Gauge',
+    wrap: 'Tread',
+    bulge: 'Sidewall',
+    rim: 'Rim',
+    felt: 'From the seat',
+    clearanceMm: 'Clearance left',
+  },
   options: {
     wrap: { none: 'Rides on top', some: 'Wraps', folds: 'Folds' },
     bulge: { clear: 'Clear', near: 'Near the rock', scrapes: 'Scrapes' },
     rim: { clear: 'Clear', touches: 'Touches' },
+    felt: { felt: 'Felt it', notFelt: 'Felt nothing' },
   },
   verdicts: {
     noRuns: 'Not rolled yet',
     rimTouches: 'The rim touches',
     sidewallScrapes: 'The sidewall scrapes',
     folds: 'It folds',
+    bulgeNear: 'The bulge comes near the rock',
     hardly: 'It hardly wraps',
     right: 'It wraps',
   },
@@ -36,8 +45,10 @@ export const obstacleWords: RoutineWords = {
         return `The bulge is where a cut begins.${next(judgement, units)} Or choose the line so that the tread takes the rock.`;
       case 'folds':
         return `The tread folds in.${next(judgement, units)}`;
+      case 'bulgeNear':
+        return `It wraps, and the bulge is near the rock: no softer, and keep the tread, not the sidewall, on the stone.${next(judgement, units)}`;
       case 'hardly':
-        return `It rides on top and will slip off.${next(judgement, units)}`;
+        return `It rides on top, you feel every edge, and it will slip off.${next(judgement, units)}`;
       default:
         return `It wraps, and rim and sidewall stay clear.${next(judgement, units)}`;
     }
@@ -46,6 +57,7 @@ export const obstacleWords: RoutineWords = {
     rimTouches: 'rim touches',
     sidewallScrapes: 'sidewall scrapes',
     folds: 'folds',
+    bulgeNear: 'bulge near the rock',
     hardly: 'hardly wraps',
     right: 'wraps',
   },

@@ -13,9 +13,10 @@ export const splitWords: RoutineWords = {
   read: 'The side that slips first holds less. It counts when it stays so with the sides changed over.',
   mind: 'Put both sides to the same pressure before you drive on.',
   fields: { pressureKpa: 'Left gauge', otherKpa: 'Right gauge', slippedFirst: 'Slipped first' },
-  options: { slippedFirst: { left: 'Left', right: 'Right', together: 'Together' } },
+  options: { slippedFirst: { left: 'Left', right: 'Right', together: 'Together', neither: 'Neither' } },
   verdicts: {
     noRuns: 'No pull yet',
+    neitherSlips: 'Neither slips',
     changeSides: 'Change the sides over',
     softerHolds: 'The softer side holds',
     firmerHolds: 'The firmer side holds',
@@ -26,6 +27,8 @@ export const splitWords: RoutineWords = {
     switch (judgement.verdict) {
       case 'noRuns':
         return 'Set two pressures and pull away.';
+      case 'neitherSlips':
+        return 'Both hold: this tells nothing of the two pressures. Find slicker ground or a steeper pull, and try there.';
       case 'changeSides':
         return 'Change the sides over and pull once more: only then it is the pressure, not the ground.';
       case 'softerHolds':
@@ -40,6 +43,7 @@ export const splitWords: RoutineWords = {
   runs: {
     alike: 'both alike',
     together: 'together',
+    neither: 'neither slipped',
     softerHeld: 'the softer gripped',
     firmerHeld: 'the firmer gripped',
   },

@@ -1,9 +1,9 @@
-import { predictedClimbs, type SoilCode } from '@dunlinmoss/core';
+import { disagreement, predictedClimbs, type SoilCode } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { Text } from '../../../components/Text';
 import { pressure } from '../../../words/format';
-import { predictionText } from '../../../words/proof/climb';
+import { disagreementText, predictionText } from '../../../words/proof/climb';
 import { ROUTINE_WORDS } from '../../../words/proof/registry';
 import { RunStrip } from '../RunStrip';
 import { SlopeFromTilt } from './SlopeFromTilt';
@@ -21,6 +21,8 @@ function Picture(props: PictureProps) {
     judgement.levels.map(({ pressureKpa }) => pressureKpa),
     typeof setup.depthMm === 'number' ? setup.depthMm / 1000 : null,
   );
+  const slopeDeg = typeof setup.slopeDeg === 'number' ? setup.slopeDeg : null;
+  const against = disagreement(predicted, judgement.levels, slopeDeg);
   return (
     <>
       <RunStrip {...props} strip={STRIP} />
@@ -29,9 +31,14 @@ function Picture(props: PictureProps) {
           <Text as="label">{`Predicted for ${ROUTINE_WORDS.climb.options!.soil![String(setup.soil)]!.toLowerCase()}`}</Text>
           {predicted.map((each) => (
             <Text key={each.pressureKpa} as="small">
-              {`${pressure(each.pressureKpa, units)}: ${predictionText(each, typeof setup.slopeDeg === 'number' ? setup.slopeDeg : null)}`}
+              {`${pressure(each.pressureKpa, units)}: ${predictionText(each, slopeDeg)}`}
             </Text>
           ))}
+          {against && (
+            <Text role="alert" tone="rust">
+              {disagreementText(against, slopeDeg !== null, units)}
+            </Text>
+          )}
           <Text as="small" tone="muted">
             Bekker’s and Janosi’s formulas, one wheel, rut alone: which of two pressures is better they tell more surely
             than the slope.

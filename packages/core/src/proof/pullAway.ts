@@ -1,0 +1,30 @@
+import { firmestThatWent, judgeFirmest, OTHER_AXLE, otherAxleOf } from './firmest';
+import { defineRoutine, GAUGE } from './routine';
+
+/** Drive off on the flat: it gets away or it digs in. For soft ground without a slope. */
+export const pullAway = defineRoutine({
+  code: 'pullAway',
+  kinds: ['car', 'quad', 'motorcycle', 'farm'],
+  minutes: 6,
+  oneWheel: false,
+  setup: {},
+  run: {
+    pressureKpa: GAUGE,
+    result: { type: 'choice', options: ['away', 'labors', 'digsIn'] },
+    otherAxleKpa: OTHER_AXLE,
+  },
+  // How many got away, 0 to 1.
+  levelUnit: 'times',
+  proves: { by: 'away', rolls: true, pressureKpa: firmestThatWent, otherKpa: otherAxleOf },
+  judge: (runs, _, { family }) =>
+    judgeFirmest(
+      runs.map(({ pressureKpa, result }) => ({
+        pressureKpa,
+        went: result === 'away',
+        nearly: result === 'labors',
+        dugIn: result === 'digsIn',
+        word: result,
+      })),
+      family.trialStepKpa,
+    ),
+});
