@@ -59,6 +59,14 @@ export {
 } from './problem';
 export { airing, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from './resources/airing';
 export { airTool, type AirToolBody, type AirToolRow } from './resources/airTool';
+export {
+  comparison,
+  comparisonRow,
+  setup,
+  type ComparisonBody,
+  type ComparisonRow,
+  type Setup,
+} from './resources/comparison';
 export { gauge, type GaugeBody, type GaugeRow } from './resources/gauge';
 export { loadCase, type LoadCaseBody, type LoadItemBody } from './resources/loadCase';
 export {

@@ -212,7 +212,7 @@ export {
   type BracketSetup,
 } from './proof/bracket';
 export { chalk, readChalk, type ChalkWord } from './proof/chalk';
-export { climb, disagreement, predictedClimbs, type ClimbPrediction } from './proof/climb';
+export { climb, disagreement, predictedClimbs, type ClimbPrediction, type Disagreement } from './proof/climb';
 export { coach, REACH, type TrialAdvice, type TrialRun } from './proof/coach';
 export { INCH_OF_WATER_ML, infiltrationMmPerH, KIT_RING_MM, waterDepthMm } from './proof/infiltration';
 export { compareLevels, levelsOf, spreadOf, type Level } from './proof/levels';

@@ -22,6 +22,7 @@ export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/
 export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
 export { axleOnGauge, firstOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
 export { axlesNow, boardOf, type Board, type BoardEntry, type BoardStep } from './board/board';
+export { plainSetup, setupOutcome, withSetup, type NoOutcome, type SetupOutcome } from './compare/setupOutcome';
 export { isToCome, nextStep, openOutings, outingOf, pathOf } from './outing/nextStep';
 export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';

@@ -14,6 +14,7 @@ const MISSING: Record<ResourceName, { readonly one: string; readonly all: string
   tests: { one: 'This test, or its rig,', all: 'All tests', href: '/proof' },
   airings: { one: 'This airing', all: 'Air', href: '/air' },
   readings: { one: 'This round', all: 'Air', href: '/air' },
+  comparisons: { one: 'This comparison', all: 'The Book', href: '/book' },
 };
 
 /** Says that a row is not there, with the way to the others. */

@@ -25,6 +25,7 @@ const KIND_WORDS: Record<ResourceName, string> = {
   tests: 'Test',
   airings: 'Air let out or put in',
   readings: 'Readings',
+  comparisons: 'Compared setups',
 };
 
 /** What becomes of one row of a file. */
@@ -140,6 +141,7 @@ const ARCHIVE_PART_WORDS: Record<ArchivePart, readonly [one: string, several: st
   tests: ['test', 'tests'],
   airings: ['airing', 'airings'],
   readings: ['round of readings', 'rounds of readings'],
+  comparisons: ['comparison', 'comparisons'],
   log: ['reading of a monitor', 'readings of monitors'],
   photos: ['photo', 'photos'],
 };

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { id } from '../quantities';
 import { airing, airingRow } from './airing';
 import { airTool, airToolRow } from './airTool';
+import { comparison, comparisonRow } from './comparison';
 import { gauge, gaugeRow } from './gauge';
 import { outing, outingRow } from './outing';
 import { proofTest, proofTestRow } from './proofTest';
@@ -109,6 +110,15 @@ export const RESOURCES = {
     row: readingRoundRow,
     query: ofRig,
     order: { by: 'readAt', newestFirst: true },
+    serverOnly: stampedAt,
+    optionalInFiles: true,
+  }),
+  comparisons: kind({
+    path: 'comparisons',
+    body: comparison,
+    row: comparisonRow,
+    query: pageQuery,
+    order: { by: 'keptAt', newestFirst: true },
     serverOnly: stampedAt,
     optionalInFiles: true,
   }),

@@ -3,6 +3,7 @@ import type { Pool } from 'mysql2/promise';
 
 import { airingRepository } from './airings';
 import { airToolRepository } from './airTools';
+import { comparisonRepository } from './comparisons';
 import { gaugeRepository } from './gauges';
 import { outingRepository } from './outings';
 import { proofTestRepository } from './proofTests';
@@ -22,4 +23,5 @@ export const createRepositories = (pool: Pool): Repositories => ({
   tests: proofTestRepository(pool),
   airings: airingRepository(pool),
   readings: readingRoundRepository(pool),
+  comparisons: comparisonRepository(pool),
 });

@@ -3,9 +3,11 @@ import type { FamilyCode } from '@dunlinmoss/core';
 
 import { unitsFor, unitsStore } from '../../settings/preferences';
 import { useRows } from '../../data/rows';
+import { Action } from '../../components/Action';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
+import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { useWide } from '../../theme/useWide';
 import { day } from '../../words/format';
@@ -22,7 +24,27 @@ export function BookScreen() {
   return (
     <Page title="Book" result={wide && first && <OutingDetail key={first.id} outing={first} />}>
       <OutingList chosen={wide ? first?.id : undefined} />
+      <Compared />
     </Page>
+  );
+}
+
+/** Setups that were compared and kept, newest first. */
+function Compared() {
+  const { rows, hasMore, more } = useRows('comparisons');
+  if (rows.length === 0) return null;
+  return (
+    <Panel title="Compared setups">
+      <CardList>
+        {rows.map(({ id, name, keptAt, groundCode }) => (
+          <LinkCard key={id} href={{ pathname: '/ground/compare/[id]', params: { id } }}>
+            <Text as="strong">{name}</Text>
+            <Text as="small" tone="muted">{`${day(keptAt)} · ${groundName(groundCode)}`}</Text>
+          </LinkCard>
+        ))}
+      </CardList>
+      {hasMore && <Action label="Earlier comparisons" onPress={more} />}
+    </Panel>
   );
 }
 

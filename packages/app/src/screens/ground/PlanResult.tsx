@@ -128,6 +128,10 @@ function GoOn({ question }: { readonly question: PlanQuery }) {
         onPress={() => router.navigate({ pathname: '/ground/what-if', params })}
       />
       <Action
+        label="Two setups side by side"
+        onPress={() => router.navigate({ pathname: '/ground/compare/[id]', params: { ...params, id: 'new' } })}
+      />
+      <Action
         label="One pressure or two, for a day of several grounds"
         onPress={() => router.navigate({ pathname: '/ground/day', params })}
       />

@@ -1,0 +1,140 @@
+import type { ComparisonBody, RigRow } from '@dunlinmoss/contract';
+import type { Result } from '@dunlinmoss/core';
+import type { NoOutcome, SetupOutcome } from '@dunlinmoss/domain';
+import { StyleSheet, View } from 'react-native';
+
+import { Panel } from '../../components/Panel';
+import { SheetActions, SheetView } from '../../components/SheetView';
+import { Text } from '../../components/Text';
+import { Unfold } from '../../components/Unfold';
+import { Print } from '../../pictures/Print';
+import type { Units } from '../../settings/preferences';
+import { usePalette } from '../../theme/useLight';
+import {
+  comparedLines,
+  comparedText,
+  comparisonSheet,
+  noOutcomeText,
+  otherKindText,
+  pastText,
+  setupText,
+} from '../../words/compare';
+
+interface Both<Of> {
+  readonly first: Of;
+  readonly second: Of;
+}
+
+interface CompareResultProps {
+  readonly body: ComparisonBody;
+  readonly rigs: Both<RigRow | undefined>;
+  /** Undefined where what is typed can't be worked out yet. */
+  readonly outcomes: Both<Result<SetupOutcome, NoOutcome> | undefined>;
+  readonly units: Units;
+}
+
+const NAMES = { first: 'First', second: 'Second' } as const;
+
+/** Both setups line by line with how the second differs, and their footprints over each other. */
+export function CompareResult({ body, rigs, outcomes, units }: CompareResultProps) {
+  const palette = usePalette();
+  const { first, second } = outcomes;
+  if (!first?.ok || !second?.ok) {
+    return (
+      <Panel title="Not yet side by side">
+        {(['first', 'second'] as const).map((which) => {
+          const [outcome, rig] = [outcomes[which], rigs[which]];
+          if (outcome?.ok) return null;
+          return (
+            <Text key={which} role="alert">
+              {`${NAMES[which]}: ${
+                !rig
+                  ? 'its rig is not here, or was archived. Choose another.'
+                  : outcome
+                    ? noOutcomeText(outcome.problem, rig, units)
+                    : 'what is typed can’t be worked out yet.'
+              }`}
+            </Text>
+          );
+        })}
+      </Panel>
+    );
+  }
+  const [a, b] = [first.value, second.value];
+  const lines = comparedLines(a, b, units);
+  const labels = [setupText(rigs.first, body.first, units), setupText(rigs.second, body.second, units)] as const;
+  const sheet = comparisonSheet(body, labels, lines);
+  const otherKind = rigs.first && rigs.second && otherKindText(rigs.first, rigs.second);
+  return (
+    <>
+      <Panel title="Side by side">
+        <Text as="strong">{comparedText(a, b, units)}</Text>
+        {otherKind !== undefined && <Text tone="rust">{otherKind}</Text>}
+        {([a, b] as const).map((outcome, index) => {
+          const past = pastText(outcome, units);
+          return (
+            past !== undefined && (
+              <Text key={index} role="alert" tone="rust">{`${index === 0 ? 'First' : 'Second'}: ${past}`}</Text>
+            )
+          );
+        })}
+        <View role="table" aria-label="Two setups">
+          <View role="row" style={[styles.row, { borderColor: palette.ink }]}>
+            {['', 'First', 'Second', 'Change'].map((name, column) => (
+              <Text
+                key={column}
+                role="columnheader"
+                as="label"
+                tone="muted"
+                style={column === 0 ? styles.name : styles.value}
+              >
+                {name}
+              </Text>
+            ))}
+          </View>
+          {lines.map(({ name, ...line }) => (
+            <View key={name} role="row" style={[styles.row, { borderColor: palette.line }]}>
+              <Text role="rowheader" as="small" style={styles.name}>
+                {name}
+              </Text>
+              <Text role="cell" as="label" style={styles.value}>
+                {line.first}
+              </Text>
+              <Text role="cell" as="label" style={styles.value}>
+                {line.second}
+              </Text>
+              <Text role="cell" as="small" tone="muted" style={styles.value}>
+                {line.change}
+              </Text>
+            </View>
+          ))}
+        </View>
+        <Text as="small" tone="muted">
+          Computed by one model for both: which of two is better it tells more surely than any figure by itself.
+        </Text>
+      </Panel>
+      {a.what.patch && b.what.patch && (
+        <Panel title="Footprints, one scale">
+          <Print
+            axles={[
+              { name: 'First', road: null, start: { ...a.what.patch, pressureKpa: a.what.pressureKpa } },
+              { name: 'Second', road: null, start: { ...b.what.patch, pressureKpa: b.what.pressureKpa } },
+            ]}
+            units={units}
+            palette={palette}
+          />
+        </Panel>
+      )}
+      <Unfold label="On paper">
+        <SheetView sheet={sheet} />
+        <SheetActions sheet={sheet} name="two setups" paper="A5" />
+      </Unfold>
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'baseline', borderBottomWidth: 1, paddingVertical: 5, gap: 6 },
+  name: { flex: 1.2 },
+  value: { flex: 1, textAlign: 'right' },
+});
