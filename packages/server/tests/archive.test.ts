@@ -11,7 +11,7 @@ import type { Express } from 'express';
 import request from 'supertest';
 import { ZipFile } from 'yazl';
 
-import { aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
+import { aComparison, aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -70,6 +70,8 @@ async function fillIn(app: Express): Promise<void> {
   const aside = aTest(rig.id);
   await request(app).put(`/api/v1/tests/${aside.id}`).send(aside).expect(200);
   await request(app).delete(`/api/v1/tests/${aside.id}?revision=1`).expect(204);
+  const comparison = aComparison(rig.id);
+  await request(app).put(`/api/v1/comparisons/${comparison.id}`).send(comparison).expect(200);
   const rows = Array.from({ length: 300 }, (_, minute) => ({
     position: 'front',
     wheel: minute % 2 === 0 ? 'left' : 'right',
@@ -119,6 +121,13 @@ describe('the archive of everything', () => {
       listening.closeAllConnections();
       await new Promise((resolve) => listening.close(resolve));
     }
+  });
+
+  it('of before a kind of row was kept is taken in whole, and one that lost a part is not', async () => {
+    const { 'comparisons.jsonl': _, ...older } = EMPTY;
+    expect('done' in (await restore(await anotherOwner(), await madeOf(older)))).toBe(true);
+    const { 'readings.jsonl': __, ...cut } = EMPTY;
+    expect(await restore(await anotherOwner(), await madeOf(cut))).toMatchObject({ problem: { code: 'notAnArchive' } });
   });
 
   it('restored into an empty store gives the same archive again, byte for byte', async () => {

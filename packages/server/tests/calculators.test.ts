@@ -76,6 +76,14 @@ const ROUTINE_EXAMPLES: Record<string, { input: object; output: object }> = {
     input: routine({ slopeDeg: 8 }, [{ pressureKpa: 110, result: 'reached' }]),
     output: { verdict: 'allPass', move: 'firmer' },
   },
+  'proof-pull-away': {
+    input: routine({}, [{ pressureKpa: 110, result: 'digsIn', otherAxleKpa: 120 }]),
+    output: { verdict: 'dugIn', move: 'softer' },
+  },
+  'proof-steady-power': {
+    input: routine({ surface: 'rough' }, [{ ...bicycleRun, powerW: 180 }], 'gravelBike'),
+    output: { verdict: 'onePressure' },
+  },
   'proof-split': {
     input: routine({}, [{ pressureKpa: 110, otherKpa: 180, slippedFirst: 'right' }]),
     output: { verdict: 'changeSides' },

@@ -4,8 +4,10 @@ import {
   PLAIN_AXLE,
   type Airing,
   type LoadCaseBody,
+  type ComparisonBody,
   type Outing,
   type ProofTest,
+  type Setup,
   type Rig,
   type RigAxle,
 } from '@dunlinmoss/contract';
@@ -125,6 +127,43 @@ export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest
     },
     ...change,
   }) as ProofTest;
+
+/** Two setups of one rig, the second with everything changed. */
+export const aComparison = (rigId: string): ComparisonBody => {
+  const first: Setup = {
+    rigId,
+    loadCaseId: null,
+    position: 'rear',
+    tireMarking: null,
+    loadRange: null,
+    measuredWidthMm: null,
+    rimInnerMm: null,
+    insert: null,
+    casing: null,
+    pressureKpa: null,
+  };
+  return {
+    id: randomUUID(),
+    revision: 0,
+    name: 'Wide or narrow',
+    keptAt: '2026-11-20T07:00:00.000Z',
+    groundCode: 'softSand',
+    soil: 'snow',
+    depthMm: 100 / 3,
+    first,
+    second: {
+      ...first,
+      loadCaseId: randomUUID(),
+      tireMarking: '35x12.50R17LT',
+      loadRange: 'E',
+      measuredWidthMm: 301.7,
+      rimInnerMm: 203.2,
+      insert: true,
+      casing: 'thin',
+      pressureKpa: 96.53,
+    },
+  };
+};
 
 /** Air let out of two wheels: one done, one under way. */
 export const anAiring = (rigId: string, change: Partial<Airing> = {}): Airing => ({

@@ -15,9 +15,9 @@ export const exchangeFile = z.strictObject({
   version: z.literal(EXCHANGE_VERSION),
   ...(Object.fromEntries(
     RESOURCE_NAMES.map((name) => {
-      const { body, optionalInFiles } = RESOURCES[name];
+      const { body, missingInOlder } = RESOURCES[name];
       const list = z.array(body as z.ZodType).max(20_000);
-      return [name, optionalInFiles ? list.default([]) : list];
+      return [name, missingInOlder.files ? list.default([]) : list];
     }),
   ) as { readonly [Name in ResourceName]: z.ZodArray<(typeof RESOURCES)[Name]['body']> }),
 });

@@ -33,14 +33,15 @@ interface Kind<Body extends z.ZodType, Row extends z.ZodType, Query extends z.Zo
   readonly serverOnly: {
     readonly [Field in Exclude<keyof z.infer<Row>, keyof z.infer<Body>>]: (now: string) => z.infer<Row>[Field];
   };
-  /** Exchange files of our present version that are older than this kind lack its list. */
-  readonly optionalInFiles: boolean;
+  /** Exchange files, and archives, of our present versions that are older than this kind lack its list. */
+  readonly missingInOlder: { readonly files: boolean; readonly archives: boolean };
 }
 
 const kind = <Body extends z.ZodType, Row extends z.ZodType, Query extends z.ZodType>(
   spec: Kind<Body, Row, Query>,
 ): Kind<Body, Row, Query> & { readonly page: ReturnType<typeof pageOf<Row>> } => ({ ...spec, page: pageOf(spec.row) });
 
+const NEVER = { files: false, archives: false };
 const byName = { by: 'name', newestFirst: false } as const;
 const stampedAt = { createdAt: (now: string) => now, updatedAt: (now: string) => now };
 const ofRig = pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional() });
@@ -57,7 +58,7 @@ export const RESOURCES = {
     query: pageQuery,
     order: byName,
     serverOnly: stampedAt,
-    optionalInFiles: false,
+    missingInOlder: NEVER,
   }),
   tools: kind({
     path: 'tools',
@@ -66,7 +67,7 @@ export const RESOURCES = {
     query: pageQuery,
     order: byName,
     serverOnly: stampedAt,
-    optionalInFiles: false,
+    missingInOlder: NEVER,
   }),
   rigs: kind({
     path: 'rigs',
@@ -75,7 +76,7 @@ export const RESOURCES = {
     query: pageQuery.extend({ search: z.string().trim().max(60).optional() }),
     order: byName,
     serverOnly: stampedAt,
-    optionalInFiles: false,
+    missingInOlder: NEVER,
   }),
   outings: kind({
     path: 'outings',
@@ -84,7 +85,7 @@ export const RESOURCES = {
     query: pageQuery.extend({ rigId: id.optional() }),
     order: { by: 'startedAt', newestFirst: true },
     serverOnly: { ...stampedAt, rigName: () => '' },
-    optionalInFiles: false,
+    missingInOlder: NEVER,
   }),
   tests: kind({
     path: 'tests',
@@ -93,7 +94,7 @@ export const RESOURCES = {
     query: ofRig,
     order: { by: 'performedAt', newestFirst: true },
     serverOnly: stampedAt,
-    optionalInFiles: false,
+    missingInOlder: NEVER,
   }),
   airings: kind({
     path: 'airings',
@@ -102,7 +103,7 @@ export const RESOURCES = {
     query: ofRig.extend({ toolId: id.optional() }),
     order: { by: 'startedAt', newestFirst: true },
     serverOnly: stampedAt,
-    optionalInFiles: true,
+    missingInOlder: { files: true, archives: false },
   }),
   readings: kind({
     path: 'readings',
@@ -111,7 +112,7 @@ export const RESOURCES = {
     query: ofRig,
     order: { by: 'readAt', newestFirst: true },
     serverOnly: stampedAt,
-    optionalInFiles: true,
+    missingInOlder: { files: true, archives: false },
   }),
   comparisons: kind({
     path: 'comparisons',
@@ -120,7 +121,7 @@ export const RESOURCES = {
     query: pageQuery,
     order: { by: 'keptAt', newestFirst: true },
     serverOnly: stampedAt,
-    optionalInFiles: true,
+    missingInOlder: { files: true, archives: true },
   }),
 } as const;
 

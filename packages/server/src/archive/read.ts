@@ -3,7 +3,14 @@ import type { Readable } from 'node:stream';
 import readline from 'node:readline';
 import { promisify } from 'node:util';
 
-import { fieldProblems, PHOTO_LIMIT, RESOURCE_NAMES, type ArchiveCounts, type ArchivePart } from '@dunlinmoss/contract';
+import {
+  fieldProblems,
+  PHOTO_LIMIT,
+  RESOURCE_NAMES,
+  RESOURCES,
+  type ArchiveCounts,
+  type ArchivePart,
+} from '@dunlinmoss/contract';
 import {
   ARCHIVE_PARTS,
   archivedPhoto,
@@ -194,7 +201,10 @@ async function readParts(
   for (const kind of RESOURCE_NAMES) {
     const repository = repositories[kind] as unknown as Repository<never, unknown>;
     const schema = archivedRow(kind, head.data.version) as z.ZodType<KeptRow<unknown>>;
-    for await (const rows of linesOf(zip, entryOf(`${kind}.jsonl`), kind, schema, ROWS_AT_ONCE)) {
+    const name = `${kind}.jsonl`;
+    // Made before there was such a kind; any other part that is missing was lost.
+    if (RESOURCES[kind].missingInOlder.archives && !entries.has(name)) continue;
+    for await (const rows of linesOf(zip, entryOf(name), kind, schema, ROWS_AT_ONCE)) {
       count(kind, await repository.writeKept(connection, ownerId, rows), rows.length);
     }
   }
