@@ -323,6 +323,7 @@ export type { PrintMeasure, PrintProblem, PrintQuestion, PrintStage } from './pr
 export { outlineFigures, simplified, type OutlineFigures, type Rolls } from './print/outline';
 export type { Photo } from './print/flatten';
 export { planeOf, type Plane, type PlaneProblem, type PointPx, type Reference } from './print/plane';
+export { usualValve, VALVES, type ValveCode } from './valves/valve';
 export { SOIL_CODES, soilOf, SOILS, type Soil, type SoilCode } from './soil/soils';
 export {
   compactionResistanceKn,

@@ -14,6 +14,7 @@ export {
 export { centralLegs, type CentralLegs, type CentralRound } from './air/centralLegs';
 export { inTire, type AirHistory, type InTire, type Knowledge } from './air/inTire';
 export { allSettled, nextWheel, predictionOf, progressOf, type Prediction, type WheelProgress } from './air/predict';
+export { deflatorsToday, suitsKind, valveMisfits, type DeflatorsToday, type ValveMisfit } from './air/kit';
 export { planAiring, type AiringPlan } from './air/planAiring';
 export { type RigNow } from './air/rigNow';
 export { roadGaps, type RoadGap, type RoadGaps } from './air/roadGaps';

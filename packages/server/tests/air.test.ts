@@ -90,6 +90,8 @@ describe('a pump', () => {
       revision: 0,
       name: 'Clip-on',
       kind: 'batteryClipCompressor',
+      setKpa: 124.1,
+      valves: ['schrader', 'largeBore'],
       wheelsAtOnce: 1,
       flow: [
         { pressureKpa: 0, litersPerMin: 70 },

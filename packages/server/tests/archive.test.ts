@@ -95,7 +95,7 @@ function madeOf(entries: Readonly<Record<string, string>>): Promise<Buffer> {
   });
 }
 const HEAD = JSON.stringify({ format: 'dunlinmoss-archive', version: 2 });
-const EMPTY = {
+const EMPTY: Record<string, string> = {
   'dunlinmoss.json': HEAD,
   ...Object.fromEntries(ARCHIVE_PARTS.map((part) => [`${part}.jsonl`, ''])),
 };

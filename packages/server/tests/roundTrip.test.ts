@@ -49,7 +49,15 @@ describe('every kind of row comes back from its tables as it went in', () => {
     const tool = { id: randomUUID(), revision: 0, name: 'Pump', kind: 'coreDeflator', wheelsAtOnce: 1 } as const;
     await repositories.rigs.save(owner, rig);
     await repositories.outings.save(owner, outing);
-    await repositories.tools.save(owner, { ...tool, flow: [], duty: null, budget: null, note: '' });
+    await repositories.tools.save(owner, {
+      ...tool,
+      flow: [],
+      duty: null,
+      budget: null,
+      setKpa: null,
+      valves: [],
+      note: '',
+    });
     const there = { rigId: rig.id, outingId: outing.id, toolId: tool.id };
     const { body: schema, serverOnly } = RESOURCES[name];
     const bodies = arbitraryOf(schema)

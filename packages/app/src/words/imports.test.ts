@@ -1,4 +1,4 @@
-import type { ArchiveCounts, LoadsOutcome } from '@dunlinmoss/contract';
+import { RESOURCE_NAMES, type ArchiveCounts, type LoadsOutcome } from '@dunlinmoss/contract';
 
 import { FIRST_UNITS, type Units } from '../settings/preferences';
 import { archiveDoneText, archiveProblemText, failureText, lineText, rowText, tableProblemText } from './imports';
@@ -81,10 +81,7 @@ describe('tableProblemText', () => {
 
 describe('what an archive came to', () => {
   const none = Object.fromEntries(
-    ['gauges', 'tools', 'rigs', 'outings', 'tests', 'airings', 'readings', 'log', 'photos'].map((part) => [
-      part,
-      { added: 0, alreadyThere: 3 },
-    ]),
+    [...RESOURCE_NAMES, 'log', 'photos'].map((part) => [part, { added: 0, alreadyThere: 3 }]),
   ) as ArchiveCounts;
 
   it.each([

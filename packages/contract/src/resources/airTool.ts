@@ -1,4 +1,4 @@
-import { AIR_TOOL_CODES } from '@dunlinmoss/core';
+import { AIR_TOOL_CODES, VALVES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { id, litersPerMin, name, pressureKpa, revision } from '../quantities';
@@ -33,6 +33,17 @@ export const airTool = z.strictObject({
     ])
     .nullable()
     .default(null),
+  /** What preset deflators are set to, as a gauge shows it; null where nobody said. */
+  setKpa: pressureKpa.nullable().default(null),
+  /** The valves that it fits without an adapter; none where nobody said. */
+  valves: z
+    .array(z.enum(VALVES))
+    .max(VALVES.length)
+    .refine((valves) => new Set(valves).size === valves.length, {
+      message: 'expected each once',
+      params: { code: 'valveTwice' },
+    })
+    .default([]),
   note: z.string().trim().max(300),
 });
 

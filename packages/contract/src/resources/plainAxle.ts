@@ -14,6 +14,7 @@ export const PLAIN_AXLE = {
   rimInnerMm: null,
   measuredWidthMm: null,
   fittedAt: null,
+  valve: null,
   treadWidthMm: null,
   minKpa: null,
   maxKpa: null,

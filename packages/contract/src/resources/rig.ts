@@ -1,4 +1,4 @@
-import { BEAD_HOLDS, CASINGS, FAMILY_CODES, familyOf, LOAD_RANGE_CODES, SCHOOL_CODES } from '@dunlinmoss/core';
+import { BEAD_HOLDS, CASINGS, FAMILY_CODES, familyOf, LOAD_RANGE_CODES, SCHOOL_CODES, VALVES } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 import { tireMarking } from '../marking';
@@ -67,6 +67,8 @@ export const rigAxle = z.strictObject({
   ...tire,
   /** Since when these tires and rims are on it; tests made before speak of others. Null for as long as anybody knows. */
   fittedAt: timestamp.nullable().default(null),
+  /** What a chuck has to fit; null goes by what such rigs usually have. */
+  valve: z.enum(VALVES).nullable().default(null),
   /** Cold on the road: the placard, or the person's own choice where there is none. */
   roadKpa: pressureKpa.nullable(),
   /** What is in it now. */

@@ -137,6 +137,7 @@ const fullTire = (marking: string): Partial<RigAxle> => ({
   beadHold: 'beadLock',
   insert: true,
   casing: 'downhill',
+  valve: 'largeBore',
   rimInnerMm: 203.2,
   measuredWidthMm: 281.7,
   fittedAt: '2026-03-04T05:06:07.008Z',

@@ -1,7 +1,7 @@
 import { RESOURCES, type BodyOf, type QueryOf, type RowOf } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { group, plain, type Column } from './columns';
+import { codes, group, plain, type Column } from './columns';
 import { oneList, part } from './parts';
 import { versioned } from './versioned';
 
@@ -39,6 +39,8 @@ export const airToolRepository = (pool: Pool) =>
       wheelsAtOnce: plain(),
       duty: group({ onMin: plain(), restMin: plain() }),
       budget,
+      setKpa: plain(),
+      valves: codes(),
       note: plain(),
     },
     parts: [FLOW],

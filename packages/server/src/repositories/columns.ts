@@ -61,6 +61,14 @@ export const timeOrNull = (name?: string): Column<string | null> =>
     true,
   );
 
+/** A few codes in one column, in their order, with commas between. */
+export const codes = <Code extends string>(name?: string): Column<Code[]> =>
+  column<Code[]>(
+    name,
+    (value) => value.join(),
+    (value: string) => (value === '' ? [] : (value.split(',') as Code[])),
+  );
+
 /** Fields that are null together: null where the first of them is. */
 export function group<Value extends object>(columns: Columns<Value>): Column<Value | null> {
   const fields = Object.entries(columns) as [keyof Value & string, Column<unknown>][];

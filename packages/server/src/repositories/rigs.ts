@@ -37,6 +37,7 @@ const AXLES = part<Rig>()<Omit<RigAxle, 'lines' | 'rows'>>({
     rimInnerMm: plain(),
     measuredWidthMm: plain(),
     fittedAt: timeOrNull(),
+    valve: plain(),
     treadWidthMm: plain(),
     minKpa: plain(),
     maxKpa: plain(),

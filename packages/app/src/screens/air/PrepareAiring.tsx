@@ -26,7 +26,9 @@ import type { AirJob } from '../../hooks/useAirJob';
 import { useConditions } from '../../hooks/useConditions';
 import { conditionsOf } from '../../settings/conditions';
 import { Toggle } from '../../components/Toggle';
+import { targetOf } from './targetOf';
 import { WarmTires } from './WarmTires';
+import { KitNotes } from './KitNotes';
 import { OrderRow } from './OrderRow';
 
 interface PrepareAiringProps {
@@ -63,7 +65,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
     floorKpa: (wheel) => job.planned(wheel)?.floorKpa,
     outsideKpaAbs,
     known: job.known,
-    coldKpa: (wheel) => (way === 'out' ? job.planned(wheel)?.startKpa : (wheel.axle.roadKpa ?? undefined)),
+    coldKpa: (wheel) => targetOf(job, way, wheel),
     onGauge: (kpa) => onGauge(kpa, units),
   });
   const unplanned = rows.some(({ coldKpa }) => coldKpa === undefined);
@@ -116,6 +118,7 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
       }
       result={
         <>
+          <KitNotes rig={rig} used={used} toolName={toolName} rows={rows} way={way} units={units} />
           {fill && <EnoughAir job={job} fill={fill} used={used} wheels={wheels} />}
           <Panel title="How long">
             <View style={styles.total}>

@@ -1,80 +1,83 @@
-import { drainPlan, gaugeNowKpa, outToolOf, wheelKey } from '@dunlinmoss/core';
-import { onGauge, outRate, walksOf } from '@dunlinmoss/domain';
+import { useState, type ReactNode } from 'react';
+import { wheelKey } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
+import { Choice } from '../../components/Choice';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { Unfold } from '../../components/Unfold';
 import { usePalette } from '../../theme/useLight';
-import { duration, NEAR_TARGET, SET_DEFLATORS } from '../../words/air';
-import { pressure } from '../../words/format';
+import { air, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
-import { TOOL_WORDS } from '../../words/tools';
 import { AirQuestion } from './AirQuestion';
-import { toolsFor } from './toolChoice';
+import { comparedTools, pumpWays } from './comparedTools';
+import { HowToSet } from './KitNotes';
 import type { AirJob } from '../../hooks/useAirJob';
 
-/** Every way to let air out of this rig, side by side: how long for all wheels, and what it does near the target. */
+const PATHS = { car: 'out', quad: 'out', motorcycle: 'out', bicycle: 'in', farm: 'in' } as const;
+
+/** Every way to let air out of this rig, or to pump it up, side by side: how long, whether it is enough, what to mind. */
 export const ToolsComparedScreen = () => (
-  <AirQuestion title="Tools compared">{(job, choice) => <Compared job={job} choice={choice} />}</AirQuestion>
+  <AirQuestion title="Tools compared">
+    {(job, choice) => <Compared key={job.rig.id} job={job} choice={choice} />}
+  </AirQuestion>
 );
 
-function Compared({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
+function Compared({ job, choice }: { readonly job: AirJob; readonly choice: ReactNode }) {
   const palette = usePalette();
-  const { rig, units, wheels, conditions, outsideKpaAbs, airings, tools } = job;
-  const now = (kpa: number): number => onGauge(gaugeNowKpa(kpa, conditions), units);
-  const walks = walksOf(rig, wheels);
-  // Compared from road pressure down, whatever is in them just now.
-  const drains = wheels.flatMap((wheel, index) => {
-    const planned = job.planned(wheel);
-    const from = wheel.axle.roadKpa ?? job.known(wheel)?.coldKpa;
-    if (!planned || !from) return [];
-    const { position, wheel: code, volumeL } = wheel;
-    return [{ position, wheel: code, volumeL, fromKpa: now(from), toKpa: now(planned.startKpa), walkS: walks[index]! }];
-  });
-  const compared = toolsFor('out', tools)
-    .map(({ code, used }) => {
-      const tool = outToolOf(used.kind)!;
-      const rate = outRate(used, airings);
-      const atOnce = Math.min(used.tool?.wheelsAtOnce ?? tool.wheelsAtOnce, Math.max(1, drains.length));
-      return { code, used, rate, atOnce, plan: drainPlan(tool, rate, drains, outsideKpaAbs, atOnce) };
-    })
-    .sort((a, b) => a.plan.totalS - b.plan.totalS);
-  const longest = Math.max(1, ...compared.map(({ plan }) => plan.totalS));
-  const [first] = drains;
+  const { rig, family, units, wheels } = job;
+  const [way, setWay] = useState<'out' | 'in'>(PATHS[family.kind]);
+  const { tools, from } = comparedTools(job, way);
+  const longest = Math.max(1, ...tools.map(({ totalS }) => (Number.isFinite(totalS) ? totalS : 0)));
+  const ground = groundName(job.question.asked.ground).toLowerCase();
+  const paths = [
+    ...new Set(from.map(({ fromKpa, toKpa }) => `${pressure(fromKpa, units)} → ${pressure(toKpa, units)}`)),
+  ];
+  const goal =
+    way === 'out' ? `for ${ground}` : family.kind === 'bicycle' ? `to ride on ${ground}` : `from ${ground} home`;
   return (
     <Page
       title="Tools compared"
       result={
         <>
-          {first === undefined ? (
+          {from.length === 0 ? (
             <Panel>
-              <Text>Tools are compared as soon as there is a pressure to come from and one to go to.</Text>
+              <Text>
+                {way === 'out'
+                  ? 'Tools are compared as soon as there is a pressure to come from and one to go to.'
+                  : 'Pumps are compared as soon as there is more to put in than stands in the tires.'}
+              </Text>
             </Panel>
           ) : (
-            compared.map(({ code, used, rate, atOnce, plan }) => (
+            tools.map(({ code, name, totalS, time, about, mind, short, adapter }) => (
               <Panel key={code}>
                 <View style={styles.head}>
                   <Text as="strong" style={styles.name}>
-                    {used.tool?.name ?? TOOL_WORDS[used.kind].name}
+                    {name}
                   </Text>
-                  <Text as="figure">{duration(plan.totalS)}</Text>
+                  <Text as="figure">{time}</Text>
                 </View>
                 <View style={[styles.bar, { borderColor: palette.ink }]}>
                   <View
                     style={[
                       styles.filled,
-                      { width: `${(100 * plan.totalS) / longest}%`, backgroundColor: palette.water },
+                      {
+                        width: `${Math.min(100, (100 * totalS) / longest)}%`,
+                        backgroundColor: short === undefined ? palette.water : palette.rust,
+                      },
                     ]}
                   />
                 </View>
+                {short !== undefined && (
+                  <Text role="alert" tone="rust">
+                    {short}
+                  </Text>
+                )}
                 <Text as="small" tone="muted">
-                  {`${duration(Math.max(...plan.wheels.map(({ openS }) => openS)))} for the slowest wheel, ${
-                    atOnce === 1 ? 'one at a time' : `${atOnce} at once`
-                  }; ${rate.timed > 0 ? `timed by you on ${rate.timed === 1 ? 'one wheel' : `${rate.timed} wheels`}` : 'not timed yet, give or take half'}.`}
+                  {about}
                 </Text>
-                <Text as="small">{NEAR_TARGET[used.kind]}</Text>
+                {adapter !== undefined && <Text as="small">{adapter}</Text>}
+                {mind !== undefined && <Text as="small">{mind}</Text>}
               </Panel>
             ))
           )}
@@ -82,27 +85,22 @@ function Compared({ job, choice }: { readonly job: AirJob; readonly choice: Reac
             {[...new Map(wheels.map((wheel) => [wheel.axle.tireMarking, wheel])).values()].map((wheel) => (
               <View key={wheelKey(wheel)} style={styles.head}>
                 <Text style={styles.name}>{wheel.axle.tireMarking}</Text>
-                <Text as="figure">{`${Math.round(wheel.volumeL)}\u00a0L a tire`}</Text>
+                <Text as="figure">{`${air(wheel.volumeL, units)} a tire`}</Text>
               </View>
             ))}
             <Text as="small" tone="muted">
               From the size on the sidewall, our assumption. A timed wheel makes up for what is wrong with it.
             </Text>
           </Panel>
-          <Unfold label="Set preset deflators to another pressure">
-            {SET_DEFLATORS.map((text, index) => (
-              <Text key={text}>{`${index + 1}. ${text}`}</Text>
-            ))}
-          </Unfold>
+          {way === 'out' && family.kind !== 'bicycle' && <HowToSet />}
         </>
       }
     >
       {choice}
-      {first && (
+      <Choice label="Compared for" value={way} options={pumpWays(family.kind)} onChange={setWay} />
+      {from.length > 0 && (
         <Text tone="muted">
-          {`All ${wheels.length} wheels of ${rig.name} for ${groundName(job.question.asked.ground).toLowerCase()}, ${[
-            ...new Set(drains.map(({ fromKpa, toKpa }) => `${pressure(fromKpa, units)} → ${pressure(toKpa, units)}`)),
-          ].join(', ')}, walking and reading included.`}
+          {`${wheels.length === 1 ? 'The wheel' : `All ${wheels.length} wheels`} of ${rig.name} ${goal}, ${paths.join(', ')}, walking and ${way === 'out' ? 'reading' : 'rests'} included.`}
         </Text>
       )}
     </Page>

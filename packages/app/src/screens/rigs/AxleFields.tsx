@@ -1,5 +1,5 @@
 import type { Rig } from '@dunlinmoss/contract';
-import { isTrailer, type RigFormField, type Family, type LikelyValues } from '@dunlinmoss/core';
+import { isTrailer, usualValve, VALVES, type RigFormField, type Family, type LikelyValues } from '@dunlinmoss/core';
 
 import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { useHoldsAsked } from '../../forms/askedField';
@@ -10,6 +10,7 @@ import { Choice } from '../../components/Choice';
 import { Toggle } from '../../components/Toggle';
 import { Unfold } from '../../components/Unfold';
 import { ROAD_WORDS } from '../../words/families';
+import { VALVE_WORDS } from '../../words/tools';
 
 interface AxleFieldsProps {
   readonly form: OpenForm<Rig>;
@@ -22,6 +23,7 @@ interface AxleFieldsProps {
 export function AxleFields({ form, index, family, name }: AxleFieldsProps) {
   const position = useValue<Rig, Rig['axles'][number]['position']>(form, `/axles/${index}/position`);
   const [wheels, pickWheels] = usePicked<Rig, number>(form, `/axles/${index}/wheels`);
+  const [valve, pickValve] = usePicked<Rig, Rig['axles'][number]['valve']>(form, `/axles/${index}/valve`);
   const [driven, pickDriven] = usePicked<Rig, boolean>(form, `/axles/${index}/driven`);
   const holdsAsked = useHoldsAsked(['present', 'behindMm', 'trackMm', 'ratingKg']);
   const towed = isTrailer(position);
@@ -87,6 +89,15 @@ export function AxleFields({ form, index, family, name }: AxleFieldsProps) {
             hint="From the maker's plate, if you like."
           />
         )}
+        <Choice
+          label="Valve"
+          value={valve ?? ''}
+          options={[
+            { code: '' as const, name: 'As usual', note: VALVE_WORDS[usualValve(family.kind)].name },
+            ...VALVES.map((code) => ({ code, name: VALVE_WORDS[code].name })),
+          ]}
+          onChange={(code) => pickValve(code === '' ? null : code)}
+        />
       </Unfold>
     </>
   );

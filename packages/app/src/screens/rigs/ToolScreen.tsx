@@ -1,5 +1,5 @@
 import type { AirToolBody, AirToolRow, FieldProblem } from '@dunlinmoss/contract';
-import { AIR_TOOLS, inToolOf, psi, type AirToolCode } from '@dunlinmoss/core';
+import { AIR_TOOLS, inToolOf, psi, VALVES, type AirToolCode } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
@@ -10,12 +10,13 @@ import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
 import { Text } from '../../components/Text';
+import { Toggle } from '../../components/Toggle';
 import { Unfold } from '../../components/Unfold';
 import { Trash } from '../../theme/icons';
 import { pressure } from '../../words/format';
 import { fieldText } from '../../words/problems';
 import { savedText } from '../../words/saved';
-import { TOOL_WORDS } from '../../words/tools';
+import { TOOL_WORDS, VALVE_WORDS } from '../../words/tools';
 import { RowFrame } from '../../components/RowFrame';
 import { BesideList } from './RigScreen';
 
@@ -30,6 +31,8 @@ const blankTool = (): Omit<AirToolBody, 'id'> => ({
   flow: [],
   duty: null,
   budget: null,
+  setKpa: null,
+  valves: [],
   note: '',
 });
 
@@ -97,6 +100,16 @@ export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
         options={['1', '2', '4', '6'].map((code) => ({ code, name: code }))}
         onChange={(code) => pickWheels(Number(code))}
       />
+      {kind === 'presetDeflators' && (
+        <RowQuantity
+          form={form}
+          at="/setKpa"
+          label="They stop at"
+          quantity="pressure"
+          hint="As you set them last: today’s plan is held against it."
+        />
+      )}
+      <ValveFields form={form} />
       {inToolOf(kind) && <PumpFields form={form} kind={kind} />}
       <RowText form={form} at="/note" label="Note (if you like)" multiline />
       <Action kind="main" label={row ? 'Save the changes' : 'Save this tool'} onPress={() => void form.submit()} />
@@ -109,6 +122,27 @@ export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
         />
       )}
     </View>
+  );
+}
+
+/** Which valves it fits as it is; none chosen says nothing. */
+function ValveFields({ form }: { readonly form: OpenForm<AirToolBody> }) {
+  const [valves, pick] = usePicked<AirToolBody, AirToolBody['valves']>(form, '/valves');
+  return (
+    <Unfold
+      label="Valves it fits"
+      value={valves.length === 0 ? 'not said' : valves.map((code) => VALVE_WORDS[code].name).join(', ')}
+    >
+      {VALVES.map((code) => (
+        <Toggle
+          key={code}
+          label={VALVE_WORDS[code].name}
+          note={VALVE_WORDS[code].note}
+          value={valves.includes(code)}
+          onChange={(on) => pick(VALVES.filter((each) => (each === code ? on : valves.includes(each))))}
+        />
+      ))}
+    </Unfold>
   );
 }
 
