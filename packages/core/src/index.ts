@@ -199,6 +199,7 @@ export {
   type FirstNumbers,
   type UnweighedAxle,
 } from './plan/firstNumbers';
+export { speedLadder, type SpeedRung } from './plan/speedLadder';
 export { stuckLadder, type Rung, type StuckLadder } from './plan/stuckLadder';
 export { whatIf, type WhatIf } from './plan/whatIf';
 export type { ValueName, WorkingCode, WorkingStep } from './working/working';

@@ -5,10 +5,10 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { fileName, giveFile } from './files';
-import { printSheet } from '../data/print';
+import { printSheet } from './print';
 import { Copy, Download, FileText, Printer } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
-import { sheetText, type Sheet, type SheetPart } from '../words/sheet';
+import { sheetText, type Paper, type Sheet, type SheetPart } from '../words/sheet';
 import { Action } from './Action';
 import { notify } from './Notice';
 import { Text } from './Text';
@@ -21,7 +21,7 @@ interface SheetActionsProps {
   readonly sheet: Sheet;
   /** What its files are called, before the ending. */
   readonly name: string;
-  readonly paper: 'A5' | 'A6';
+  readonly paper: Paper;
 }
 
 /** Print it, keep it, send it. */
@@ -64,11 +64,26 @@ export function SheetActions({ sheet, name, paper }: SheetActionsProps) {
 }
 
 /** The sheet as it will be on paper. */
-export function SheetView({ sheet: { title, about, parts, foot } }: { readonly sheet: Sheet }) {
+export function SheetView({
+  sheet: { title, about, parts, foot },
+  minWidth,
+}: {
+  readonly sheet: Sheet;
+  /** Of a table with many columns: what is around it scrolls. */
+  readonly minWidth?: number;
+}) {
   const palette = usePalette();
   const rule = { borderColor: palette.ink };
   return (
-    <View nativeID={SHEET} style={[styles.sheet, rule, { backgroundColor: palette.card }]}>
+    <View
+      nativeID={SHEET}
+      style={[
+        styles.sheet,
+        rule,
+        { backgroundColor: palette.card },
+        minWidth !== undefined && { minWidth, maxWidth: minWidth },
+      ]}
+    >
       <Text as="title" level={2}>
         {title}
       </Text>
@@ -109,8 +124,11 @@ function Part({ part }: { readonly part: SheetPart }) {
       </Text>
     ));
   }
+  // The last column is narrow where it is a unit or a speed alone.
   const last = part.head.length - 1;
-  const cell = (column: number) => (column === 0 ? styles.first : column === last ? styles.last : styles.between);
+  const isNarrow = part.rows.every((row) => row[last]!.length <= 6);
+  const cell = (column: number) =>
+    column === 0 ? styles.first : column === last && isNarrow ? styles.last : styles.between;
   return (
     <View role="table">
       <View role="row" style={styles.line}>

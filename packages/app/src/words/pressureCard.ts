@@ -1,14 +1,30 @@
 import { loadCaseOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
-import { familyOf, groundsFor, planGround, type CautionCode, type GroundPlan, STUCK } from '@dunlinmoss/core';
-import { axleOnGauge, planInput, type PlanRequest } from '@dunlinmoss/domain';
+import {
+  familyOf,
+  groundOf,
+  groundsFor,
+  planGround,
+  speedLadder,
+  STUCK,
+  WALKING_KMH,
+  type CautionCode,
+  type GroundCode,
+  type GroundPlan,
+  type PlanInput,
+  type PlanProblem,
+  type Result,
+} from '@dunlinmoss/core';
+import { axleOnGauge, onGauge, planInput, type NoPlan, type PlanRequest } from '@dunlinmoss/domain';
 
 import { unitsFor, type Units } from '../settings/preferences';
-import { axleName } from './axles';
+import { AXLE_WORDS, axleName } from './axles';
 import { cautionText, speedGuide } from './cautions';
 import { FAMILY_WORDS } from './families';
-import { day, mass, pressureNumber } from './format';
+import { day, mass, pressureNumber, speed } from './format';
 import { unitLabel } from './units';
 import { groundName } from './grounds';
+import { noPlanText } from './limits';
+import { waitingText } from './noPlan';
 import { SCHOOL_WORDS } from './schools';
 import type { Sheet } from './sheet';
 
@@ -44,8 +60,20 @@ export function pressureCard(
   const loadCase = loadCaseOf(rig, loadCaseId);
   const plans = groundsFor(family.kind).map((ground) => {
     const input = planInput(rig, tests, proofOf({ ground, modifiers: [], speedKmh: null, loadCaseId }));
-    return { ground, plan: input.ok ? planGround({ ...input.value, stuckAccepted: true }) : input };
+    return { ground, input, plan: input.ok ? planGround({ ...input.value, stuckAccepted: true }) : input };
   });
+  // The same reason once, whatever the grounds it stands for.
+  const missing = [
+    ...new Set(
+      plans.flatMap(({ input, plan }) =>
+        plan.ok
+          ? []
+          : input.ok
+            ? noPlanText(plan.problem as PlanProblem, family.kind, own)
+            : waitingText(input.problem, rig.family, own),
+      ),
+    ),
+  ];
   const known = plans.flatMap(({ plan }) => (plan.ok ? [plan.value] : []));
   const loads = known[0]?.axles.map(({ wheelLoadKg }) => mass(wheelLoadKg, own)).join(' / ');
   const school = known.find((plan) => plan.school !== null)?.school;
@@ -68,10 +96,33 @@ export function pressureCard(
           plan.ok ? speedCell(plan.value, units) : '–',
         ]),
       },
+      ...ladderPart(rig, plans, own),
+      { title: 'No number', bullets: missing },
       { title: 'Mind', bullets: cautionsOf(known, own) },
     ],
     foot: FOOT,
   };
+}
+
+/** How fast on how little: the least each axle has to have for a speed off pavement; nothing where no ground tells. */
+function ladderPart(
+  rig: RigRow,
+  plans: readonly { readonly ground: GroundCode; readonly input: Result<PlanInput, NoPlan> }[],
+  units: Units,
+): Sheet['parts'] {
+  const loose = plans.find(({ ground, input }) => input.ok && !groundOf(ground).paved && ground !== STUCK)?.input;
+  const rungs = loose?.ok ? speedLadder(loose.value) : [];
+  if (rungs.length === 0) return [];
+  return [
+    {
+      title: 'How fast on how little, off pavement',
+      head: ['Up to', ...rig.axles.map(({ position }) => AXLE_WORDS[position])],
+      rows: rungs.map(({ speedKmh, axles }) => [
+        speedKmh <= WALKING_KMH ? 'walking pace' : speed(speedKmh, units),
+        ...axles.map(({ leastKpa }) => `≥\u00a0${pressureNumber(onGauge(leastKpa, units, 'up'), units)}`),
+      ]),
+    },
+  ];
 }
 
 /** `15 (15–16) ≥ 12`: start, window, floor; on the road the road pressure alone. */

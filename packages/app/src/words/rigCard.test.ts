@@ -76,6 +76,17 @@ describe('sheetPdf', () => {
     expect(pdf.length).toBeLessThan(500_000);
   });
 
+  it.each(Object.entries(SAMPLE_RIGS))('of every ground of a %s fits a page of A6', async (_, each) => {
+    const pdf = await sheetPdf(pressureCard(each, [], null, units, NOW), fonts, 'A6');
+    expect((await PDFDocument.load(pdf)).getPageCount()).toBe(1);
+  });
+
+  it('goes on over several pages where one can’t hold it, and loses no line', async () => {
+    const rows = Array.from({ length: 120 }, (_, index) => [`Machine ${index}`, '12 / 14', '8 / 9']);
+    const long = { title: 'All', about: '', parts: [{ head: ['Machine', 'Gravel', 'Sand'], rows }], foot: '' };
+    expect((await PDFDocument.load(await sheetPdf(long, fonts, 'A4'))).getPageCount()).toBeGreaterThan(1);
+  });
+
   it('still is one page for a rig with three axles and thirty load cases', async () => {
     const many = Array.from({ length: 30 }, (_, index) =>
       sampleCase({ id: `0192f000-0000-7000-8000-0000000001${10 + index}`, name: `Load case number ${index}` }),
@@ -98,6 +109,22 @@ describe('sheetPdf', () => {
 describe('pressureCard', () => {
   const text = (of: (typeof SAMPLE_RIGS)['car'], own = units): string =>
     sheetText(pressureCard(of, [], null, own, NOW));
+
+  it('has a ladder whose speeds fall with the pressure, for those that have a guide', () => {
+    const ladder = text(SAMPLE_RIGS.car).split('How fast on how little')[1]!.split('Mind')[0]!;
+    const rungs = [...ladder.matchAll(/(\d+) km\/h +≥ (\d+)/g)].map(([, kmh, least]) => [Number(kmh), Number(least)]);
+    expect(rungs.length).toBeGreaterThan(2);
+    rungs.slice(1).forEach(([kmh, least], index) => {
+      expect(kmh).toBeLessThan(rungs[index]![0]!);
+      expect(least).toBeLessThanOrEqual(rungs[index]![1]!);
+    });
+    expect(text(SAMPLE_RIGS.bicycle)).not.toContain('How fast on how little');
+  });
+
+  it('says why where there is no number', () => {
+    const crushed = { ...SAMPLE_RIGS.car, loadCases: [sampleCase({ weighed: [] })] };
+    expect(text(crushed)).toMatch(/No number\n.*no weight yet/s);
+  });
 
   it('has every ground with start, window, floor and speed of each axle, in one load case', () => {
     const lines = text(SAMPLE_RIGS.car)

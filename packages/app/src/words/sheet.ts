@@ -5,6 +5,9 @@ export type SheetPart = { readonly title?: string } & (
   | { readonly bullets: readonly string[] }
 );
 
+/** What a sheet is printed on: a page on the wall across, a half page upright, as large as a hand. */
+export type Paper = 'A4' | 'A5' | 'A6';
+
 /** One page to print or keep: the same for screen, paper and text. */
 export interface Sheet {
   readonly title: string;

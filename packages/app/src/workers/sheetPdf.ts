@@ -1,7 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 
-import type { Sheet, SheetPart } from '../words/sheet';
+import type { Paper, Sheet, SheetPart } from '../words/sheet';
 
 /** Bytes of the two faces of words. */
 export interface SheetFonts {
@@ -9,20 +9,23 @@ export interface SheetFonts {
   readonly strong: ArrayBuffer;
 }
 
-interface Paper {
+interface Measures {
   readonly width: number;
   readonly height: number;
   readonly margin: number;
 }
 
-/** Upright, in points. */
+/** In points. */
 export const PAPERS = {
   A5: { width: 419.53, height: 595.28, margin: 28 },
+  /** Across, for a wall. */
+  A4: { width: 841.89, height: 595.28, margin: 28 },
   A6: { width: 297.64, height: 419.53, margin: 18 },
-} as const satisfies Record<string, Paper>;
+} as const satisfies Record<Paper, Measures>;
 
 /** From the largest that reads well down to what can still be read; the first that fits on one page is taken. */
 const SIZES = [10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5];
+const SEVERAL_PAGES_SIZE = 8;
 const LINE = 1.28;
 const INK = rgb(0, 0, 0);
 /** Of the width of the page: where values of labelled lines begin, and how far the first column of a table goes. */
@@ -57,8 +60,8 @@ interface Faces {
  */
 const WHOLE = { subset: false, features: { liga: false, clig: false, dlig: false } };
 
-/** A sheet as a PDF of one page, in black on white. */
-export async function sheetPdf(sheet: Sheet, fonts: SheetFonts, paper: keyof typeof PAPERS): Promise<Uint8Array> {
+/** A sheet as a PDF, in black on white: of one page if its words can still be read on it. */
+export async function sheetPdf(sheet: Sheet, fonts: SheetFonts, paper: Paper): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle(sheet.title);
@@ -68,10 +71,13 @@ export async function sheetPdf(sheet: Sheet, fonts: SheetFonts, paper: keyof typ
     strong: await document.embedFont(fonts.strong, WHOLE),
   };
   const { width, height, margin } = PAPERS[paper];
-  const page = document.addPage([width, height]);
   const rowsAt = (size: number): Row[] => rowsOf(sheet, faces, size, width - 2 * margin);
-  const size = SIZES.find((each) => heightOf(rowsAt(each)) <= height - 2 * margin) ?? SIZES.at(-1)!;
-  draw(page, PAPERS[paper], rowsAt(size));
+  const room = height - 2 * margin;
+  const onOnePage = SIZES.map(rowsAt).find((rows) => heightOf(rows) <= room);
+  // What no page holds goes on over several, as large as it reads well.
+  for (const rows of onOnePage ? [onOnePage] : paged(rowsAt(SEVERAL_PAGES_SIZE), room)) {
+    draw(document.addPage([width, height]), PAPERS[paper], rows);
+  }
   return document.save();
 }
 
@@ -108,8 +114,11 @@ function partRows(part: SheetPart, faces: Faces, size: number, width: number): R
       ),
     ];
   }
-  const first = width * FIRST_COLUMN_SHARE;
-  const last = width * LAST_COLUMN_SHARE;
+  // With many columns none may take a third of the page, and the last is as wide as the others unless it is short.
+  const many = part.head.length > 5;
+  const first = width * (many ? 1.6 / (part.head.length + 0.6) : FIRST_COLUMN_SHARE);
+  const short = part.rows.every((cells) => cells.at(-1)!.length <= 6);
+  const last = short ? width * LAST_COLUMN_SHARE : (width - first) / (part.head.length - 1);
   const between = (width - first - last) / (part.head.length - 2);
   const place = (column: number): { x: number; wide: number } =>
     column === 0
@@ -193,9 +202,25 @@ function wrap(words: string, font: PDFFont, size: number, width: number): string
   return [...lines, line];
 }
 
+/** Rows in as many pages as they take. */
+function paged(rows: readonly Row[], room: number): Row[][] {
+  const pages: Row[][] = [[]];
+  let left = room;
+  for (const row of rows) {
+    const height = heightOf([row]);
+    if (height > left) {
+      pages.push([]);
+      left = room;
+    }
+    pages.at(-1)!.push(row);
+    left -= height;
+  }
+  return pages;
+}
+
 const heightOf = (rows: readonly Row[]): number => rows.reduce((sum, { size, above }) => sum + above + size * LINE, 0);
 
-function draw(page: PDFPage, { width, height, margin }: Paper, rows: readonly Row[]): void {
+function draw(page: PDFPage, { width, height, margin }: Measures, rows: readonly Row[]): void {
   let y = height - margin;
   for (const { words, size, above, rule } of rows) {
     if (rule) {

@@ -8,11 +8,16 @@ describe('storageLoss', () => {
   });
 
   it('checks earlier where it would be too soft by then', () => {
-    const { daysToLeast, checkDays, thenKpa } = storageLoss(240, 230, 'standard', true);
+    const own = measuredLossADay(250, 245, 2);
+    const { daysToLeast, checkDays, thenKpa } = storageLoss(240, 230, 'standard', true, own);
     expect(daysToLeast).toBeLessThan(28);
     expect(checkDays).toBe(daysToLeast);
     expect(thenKpa).toBeCloseTo(230, 9);
-    expect(storageLoss(200, 230, 'standard', true)).toMatchObject({ daysToLeast: null, checkDays: 0 });
+    expect(storageLoss(200, 230, 'standard', true, own)).toMatchObject({ daysToLeast: null, checkDays: 0 });
+  });
+
+  it('keeps to the trade’s weeks as long as nobody measured, whatever we assume of the loss', () => {
+    for (const bicycle of [true, false]) expect(storageLoss(240, 239, 'noTube', bicycle).checkDays).toBe(28);
   });
 
   it('goes by what was measured', () => {

@@ -28,7 +28,7 @@ export const KEEPING: Record<TubeKind, Keeping> = {
 export interface StorageLoss {
   /** Days until it is down to the least it should have; null where it is there already. */
   readonly daysToLeast: number | null;
-  /** Look again in so many days: the sooner of both. */
+  /** Look again in so many days: the trade's own, or sooner where a measured loss says so. */
   readonly checkDays: number;
   /** What it will have by then, kPa. */
   readonly thenKpa: number;
@@ -50,7 +50,8 @@ export function storageLoss(
   const { lossADay: usual, checkDays } = KEEPING[tube];
   const loss = lossADay ?? usual[onBicycle ? 'bicycle' : 'other'];
   const daysToLeast = nowKpa <= leastKpa ? null : Math.log(leastKpa / nowKpa) / Math.log(1 - loss);
-  const days = Math.min(checkDays, daysToLeast ?? 0);
+  // An assumed loss calls nobody to the shed sooner than the trade's own weeks.
+  const days = lossADay === null ? checkDays : Math.min(checkDays, daysToLeast ?? 0);
   return { daysToLeast, checkDays: days, thenKpa: nowKpa * (1 - loss) ** days };
 }
 

@@ -17,6 +17,7 @@ import { RigList } from './RigList';
 const BESIDE: readonly { readonly label: string; readonly href: Href }[] = [
   { label: 'Gauges and air tools', href: '/rigs/tools' },
   { label: 'Read a sidewall', href: '/rigs/marking' },
+  { label: 'Wall sheet: all machines by ground', href: '/rigs/wall' },
   { label: 'Files: in and out', href: '/rigs/files' },
   { label: 'Archived rigs', href: '/rigs/archived' },
 ];
@@ -59,7 +60,7 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
   );
   return (
     <>
-      <Unfold label="Gauges, sidewall reader, files, archived rigs">
+      <Unfold label="Gauges, sidewall reader, wall sheet, files, archived rigs">
         {BESIDE.map(({ label, href }) => (
           <Action key={label} label={label} onPress={() => router.navigate(href)} />
         ))}

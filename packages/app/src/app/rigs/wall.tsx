@@ -1,0 +1,1 @@
+export { WallScreen as default } from '../../screens/rigs/WallScreen';
