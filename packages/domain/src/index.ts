@@ -23,6 +23,14 @@ export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/
 export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
 export { axleOnGauge, firstOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
 export { axlesNow, boardOf, type Board, type BoardEntry, type BoardStep } from './board/board';
+export {
+  measuredPoints,
+  PRINT_MEASURES,
+  printChange,
+  printCurve,
+  type MeasuredPoint,
+  type PrintMeasure,
+} from './compare/printCurve';
 export { plainSetup, setupOutcome, withSetup, type NoOutcome, type SetupOutcome } from './compare/setupOutcome';
 export { isToCome, nextStep, openOutings, outingOf, pathOf } from './outing/nextStep';
 export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';

@@ -127,6 +127,7 @@ function GoOn({ question }: { readonly question: PlanQuery }) {
         label="What if: drag the pressure"
         onPress={() => router.navigate({ pathname: '/ground/what-if', params })}
       />
+      <Action label="What the next step buys" onPress={() => router.navigate({ pathname: '/ground/curve', params })} />
       <Action
         label="Two setups side by side"
         onPress={() => router.navigate({ pathname: '/ground/compare/[id]', params: { ...params, id: 'new' } })}

@@ -1,0 +1,1 @@
+export { CurveScreen as default } from '../../screens/ground/CurveScreen';
