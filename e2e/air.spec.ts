@@ -186,9 +186,9 @@ test('tools side by side, wheels levelled, air moved by a hose, and central infl
   await page.goto(`/air/central?rig=${LAPWING}`);
   await expect(page.getByText(/min a day of waiting/)).toBeVisible();
   await page.getByLabel('Speed there in km/h').fill('0');
-  await expect(page.getByText('Expected 1 to 80 km/h.')).toBeVisible();
+  await expect(page.getByText(/^Expected 1 to 80\skm\/h\.$/)).toBeVisible();
   await page.getByLabel('Speed there in km/h').fill('8');
-  await expect(page.getByText(/Down before the gate: begin \d+ m ahead/)).toBeVisible();
+  await expect(page.getByText(/Down before the gate: begin \d+\sm ahead/)).toBeVisible();
   await action(page, 'Switch it on').click();
   await action(page, 'To field pressure').click();
   await expect(page.getByText('Front lets out')).toBeVisible();

@@ -164,7 +164,7 @@ test('a wagon’s tests, each from Today into the Book', async ({ page }) => {
   await saved(page);
 
   await begin(page, 'Climb');
-  await type(page, 'Slope, if you know it in °', '6');
+  await type(page, 'Slope in °', '6');
   await pick(page, 'Soil, for a prediction', 'Dry sand');
   await type(page, 'Attempt 1: gauge in psi', '36');
   await pick(page, 'How far', 'Stopped');
@@ -326,8 +326,8 @@ test('a field’s tests: ruts, the cone by probe and table, two rings with their
   await saved(page);
   await inTheBook(page, /Proof round/, [
     /^Rut and lugs: /,
-    /^Cone by depth: track b is looser/,
-    /^Ring infiltration: track b takes more/,
+    /^Cone by depth: track B is looser/,
+    /^Ring infiltration: track B takes more/,
   ]);
 });
 

@@ -26,7 +26,8 @@ function bound(path: string, limit: number, units: Units): string {
 
 /** What a number is expected to be, where both ends are known. */
 export const expectedText = (of: Quantity | null, from: number, to: number, units: Units): string =>
-  `Expected ${of ? quantity(of, from, units) : from} to ${of ? quantity(of, to, units) : to}.`;
+  // The unit once, at the end.
+  `Expected ${of ? quantity(of, from, units).split('\u00a0')[0] : from} to ${of ? quantity(of, to, units) : to}.`;
 
 const isText = (path: string): boolean => /\/(name|title|note|tireMarking)$/.test(path);
 

@@ -67,6 +67,8 @@ const NOT_FOR_BICYCLES: readonly AirToolCode[] = [
   'onBoardCompressor',
   'onBoardTwinCompressor',
 ];
+/** Stands in a workshop: nobody gets home with it. */
+const IN_THE_WORKSHOP: readonly AirToolCode[] = ['workshopCompressor'];
 /** Too small for the tires of a farm. */
 const NOT_FOR_FARMS: readonly AirToolCode[] = ['handheldPump', 'carbonDioxideBottle', 'socketCompressor'];
 
@@ -74,4 +76,5 @@ const NOT_FOR_FARMS: readonly AirToolCode[] = ['handheldPump', 'carbonDioxideBot
 export const suitsKind = (code: AirToolCode, kind: Kind): boolean =>
   kind === 'bicycle'
     ? !NOT_FOR_BICYCLES.includes(code)
-    : !BICYCLES_ALONE.includes(code) && !(kind === 'farm' && NOT_FOR_FARMS.includes(code));
+    : !BICYCLES_ALONE.includes(code) &&
+      (kind === 'farm' ? !NOT_FOR_FARMS.includes(code) : !IN_THE_WORKSHOP.includes(code));

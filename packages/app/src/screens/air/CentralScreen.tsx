@@ -155,7 +155,7 @@ function Central({ job, choice }: { readonly job: AirJob; readonly choice: React
       }
     >
       {choice}
-      <Text tone="muted">{`${rig.name}: road pressure on the road, ${ground.toLowerCase()} pressure beyond the gate.`}</Text>
+      <Text tone="muted">{`${rig.name}: road pressure on the road, less beyond the gate. There: ${ground.toLowerCase()}.`}</Text>
       {rig.loadCases.length > 1 && (
         <>
           {caseChoice('Out to the field with', 'outCaseId')}

@@ -42,7 +42,9 @@ interface PrepareAiringProps {
 export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
   const router = useRouter();
   const { rig, family, units, outing, conditions, outsideKpaAbs, airings, tools, gauges } = job;
-  const [toolCode, setToolCode] = useState(() => lastTool(way, rig.id, family.kind, tools));
+  // Tools may come after the rig: until one is picked, it is the last one of those that are here.
+  const [picked, setToolCode] = useState<string>();
+  const toolCode = picked ?? lastTool(way, rig.id, family.kind, tools);
   const inHand = useGaugeInHand(rig.id, gauges);
   const [driven, setDriven] = useState(() => likelyDriven(outing, airings, Date.now()));
   // A thermometer knows better than a guess.

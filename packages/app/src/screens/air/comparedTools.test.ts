@@ -41,12 +41,25 @@ describe('comparedTools', () => {
     expect(comparedTools(bicycle(25), 'in').from.every(({ fromKpa }) => Math.abs(fromKpa - psi(25)) < 1)).toBe(true);
   });
 
-  it('offers a bicycle no manifold, and a wagon no bicycle pump, but one’s own in any case', () => {
+  it('leaves a wheel alone that has what it is to have, while another lacks air', () => {
+    const one = {
+      ...bicycle(25),
+      known: (wheel: (typeof car.wheels)[number]) => ({
+        ...car.known(wheel)!,
+        coldKpa: psi(wheel.position === 'front' ? 25 : 33),
+      }),
+    };
+    expect(comparedTools(one, 'in').from.every(({ position }) => position === 'front')).toBe(true);
+    expect(comparedTools(bicycle(33), 'in').from.every(({ fromKpa }) => fromKpa === 0)).toBe(true);
+  });
+
+  it('offers a bicycle no manifold, and a wagon no bicycle pump and no workshop, a bicycle one’s own in any case', () => {
     expect(names(bicycle(undefined), 'out')).not.toContain('hoseManifold');
     expect(names(bicycle(undefined), 'in')).toContain('bicycleFloorPump');
     expect(names(car, 'in')).not.toContain('bicycleHandPump');
-    const mine = tool('bicycleHandPump');
-    expect(names({ ...car, tools: [mine] }, 'in')).toContain(mine.id);
+    expect(names(car, 'in')).not.toContain('workshopCompressor');
+    const mine = tool('batteryClipCompressor');
+    expect(names({ ...bicycle(undefined), tools: [mine] }, 'in')).toContain(mine.id);
   });
 
   it('says of a charge that ends how much is short, puts it last, and says that a label is not entered', () => {
@@ -67,7 +80,7 @@ describe('comparedTools', () => {
     );
     // The sample rig is a wagon under a bicycle's name: its usual valve fits.
     expect(own!.adapter).toBeUndefined();
-    const presta = tool('bicycleFloorPump', { valves: ['presta'] });
+    const presta = tool('handheldPump', { valves: ['presta'] });
     const [other] = comparedTools({ ...car, tools: [presta] }, 'in').tools.filter(({ code }) => code === presta.id);
     expect(other!.adapter).toContain('needs an adapter');
   });

@@ -42,6 +42,8 @@ function pathsOf(job: AirJob, way: 'out' | 'in'): FillWheel[] {
   const { rig, wheels, conditions, units, family } = job;
   const now = (kpa: number): number => onGauge(gaugeNowKpa(kpa, conditions), units);
   const walks = walksOf(rig, wheels);
+  // A bicycle is pumped up from what was read in it; where nothing is missing, or nobody read it, from flat.
+  const isShort = wheels.some((wheel) => knownBelow(job, wheel, targetOf(job, way, wheel)) !== undefined);
   return wheels.flatMap((wheel, index): FillWheel[] => {
     const planned = job.planned(wheel)?.startKpa;
     const target = targetOf(job, way, wheel);
@@ -50,7 +52,7 @@ function pathsOf(job: AirJob, way: 'out' | 'in'): FillWheel[] {
       way === 'out'
         ? (wheel.axle.roadKpa ?? job.known(wheel)?.coldKpa)
         : family.kind === 'bicycle'
-          ? (knownBelow(job, wheel, target) ?? 0)
+          ? (knownBelow(job, wheel, target) ?? (isShort ? target : 0))
           : planned;
     if (target === undefined || from === undefined) return [];
     const [fromKpa, toKpa] = [now(from), now(target)];
@@ -73,7 +75,10 @@ export function comparedTools(
 ): { readonly tools: readonly ComparedTool[]; readonly from: readonly FillWheel[] } {
   const from = pathsOf(job, way);
   const tools = toolsFor(way, job.tools)
-    .filter(({ used }) => used.tool !== undefined || suitsKind(used.kind, job.family.kind))
+    // A pump of one's own may be tried on a bicycle whatever its kind; a bicycle's on nothing else.
+    .filter(
+      ({ used }) => suitsKind(used.kind, job.family.kind) || (used.tool !== undefined && job.family.kind === 'bicycle'),
+    )
     .map(({ code, used }) => (way === 'out' ? drained(job, code, used, from) : filled(job, code, used, from)))
     .sort((a, b) => a.totalS - b.totalS);
   return { tools, from };

@@ -33,13 +33,13 @@ import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuer
 export function CurveScreen() {
   const { question, loading } = usePlanQuery();
   const router = useRouter();
-  if (!question) return <NeedsRig title="What each psi buys" loading={loading} why="A footprint needs a rig." />;
+  if (!question) return <NeedsRig title="What the next step buys" loading={loading} why="A footprint needs a rig." />;
   const back = (): void => router.navigate({ pathname: '/ground', params: addressOf(question) });
   const input = planInput(question.rig, question.tests, question.asked);
   const plan = input.ok ? planGround(input.value) : undefined;
   if (!input.ok || !plan?.ok) {
     return (
-      <Page title="What it buys">
+      <Page title="What the next step buys">
         <Panel>
           <Text>A footprint over pressure needs a load and a pressure for this ground first.</Text>
           <Action label="Back to the ground" onPress={back} />
@@ -94,7 +94,7 @@ function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
   const chosenKpa = against.text.trim() === '' ? undefined : canonicalOf('pressure', against);
   return (
     <Page
-      title="What it buys"
+      title="What the next step buys"
       result={
         <>
           <Panel title={`${MEASURES.find((each) => each.code === code)!.name} over pressure`}>
@@ -120,12 +120,12 @@ function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
             {(
               [
                 ...(roadKpa === null ? [] : [[COMPARED_WITH[family.kind], roadKpa] as const]),
-                ...(chosenKpa === undefined || chosenKpa > 2000 ? [] : [['your pressure', chosenKpa] as const]),
+                ...(chosenKpa === undefined || chosenKpa > 2000 ? [] : [['as you asked', chosenKpa] as const]),
               ] as const
             ).map(([name, kpa]) => (
               <Text
                 key={name}
-              >{`Against ${name}, ${pressure(kpa, units)}, at ${pressure(startKpa, units)}: ${changesText(context, kpa, startKpa)}.`}</Text>
+              >{`${pressure(startKpa, units)} against ${pressure(kpa, units)} (${name}): ${changesText(context, kpa, startKpa)}.`}</Text>
             ))}
             <QuantityField
               label="Against another pressure"

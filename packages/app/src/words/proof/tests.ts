@@ -4,12 +4,9 @@ import { judgementOf } from '@dunlinmoss/domain';
 
 import { ROUTINE_WORDS } from './registry';
 
-/** As it reads behind a colon; a single letter names something and stays large. */
+/** As it reads behind a colon; tracks keep their letter. */
 const withinSentence = (text: string): string =>
-  text
-    .split(' ')
-    .map((word) => (word.length === 1 ? word : word.toLowerCase()))
-    .join(' ');
+  text.toLowerCase().replace(/\btrack [ab]\b/g, (track) => `track ${track.at(-1)!.toUpperCase()}`);
 
 /** `Tape: grew as expected`: a test of any kind in one line. */
 export function testText(test: ProofTestRow, family: FamilyCode): string {
