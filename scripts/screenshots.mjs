@@ -22,7 +22,7 @@ const VIEWS = [
   { name: 'rig-phone', path: `/rigs/${SNIPE}`, size: PHONE },
   { name: 'rig-wide', path: `/rigs/${LAPWING}`, size: WIDE },
   { name: 'ground-phone', path: '/ground', size: PHONE },
-  { name: 'ground-pictures-phone', path: '/ground', size: PHONE, before: (page) => scrollTo(page, 'Pressures') },
+  { name: 'compare-wide', path: `/ground/compare/new?rig=${CURLEW}&ground=softSand`, size: WIDE, before: otherTire },
   { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
   { name: 'ground-wide', path: '/ground', size: WIDE },
   { name: 'what-if-phone', path: '/ground/what-if', size: PHONE },
@@ -71,6 +71,12 @@ async function firstNumbers(page) {
 }
 
 /** The print in a photo, found. */
+/** The second setup on a wider tire. */
+async function otherTire(page) {
+  await page.getByLabel('Second: another tire').fill('35x12.50R17LT');
+  await page.getByText(/^The second against the first/).waitFor();
+}
+
 async function findPrint(page) {
   const corners = [
     [0.14, 0.1],
