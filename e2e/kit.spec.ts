@@ -129,4 +129,11 @@ test('a number written down in feet is meters in the row', async ({ page, reques
       );
     })
     .toEqual([30.48, 30]);
+
+  // What was measured is taken into a trial as it is, once.
+  await page.goto(`/proof/bracket/new?rig=${SANDERLING}`);
+  await action(page, /^Runs that are measured already/).click();
+  await action(page, /^Take in: Roll-out/).click();
+  await expect(page.getByText(/^1: 30\spsi, 30\.48/)).toBeVisible();
+  await expect(action(page, /^Take in: Roll-out/)).toHaveCount(0);
 });

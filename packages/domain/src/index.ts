@@ -57,5 +57,6 @@ export {
   type ProofOfAxle,
   type ProvedAxle,
 } from './proof/proved';
+export { measuredTests, type MeasuredTest } from './proof/trialRuns';
 export { limitsOfTest } from './proof/testLimits';
 export { heaviest, testedWheels, type TestedTire, type TestedWheel } from './proof/testedWheels';

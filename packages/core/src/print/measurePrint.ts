@@ -6,7 +6,7 @@ import { failure, success, type Result } from '../result/result';
 import { squaredDistance } from './distance';
 import { flatten, type Photo } from './flatten';
 import { inkOf, type InkProblem, type Mask } from './ink';
-import { outlineFigures, simplified, type OutlineFigures, type Rolls } from './outline';
+import { oddityOf, outlineFigures, simplified, type Oddity, type OutlineFigures, type Rolls } from './outline';
 import { planeOf, type Plane, type PlaneProblem, type Reference } from './plane';
 import { regionsOf, withoutHoles, withoutSpecks } from './regions';
 
@@ -33,6 +33,8 @@ export interface PrintMeasure extends OutlineFigures {
   readonly netMm2: number | null;
   /** Ink that lies beside the outline, as a share of all: a shoulder that hangs by nothing. 0 where there is none to speak of. */
   readonly leftOutShare: number;
+  /** Its outline is none that a tire makes: a smear, a boot or a stone may hang on it. */
+  readonly isOdd: boolean;
   /** The outline on the plane of the reference, mm, simplified for mending by hand. */
   readonly outline: OutlineMm;
   /** The same, where it lies in the photo, px. */
@@ -69,6 +71,11 @@ const SPECK_MM2 = 25;
 const LEAST_MM2 = 150;
 /** Another patch at least this large beside the largest is another print. Assumption. */
 const SECOND = 0.3;
+/** More than this of it, and the outline is looked over by hand. Assumptions, set on prints of known shape. */
+const ODD: Oddity = { hollow: 0.07, horn: 0.035, lopsided: 0.15 };
+const isOdd = ({ hollow, horn, lopsided }: Oddity): boolean =>
+  hollow > ODD.hollow || horn > ODD.horn || lopsided > ODD.lopsided;
+
 /** The outline is drawn with corners no further off than this, mm. */
 const CORNER_MM = 0.8;
 
@@ -116,6 +123,7 @@ export function* measurePrint(
     ...outlineFigures(ring, question.rolls),
     netMm2: question.drawn === 'line' ? null : inkPixels * mmPerPx ** 2,
     leftOutShare: leftOut > DIRT ? leftOut : 0,
+    isOdd: isOdd(oddityOf(ring)),
     outline: simplified(ring, CORNER_MM),
     outlinePx: simplified(ring, CORNER_MM).map(([x, y]) => plane.value.toPixel(x, y)),
     ink: { ...ink, leftMm: plane.value.leftMm, topMm: plane.value.topMm },

@@ -33,6 +33,8 @@ const run = {
   comfort: RATING,
   worstHit: RATING,
   measured: { type: 'number', unit: 'times', min: -1e6, max: 1e6, optional: true },
+  /** The measured test that the run was taken from. */
+  testId: { type: 'id', optional: true },
 } as const;
 
 export type BracketSetup = ValuesOf<typeof setup>;

@@ -1,7 +1,7 @@
 import { SOIL_CODES, soilOf, type SoilCode } from '../soil/soils';
 import { wheelOnSoil } from '../soil/wheelOnSoil';
 import type { Kind } from '../families/family';
-import { firmestThatWent, judgeFirmest, OTHER_AXLE, otherAxleOf } from './firmest';
+import { axleKpa, firmestThatWent, judgeFirmest, OTHER_WHEELS, otherAxleOf } from './firmest';
 import { defineRoutine, GAUGE, type TestedOn } from './routine';
 
 /** Who tells which wheel lost its hold, and how they sat. */
@@ -24,7 +24,7 @@ export const climb = defineRoutine({
     pressureKpa: GAUGE,
     result: { type: 'choice', options: ['reached', 'nearly', 'stopped'] },
     distanceM: { type: 'number', unit: 'm', min: 0, max: 500, optional: true },
-    otherAxleKpa: OTHER_AXLE,
+    ...OTHER_WHEELS,
     brokeLoose: {
       type: 'choice',
       options: ['start', 'way', 'crest', 'dugIn'],
@@ -50,8 +50,8 @@ export const climb = defineRoutine({
   },
   judge: (runs, _, { family }) =>
     judgeFirmest(
-      runs.map(({ pressureKpa, result, brokeLoose, slipped }) => ({
-        pressureKpa,
+      runs.map(({ result, brokeLoose, slipped, ...wheels }) => ({
+        pressureKpa: axleKpa(wheels),
         went: result === 'reached',
         nearly: result === 'nearly',
         dugIn: brokeLoose === 'dugIn',

@@ -71,6 +71,7 @@ describe('trialAdvice', () => {
     comfort: null,
     worstHit: null,
     measured: null,
+    testId: null,
   });
 
   it('weighs what was rated, and leaves out what does not count or was not told', () => {

@@ -1,8 +1,28 @@
+import type { Kind } from '../families/family';
 import { levelsOf } from './levels';
 import { GAUGE, judgement, type Judgement } from './routine';
 
-/** What the axle has that the pressure is not of, where the two differ. */
-export const OTHER_AXLE = { ...GAUGE, optional: true } as const;
+/** Rigs with a wheel on either side of an axle. */
+const SIDE_BY_SIDE: readonly Kind[] = ['car', 'quad', 'farm'];
+
+/** What the other wheels had, where they differ from the one that the pressure is of. */
+export const OTHER_WHEELS = {
+  mateKpa: { ...GAUGE, kinds: SIDE_BY_SIDE, optional: true },
+  otherAxleKpa: { ...GAUGE, optional: true },
+  otherMateKpa: { ...GAUGE, kinds: SIDE_BY_SIDE, optional: true },
+} as const;
+
+/** The pressures of one attempt, as far as they were written down. Rows of before there were such fields lack them. */
+export interface WheelsAtAttempt {
+  readonly pressureKpa: number;
+  readonly mateKpa?: number | null;
+  readonly otherAxleKpa?: number | null;
+  readonly otherMateKpa?: number | null;
+}
+
+/** An axle has what its two wheels have in the mean; one that was not written down has what its mate has. */
+export const axleKpa = ({ pressureKpa, mateKpa }: WheelsAtAttempt): number =>
+  (pressureKpa + (mateKpa ?? pressureKpa)) / 2;
 
 /** One attempt that gets there or does not. */
 export interface Attempt {
@@ -22,13 +42,12 @@ export const firmestThatWent = ({ levels, contradictions }: Judgement): number |
 const OF_LEVEL_KPA = 3.5;
 
 /** What the other axle had in the attempts at a pressure: the mean of what was written down; null where nothing was. */
-export function otherAxleOf(
-  runs: readonly { readonly pressureKpa: number; readonly otherAxleKpa: number | null }[],
-  pressureKpa: number,
-): number | null {
-  const others = runs.flatMap(({ pressureKpa: kpa, otherAxleKpa }) =>
-    typeof otherAxleKpa === 'number' && Math.abs(kpa - pressureKpa) <= OF_LEVEL_KPA ? [otherAxleKpa] : [],
-  );
+export function otherAxleOf(runs: readonly WheelsAtAttempt[], pressureKpa: number): number | null {
+  const others = runs.flatMap((run) => {
+    const first = run.otherAxleKpa ?? run.otherMateKpa;
+    if (first == null || Math.abs(axleKpa(run) - pressureKpa) > OF_LEVEL_KPA) return [];
+    return [(first + (run.otherMateKpa ?? first)) / 2];
+  });
   return others.length === 0 ? null : others.reduce((sum, kpa) => sum + kpa, 0) / others.length;
 }
 

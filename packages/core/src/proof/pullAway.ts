@@ -1,4 +1,4 @@
-import { firmestThatWent, judgeFirmest, OTHER_AXLE, otherAxleOf } from './firmest';
+import { axleKpa, firmestThatWent, judgeFirmest, OTHER_WHEELS, otherAxleOf } from './firmest';
 import { defineRoutine, GAUGE } from './routine';
 
 /** Drive off on the flat: it gets away or it digs in. For soft ground without a slope. */
@@ -11,15 +11,15 @@ export const pullAway = defineRoutine({
   run: {
     pressureKpa: GAUGE,
     result: { type: 'choice', options: ['away', 'labors', 'digsIn'] },
-    otherAxleKpa: OTHER_AXLE,
+    ...OTHER_WHEELS,
   },
   // How many got away, 0 to 1.
   levelUnit: 'times',
   proves: { by: 'away', rolls: true, pressureKpa: firmestThatWent, otherKpa: otherAxleOf },
   judge: (runs, _, { family }) =>
     judgeFirmest(
-      runs.map(({ pressureKpa, result }) => ({
-        pressureKpa,
+      runs.map(({ result, ...wheels }) => ({
+        pressureKpa: axleKpa(wheels),
         went: result === 'away',
         nearly: result === 'labors',
         dugIn: result === 'digsIn',

@@ -160,6 +160,10 @@ describe('pullAway', () => {
     ];
     expect(otherKpa!(runs as never, psi(15))! / psi(1)).toBeCloseTo(18.5, 9);
     expect(otherKpa!([start(15, 'away')] as never, psi(15))).toBeNull();
+    // Four wheels at four readings: an axle has the mean of its two.
+    const four = { ...start(15, 'away'), mateKpa: psi(17), otherAxleKpa: psi(18), otherMateKpa: psi(21) };
+    expect(otherKpa!([four] as never, psi(16))! / psi(1)).toBeCloseTo(19.5, 9);
+    expect(judge('pullAway', [four]).levels[0]!.pressureKpa / psi(1)).toBeCloseTo(16, 9);
     // A row that was kept on a device before there was such a field.
     expect(otherKpa!([{ pressureKpa: psi(15), result: 'away' }] as never, psi(15))).toBeNull();
   });

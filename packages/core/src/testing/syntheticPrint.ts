@@ -75,30 +75,35 @@ export interface Camera {
   /** Width of the blur, px. */
   readonly blur: number;
   readonly seed: number;
+  /** What the sheet or the ground is like from place to place, as a share of its light: stains, stones, the edge of a shadow. */
+  readonly surface?: (xMm: number, yMm: number) => number;
 }
 
 /** A photo of some prints on a sheet: perspective, uneven light, a shadow, blur and noise, the same for the same seed. */
 export function photograph(prints: readonly KnownPrint[], camera: Camera): Photo {
-  const { width, height, corners, sheetMm, paper, ink, falloff, shadow, noise, blur, seed } = camera;
+  const { width, height, corners, sheetMm, paper, ink, falloff, shadow, noise, blur, seed, surface } = camera;
   const toSheet = quadTo(corners);
   const normal = randomNormal.source(randomLcg(seed / 1000))(0, noise);
   const light = new Float32Array(3 * width * height);
   const looks = 2;
   for (let y = 0; y < height; y += 1) {
     for (let x = 0; x < width; x += 1) {
-      let [inked, on] = [0, 0];
+      let [inked, on, dimmed] = [0, 0, 0];
       for (let look = 0; look < looks * looks; look += 1) {
         const [u, v] = toSheet(x + ((look % looks) + 0.5) / looks, y + (floor(look / looks) + 0.5) / looks);
         if (u < 0 || v < 0 || u > 1 || v > 1) continue;
         on += 1;
-        if (prints.some(({ isInk }) => isInk(u * sheetMm[0], v * sheetMm[1]))) inked += 1;
+        const [xMm, yMm] = [u * sheetMm[0], v * sheetMm[1]];
+        dimmed += surface ? surface(xMm, yMm) : 1;
+        if (prints.some(({ isInk }) => isInk(xMm, yMm))) inked += 1;
       }
       const whole = looks * looks;
+      const dim = on === 0 ? 1 : dimmed / on;
       const lit = (1 - falloff * (x / width)) * (1 - shadow / (1 + exp(-((y - 0.55 * height) / (0.12 * height)))));
       for (let channel = 0; channel < 3; channel += 1) {
         const floor = 90 * ((whole - on) / whole);
         const sheet = paper * ((on - inked) / whole) + ink[channel]! * (inked / whole);
-        light[3 * (y * width + x) + channel] = lit * (floor + sheet);
+        light[3 * (y * width + x) + channel] = lit * (floor + dim * sheet);
       }
     }
   }

@@ -82,6 +82,12 @@ export function RoutineRuns({ open }: { readonly open: OpenRoutine }) {
               label={values.clockFrom === '' ? 'Poured: start both clocks' : 'Start them again'}
               onPress={() => form.setValue('clockFrom', new Date().toISOString(), { shouldDirty: true })}
             />
+            {elapsedS > FORGOTTEN_S && (
+              <Text role="alert" tone="rust">
+                These clocks have run for hours: a look now tells nothing of how fast the water went in. Start them
+                again with fresh water, or type when you looked. What you wrote down stays.
+              </Text>
+            )}
             {values.clockFrom !== '' && (
               <View style={styles.clock}>
                 <Action label="Look at A now" onPress={() => another({ track: 'trackA', atS: elapsedS })} />
@@ -110,6 +116,9 @@ export function RoutineRuns({ open }: { readonly open: OpenRoutine }) {
     </>
   );
 }
+
+/** Nobody waits this long for a ring, s: the clocks were forgotten. Assumption. */
+const FORGOTTEN_S = 3 * 3600;
 
 /** Two numbers fit beside one another on a phone. */
 const isPair = (run: Fields): boolean =>

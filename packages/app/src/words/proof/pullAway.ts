@@ -12,7 +12,13 @@ export const pullAwayWords: RoutineWords = {
   ],
   read: 'The firmest that gets away every time is the one; a labored start is one step short of it.',
   mind: 'Nobody in front of or behind the vehicle. Stop before it digs in.',
-  fields: { pressureKpa: 'Gauge', result: 'It', otherAxleKpa: 'Other axle, where it differs' },
+  fields: {
+    pressureKpa: 'Gauge',
+    result: 'It',
+    mateKpa: 'Its mate, where it differs',
+    otherAxleKpa: 'Other axle, where it differs',
+    otherMateKpa: 'Mate on that axle, where it differs',
+  },
   options: { result: { away: 'Gets away', labors: 'Labors', digsIn: 'Digs in' } },
   verdicts: {
     noRuns: 'No attempt yet',

@@ -24,7 +24,7 @@ interface FoundPrintViewProps {
 /** The print that was found, to accept or to mend. */
 export function FoundPrintView(props: FoundPrintViewProps) {
   const { found, photo, outline, mending, keep, units, dispatch, onMend, onAccept } = props;
-  const { lengthMm, widthMm, grossMm2, netMm2, leftOutShare } = found;
+  const { lengthMm, widthMm, grossMm2, netMm2, leftOutShare, isOdd } = found;
   const rubber =
     netMm2 === null ? '' : `, ${area(netMm2, units)} rubber, ${percent(Math.max(0, 1 - netMm2 / grossMm2))} void`;
   return (
@@ -45,6 +45,11 @@ export function FoundPrintView(props: FoundPrintViewProps) {
       {leftOutShare > 0 && (
         <Text as="small" tone="rust" role="alert">
           {`${percent(leftOutShare)} of the ink lies beside this outline. If a shoulder stood there too, mend the outline round it.`}
+        </Text>
+      )}
+      {isOdd && (
+        <Text as="small" tone="rust" role="alert">
+          No tire leaves such an outline: a smear, a boot or a stone may hang on it. Mend it, or take the photo again.
         </Text>
       )}
       <Toggle

@@ -6,15 +6,17 @@ import {
   type BracketSetup,
   type RoutineValues,
 } from '@dunlinmoss/core';
+import { measuredTests } from '@dunlinmoss/domain';
 import { useState } from 'react';
 
+import { useTestsOf } from '../../../data/tests';
 import { Action } from '../../../components/Action';
 import { notify } from '../../../components/Notice';
 import { NumberField } from '../../../components/NumberField';
 import { Panel } from '../../../components/Panel';
 import { Text } from '../../../components/Text';
 import { Unfold } from '../../../components/Unfold';
-import { pressure } from '../../../words/format';
+import { day, pressure } from '../../../words/format';
 import { CRITERION_WORDS } from '../../../words/proof/bracket';
 import { ROUTINE_WORDS } from '../../../words/proof/registry';
 import { anotherRun } from '../routineForm';
@@ -29,6 +31,37 @@ export function trialOf({ test, row }: OpenRoutine) {
   const nextKpa = advice && advice.next !== null ? pressureAt(advice.next, setup) : null;
   const blind = setup?.blind === 'blind' && nextKpa !== null && row === undefined;
   return { setup, runs, nextKpa, blind };
+}
+
+/** Runs of tests that were measured already, taken in as they are: nobody types a number twice. */
+function FromMeasured({ open }: { readonly open: OpenRoutine }) {
+  const { rig, values, units, form, row } = open;
+  const { setup, runs } = trialOf(open);
+  const tests = useTestsOf(rig.id);
+  const rated = setup?.by === 'ratings' && runs.length > 0;
+  const offered = measuredTests(tests, rig.family, values.wheel).filter(
+    ({ test, better }) => !runs.some(({ testId }) => testId === test.id) && (runs.length === 0 || setup?.by === better),
+  );
+  if (row !== undefined || rated || offered.length === 0) return null;
+  return (
+    <Unfold
+      label="Runs that are measured already"
+      value={`${offered.length} ${offered.length === 1 ? 'test' : 'tests'}`}
+    >
+      {offered.map(({ test, better, runs: measured }) => (
+        <Action
+          key={test.id}
+          label={`Take in: ${ROUTINE_WORDS[test.kind].name}, ${day(test.performedAt)}, ${measured.length} ${measured.length === 1 ? 'run' : 'runs'}`}
+          onPress={() => {
+            form.setValue('setup.by', better, { shouldDirty: true });
+            open.runs.append(
+              measured.map((run) => anotherRun('bracket', { ...run, testId: test.id } as RoutineValues, units)),
+            );
+          }}
+        />
+      ))}
+    </Unfold>
+  );
 }
 
 /** The trial coach: what to set, then how it was, run by run. */
@@ -84,7 +117,7 @@ export function TrialInput({ open }: { readonly open: OpenRoutine }) {
             <NumberField
               key={name}
               label={name === 'measured' ? 'Measured' : CRITERION_WORDS[name]}
-              unit={name === 'measured' ? '' : '1–10'}
+              unit={name === 'measured' ? '' : '10 is best'}
               spokenLabel={name === 'measured' ? 'Measured' : CRITERION_WORDS[name]}
               value={ratings[name] ?? ''}
               onChange={(text) => setRatings({ ...ratings, [name]: text })}
@@ -93,6 +126,7 @@ export function TrialInput({ open }: { readonly open: OpenRoutine }) {
           <Action kind="main" label="Keep this run" onPress={keepRun} />
         </Panel>
       )}
+      <FromMeasured open={open} />
       <WheelOfTest open={open} label="For the axle of" />
       <Unfold
         label="How it is compared"

@@ -31,6 +31,8 @@ export interface FoundPrint extends OutlineFigures {
   readonly netMm2: number | null;
   /** Ink beside the outline, as a share of all. */
   readonly leftOutShare: number;
+  /** Its outline is none that a tire makes. */
+  readonly isOdd: boolean;
   readonly outline: OutlineMm;
 }
 
@@ -127,6 +129,8 @@ export function photoWork(now: PhotoWork, action: PhotoAction): PhotoWork {
               ...outlineFigures(action.outline, now.question.rolls),
               outline: action.outline,
               leftOutShare: 0,
+              // Whoever mended it has looked.
+              isOdd: false,
             },
           }
         : now;
