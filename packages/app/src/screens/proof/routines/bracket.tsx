@@ -31,7 +31,7 @@ function Runs({ open }: { readonly open: OpenRoutine }) {
             <Text style={styles.words}>
               {blind || !run
                 ? `Run ${index + 1}`
-                : `${index + 1}: ${pressure(run.pressureKpa, units)}, ${setup?.by === 'ratings' ? ratingsOf(run) : run.measured}`}
+                : `${index + 1}: ${pressure(run.pressureKpa, units)}, ${setup?.by === 'ratings' || run.measured === null ? ratingsOf(run) : Number(run.measured.toFixed(2))}`}
             </Text>
             <RemoveRun of={`run ${index + 1}`} onPress={() => open.runs.drop(index)} />
           </View>
