@@ -51,13 +51,10 @@ export const farmLugs = (seed: number): KnownPrint => {
 type Surface = NonNullable<Camera['surface']>;
 
 /** A streak of half dry paint that was dragged out of the print. */
-export const smear =
-  (seed: number, dark: number): Surface =>
-  (x, y) => {
-    const random = randomLcg(seed / 983);
-    const off = 120 + 60 * random();
-    return abs(x - off) < 16 && y > 300 && y < 372 ? dark : 1;
-  };
+export function smear(seed: number, dark: number): Surface {
+  const off = 120 + 60 * randomLcg(seed / 983)();
+  return (x, y) => (abs(x - off) < 16 && y > 300 && y < 372 ? dark : 1);
+}
 
 /** The sole of a boot beside it. */
 export const boot =
@@ -68,20 +65,32 @@ export const boot =
     return y % 22 > 7 ? 0.22 : 1;
   };
 
+/** Points of the grid that stones are painted on, for each mm. */
+const FINE = 2;
+
 /** Dark stones strewn over the sheet. */
 export function gravel(seed: number, stones: number): Surface {
   const random = randomLcg(seed / 977);
-  const all = Array.from({ length: stones }, () => [297 * random(), 420 * random(), 1.5 + 3 * random()] as const);
-  return (x, y) => (all.some(([sx, sy, r]) => hypot(x - sx, y - sy) < r) ? 0.35 : 1);
+  const [wide, high] = [297 * FINE, 420 * FINE];
+  const light = new Float32Array(wide * high).fill(1);
+  for (let stone = 0; stone < stones; stone += 1) {
+    const [sx, sy, r] = [wide * random(), high * random(), FINE * (1.5 + 3 * random())];
+    for (let y = floor(sy - r); y <= sy + r; y += 1) {
+      for (let x = floor(sx - r); x <= sx + r; x += 1) {
+        const isOn = x >= 0 && y >= 0 && x < wide && y < high && hypot(x - sx, y - sy) < r;
+        if (isOn) light[y * wide + x] = 0.35;
+      }
+    }
+  }
+  return (x, y) => light[floor(y * FINE) * wide + floor(x * FINE)] ?? 1;
 }
 
 /** The edge of a shadow across the sheet, sharp as in the noon sun. */
-export const shadowEdge =
-  (seed: number, takes: number): Surface =>
-  (x, y) => {
-    const angle = (randomLcg(seed / 971)() - 0.5) * 1.2;
-    return (x - 150) * sin(angle) + (y - 215) * cos(angle) > 0 ? 1 - takes : 1;
-  };
+export function shadowEdge(seed: number, takes: number): Surface {
+  const angle = (randomLcg(seed / 971)() - 0.5) * 1.2;
+  const [along, across] = [sin(angle), cos(angle)];
+  return (x, y) => ((x - 150) * along + (y - 215) * across > 0 ? 1 - takes : 1);
+}
 
 /** Concrete: coarse and fine grain, a few dark pits. */
 export function concrete(seed: number): Surface {
