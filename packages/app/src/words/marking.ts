@@ -3,6 +3,7 @@ import {
   plyRatingOf,
   readMarking,
   speedSymbolKmh,
+  type Casing,
   type Family,
   type MarkingProblem,
   type SizeKnown,
@@ -70,6 +71,9 @@ const RIM_NAMES: Readonly<Record<number, string>> = {
   622: '29 in, 28 in, 700C',
 };
 const rimName = (tire: Tire): string => RIM_NAMES[tire.rimDiameterMm] ?? 'an older size';
+
+/** What the casing of a bicycle tire is called. */
+export const CASING_WORDS: Record<Casing, string> = { thin: 'Thin', medium: 'Medium', downhill: 'Downhill' };
 
 /** Example markings, by the kind of tire. */
 export const MARKING_EXAMPLES: Record<Family['kind'], string> = {

@@ -71,10 +71,12 @@ function useBlank(rigs: readonly RigRow[]): () => Omit<ComparisonBody, 'id'> {
 function Compare({ row, rigs }: CompareProps) {
   const router = useRouter();
   const units = unitsStore.use();
+  const blank = useBlank(rigs);
   const form = useRowForm('comparisons', {
-    draft: `compare:${row?.id ?? 'new'}`,
+    // What was begun for one rig is not what is asked of another.
+    draft: `compare:${row?.id ?? `new:${blank().first.rigId}`}`,
     row,
-    blank: useBlank(rigs),
+    blank,
     units,
     onSaved: (outcome, { name }) => {
       notify(savedText(outcome, name, 'in the Book'));

@@ -11,7 +11,7 @@ import { Unfold } from '../../components/Unfold';
 import { unitsStore } from '../../settings/preferences';
 import { axleName } from '../../words/axles';
 import { setupText } from '../../words/compare';
-import { MARKING_EXAMPLES, readBack } from '../../words/marking';
+import { CASING_WORDS, MARKING_EXAMPLES, readBack } from '../../words/marking';
 
 interface SetupFieldsProps {
   readonly form: OpenForm<ComparisonBody>;
@@ -21,7 +21,6 @@ interface SetupFieldsProps {
 }
 
 const WHICH = { first: 'First', second: 'Second' } as const;
-const CASING_NAMES = { thin: 'Thin', medium: 'Medium', downhill: 'Downhill' } as const;
 
 /** One of the two: whose wheel, and what is changed on it. Whatever is left alone is as it stands on the rig. */
 export function SetupFields({ form, which, rigs, startsOpen }: SetupFieldsProps) {
@@ -141,7 +140,7 @@ function OfRig({ form, which, rig, setup, spoken }: OfRigProps) {
         <Choice
           label={`${spoken}casing`}
           value={casing ?? axle?.casing ?? undefined}
-          options={CASINGS.map((code) => ({ code, name: CASING_NAMES[code] }))}
+          options={CASINGS.map((code) => ({ code, name: CASING_WORDS[code] }))}
           onChange={(code) => pickCasing(code === axle?.casing ? null : code)}
         />
       )}

@@ -17,13 +17,12 @@ import { Choice } from '../../components/Choice';
 import { Text } from '../../components/Text';
 import { Toggle } from '../../components/Toggle';
 import { Unfold } from '../../components/Unfold';
+import { CASING_WORDS } from '../../words/marking';
 import { markedLoadRange } from './rigForm';
 import { type TireFieldsProps, MarkingField } from './MarkingField';
 import { placesOf, type TireProps } from './tirePlaces';
 import { DataSheet } from './TirePoints';
 import { SidewallFields } from './SidewallFields';
-
-const CASING_WORDS: Record<Casing, string> = { thin: 'Thin', medium: 'Medium', downhill: 'Downhill' };
 
 /** What a tire says on its sidewall, and what its family needs to know besides. */
 export function TireFields({

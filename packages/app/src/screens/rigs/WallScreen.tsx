@@ -4,7 +4,7 @@ import { withProof } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 
-import { useAllRows, useRows } from '../../data/rows';
+import { useAllRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { fileName, giveFile } from '../../components/files';
@@ -50,7 +50,7 @@ function OfKind({ kind, children }: { readonly kind: Kind; readonly children: Re
   const units = unitsStore.use();
   const { rows: rigs } = useAllRows('rigs', ALL, every);
   const { rows: tests } = useAllRows('tests', ALL, every);
-  const { rows: outings } = useRows('outings');
+  const { rows: outings } = useAllRows('outings', ALL, every);
   const [grounds, setGrounds] = useState<readonly GroundCode[]>(() => wallGrounds(kind));
   const [order, setOrder] = useState<WallOrder>('name');
   const [allLoads, setAllLoads] = useState(false);
