@@ -62,7 +62,7 @@ const LAYERS = {
     ],
     ...['answers.ts', 'exchange', 'openapi.ts', 'index.ts', 'api.ts'],
   ],
-  domain: ['gauge', 'evidence', 'plan', 'outing', 'air', 'board', 'proof', 'index.ts', 'testing'],
+  domain: ['gauge', 'evidence', 'plan', 'outing', 'air', 'board', 'proof', 'compare', 'merge', 'index.ts', 'testing'],
   server: [
     ...[
       'config.ts',

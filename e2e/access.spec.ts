@@ -17,7 +17,10 @@ const PAGES = {
     '/rigs/gauge/0192f000-0000-7000-8000-000000000401',
     '/rigs/tool/new',
     '/rigs/files',
+    '/office',
     '/rigs/0192f000-0000-7000-8000-000000000110/pressures',
+    '/crew',
+    '/office',
   ],
   Ground: [
     '/ground?ground=softSand',

@@ -2,19 +2,10 @@ import { readFile } from 'node:fs/promises';
 
 import type { Page } from '@playwright/test';
 
-import { action, expect, goTo, settled, test } from './fixtures';
+import { action, expect, goTo, letOut, settled, test } from './fixtures';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 const LAPWING = '0192f000-0000-7000-8000-000000000110';
-
-/** Starts and stops the wheel one stands at, and keeps what the gauge reads then. */
-async function letOut(page: Page, reads: string): Promise<void> {
-  await action(page, 'Start').click();
-  await expect(action(page, /^Stop$/)).toBeVisible();
-  await action(page, /^Stop$/).click();
-  await page.getByLabel(/ reads in psi$/).fill(reads);
-  await action(page, /keep that$/).click();
-}
 
 test('from Today down wheel by wheel by the clock, through a reload and a lost line, into the Book', async ({
   page,
@@ -85,21 +76,27 @@ test('two phones on one wheel: both are kept, the first one counts', async ({ pa
   await other.close();
 });
 
-test('putting in says beforehand what will not be enough, with the best use and its speed, and the road check insists', async ({
-  page,
-}) => {
-  // A slow line: whoever taps faster than it answers loses nothing.
+/** A slow line: whoever taps faster than it answers loses nothing. */
+async function slowLine(page: Page): Promise<void> {
   await page.route(/v1\/airings\//, async (route) => {
     await page.waitForTimeout(150);
     const response = await route.fetch();
     await page.waitForTimeout(250);
     await route.fulfill({ response });
   });
+}
+
+async function letAllOut(page: Page): Promise<void> {
   await page.goto(`/air/out?rig=${CURLEW}&ground=softSand`);
   await action(page, 'Begin at front left').click();
   for (const reads of ['16', '19', '19', '16']) await letOut(page, reads);
   await action(page, 'Every wheel is down: keep it').click();
   await expect(page.getByText('Air is out.', { exact: false }).first()).toBeVisible();
+}
+
+test('putting in says beforehand what will not be enough, with the best use and its speed', async ({ page }) => {
+  await slowLine(page);
+  await letAllOut(page);
   await goTo(page, 'Air');
   await expect(page.getByText(/On pavement \d+\skm\/h at the most/)).toBeVisible();
   await action(page, 'Put air in').click();
@@ -109,7 +106,11 @@ test('putting in says beforehand what will not be enough, with the best use and 
   await page.getByRole('radio', { name: 'Pocket pump' }).click();
   await expect(page.getByText(/It runs out at rear right: \d+\sL of air short\./)).toBeVisible();
   await expect(page.getByText(/Then \d+\skm\/h at the most, straight and short, to the next air\./)).toBeVisible();
+});
 
+test('the road check insists until the air is back, and learns from the cold figure', async ({ page }) => {
+  await letAllOut(page);
+  await slowLine(page);
   await page.goto(`/air/road?rig=${CURLEW}`);
   await expect(page.getByRole('heading', { name: 'Not ready for pavement' })).toBeVisible();
   await expect(page.getByText(/If it can’t be helped: \d+\skm\/h at the most/)).toBeVisible();

@@ -1,6 +1,6 @@
 import type { APIRequestContext } from '@playwright/test';
 
-import { action, expect, goTo, test } from './fixtures';
+import { action, expect, goTo, settled, test } from './fixtures';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 const REDSHANK = '0192f000-0000-7000-8000-000000000103';
@@ -125,4 +125,14 @@ test('an airing in which no wheel was touched leaves no trace', async ({ page })
   await expect(page.getByText('No wheel was touched: nothing is kept of it.')).toBeVisible();
   await goTo(page, 'Today');
   await expect(page.getByText('Soft sand ahead. Let air out before you drive on it.')).toBeVisible();
+});
+
+test('a clock that is a day off is told of, and told no more once it is right', async ({ page }) => {
+  await page.clock.setSystemTime(Date.now() + 86_400_000);
+  await page.goto('/');
+  await expect(page.getByText(/^The clock of this device is 24\sh\sahead. Set it right/)).toBeVisible();
+  await page.clock.setSystemTime(Date.now());
+  await page.reload();
+  await settled(page);
+  await expect(page.getByText(/^The clock of this device/)).toHaveCount(0);
 });

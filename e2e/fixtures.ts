@@ -19,7 +19,7 @@ interface WorkerFixtures {
 }
 
 const isUp = ({ address }: Product): Promise<boolean> =>
-  fetch(`${address}/api/v1/health`).then(
+  fetch(`${address}/api/v1/ready`).then(
     ({ ok }) => ok,
     () => false,
   );
@@ -88,3 +88,12 @@ export async function settled(page: Page): Promise<void> {
 export const axle = (page: Page, name: 'Front' | 'Rear'): Locator => page.getByRole('group', { name: `${name} axle` });
 
 export const action = (page: Page, name: string | RegExp): Locator => page.getByRole('button', { name });
+
+/** Starts and stops the wheel one stands at, and keeps what the gauge reads then. */
+export async function letOut(page: Page, reads: string): Promise<void> {
+  await action(page, 'Start').click();
+  await action(page, /^Stop$/).waitFor();
+  await action(page, /^Stop$/).click();
+  await page.getByLabel(/ reads in psi$/).fill(reads);
+  await action(page, /keep that$/).click();
+}

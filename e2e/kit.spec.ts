@@ -44,6 +44,11 @@ test('deflators that stop at 20 are told of against today’s 12, with how to se
   await action(page, 'Save this tool').click();
   await expect(page.getByText('Brass four is saved.')).toBeVisible();
 
+  // Said on Today, before anybody is at the sand.
+  await page.goto('/');
+  await expect(page.getByText(/^Front: your deflators stop at 20\spsi, today’s plan is 16\spsi\./)).toBeVisible();
+  await expect(page.getByText(/^Brass four needs an adapter: front and rear have Schrader valves/)).toBeVisible();
+
   await page.goto(`/air/out?rig=${CURLEW}&ground=verySoftSand`);
   await action(page, /^With/).click();
   await page.getByRole('radio', { name: /^Brass four/ }).click();

@@ -1,3 +1,5 @@
+import { readFile } from 'node:fs/promises';
+
 import { action, axle, chooseGround, expect, goTo, test } from './fixtures';
 
 const SNIPE = '0192f000-0000-7000-8000-000000000106';
@@ -17,7 +19,11 @@ test('a ride: set the pressure, say how it went, end it; no tape, no pavement', 
   await expect(page.getByText('Rock ahead. Set the pressure before you ride.')).toBeVisible();
   await expect(axle(page, 'Front')).toContainText(/\d\d(\.5)?psi/);
   await action(page, 'See why, or say it is set').click();
-  await action(page, 'It is set').click();
+  // A tap that meets a redraw can be lost on a busy machine, once in ten tries: then a person taps again.
+  await expect(async () => {
+    await action(page, 'It is set').click();
+    await expect(page.getByLabel('Front axle in psi')).toBeVisible({ timeout: 2_000 });
+  }).toPass();
   await page.getByLabel('Front axle in psi').fill('24.5');
   await page.getByLabel('Rear axle in psi').fill('10');
   await expect(page.getByText(/Below the floor of .* the rim is struck/)).toBeVisible();
@@ -55,4 +61,30 @@ test('the Book tells rides and field days in their own words', async ({ page }) 
   await expect(page.getByRole('link', { name: /Survey round, north dyke/ })).toContainText('Ridden');
   await field.click();
   await expect(page.getByText('The day: pulling hard or uphill.')).toBeVisible();
+});
+
+test('the Book is looked through by ground, machine and words, and a season stands on one page', async ({ page }) => {
+  await page.goto('/book');
+  await action(page, /^Find Everything/).click();
+  await page.getByLabel('Words to find in the Book').fill('CREST run-up');
+  await expect(page.getByRole('link', { name: /Marram ridge/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Low-water line/ })).toHaveCount(0);
+  await page.getByLabel('Words to find in the Book').fill('');
+  await action(page, /^Ground Every ground/).click();
+  await page.getByRole('radio', { name: 'Packed damp sand' }).click();
+  await expect(action(page, /^Find 1 of \d+ outings/)).toBeVisible();
+  await page.getByRole('radio', { name: '30 days' }).click();
+  await expect(page.getByText('No outing is like that. Take something out of “Find”.')).toBeVisible();
+  await action(page, 'Show everything again').click();
+  await expect(page.getByRole('link', { name: /Cairn track/ })).toBeVisible();
+
+  await action(page, 'A season in one page').click();
+  await page.getByRole('radio', { name: 'All' }).click();
+  await expect(page.getByText('Pressures that worked')).toBeVisible();
+  await expect(page.getByText(/^18 \/ 23\spsi$/)).toBeVisible();
+  const download = page.waitForEvent('download');
+  await action(page, 'Table (CSV)').click();
+  const csv = await readFile(await (await download).path(), 'utf8');
+  expect(csv).toMatch(/Pressures that worked\r\nMachine,Ground,Kept last,After\r\n"?Curlew/);
+  expect(csv).toMatch(/Time on soft tires/);
 });

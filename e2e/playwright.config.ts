@@ -12,6 +12,8 @@ export default defineConfig({
   outputDir: '../.data/e2e',
   use: {
     contextOptions: { reducedMotion: 'reduce' },
+    // Walks that are about it let it in.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

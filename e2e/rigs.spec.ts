@@ -119,22 +119,21 @@ test('rear tires of another size are kept apart from the front ones, and their d
   await expect(card).toContainText('A danger');
 });
 
-test('a rig saved in two places at once asks which shall stay', async ({ page, context }) => {
-  const path = '/rigs/0192f000-0000-7000-8000-000000000103/edit';
-  const other = await context.newPage();
-  await page.goto(path);
+test('a rig saved in two places at once asks which shall stay', async ({ page, product, request }) => {
+  const id = '0192f000-0000-7000-8000-000000000103';
+  await page.goto(`/rigs/${id}/edit`);
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Redshank, dune runner');
-  await other.goto(path);
-  await other.getByLabel('Name', { exact: true }).fill('Redshank, other');
-  await action(other, 'Save the changes').click();
-  await expect(other.getByText('Redshank, other is saved.')).toBeVisible();
-  await other.close();
-
   await page.getByLabel('Name', { exact: true }).fill('Redshank, mine');
+  // Another device, meanwhile.
+  const there = `${product.address}/api/v1/rigs/${id}`;
+  const { createdAt: _, updatedAt: __, ...body } = await (await request.get(there)).json();
+  expect((await request.put(there, { data: { ...body, name: 'Redshank, other' } })).ok()).toBe(true);
+
   await action(page, 'Save the changes').click();
-  await expect(page.getByText('This was saved somewhere else in between.')).toBeVisible();
+  await expect(page.getByText('Redshank, mine was changed somewhere else too.')).toBeVisible();
+  await expect(page.getByText(/^Name: here Redshank, mine, there Redshank, other\.$/)).toBeVisible();
   await action(page, 'What I entered here').click();
-  await expect(page.getByText('This was saved somewhere else in between.')).toHaveCount(0);
+  await expect(page.getByText('Redshank, mine was changed somewhere else too.')).toHaveCount(0);
   await page.reload();
   await page.goto('/rigs');
   await expect(page.getByRole('link', { name: /Redshank, mine/ })).toBeVisible();

@@ -65,6 +65,24 @@ async function reads() {
   );
 }
 
+async function people() {
+  const { startProduct, startServer } = await import('./product.mjs');
+  const folder = temporary('people');
+  const product = await startProduct({ folder });
+  const port = await freePort();
+  const far = await startServer({ port, databaseEnv: product.database.env });
+  const told = await figures('people.ts', [product.address, `http://127.0.0.1:${port}`], product.database.env);
+  await far.stop();
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  say(
+    `a read with a session against one where nobody signs in, in turns: p50 ${told.p50Ratio.toFixed(2)} × (${told.p50Ms.toFixed(1)} ms), p95 ${told.p95Ratio.toFixed(2)} ×`,
+  );
+  say(
+    `${told.followers} phones of 20 crews following changes on two servers: lag p50 ${told.lagP50Ms.toFixed(0)} ms, p95 ${told.lagP95Ms.toFixed(0)} ms, ${told.lost} not told, ${told.dropped} dropped`,
+  );
+}
+
 async function serving() {
   const { startProduct } = await import('./product.mjs');
   const folder = temporary('serving');
@@ -199,11 +217,14 @@ async function inBrowser() {
   await ensureWeb();
   const folder = temporary('browser');
   const product = await startProduct({ folder });
-  const { drag, draws: sure, card, year } = await browserFigures(product.address);
+  const { drag, bulb, draws: sure, card, year } = await browserFigures(product.address);
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
   say(
     `the staff dragged at a quarter of the speed: ${drag.frames} frames, longest ${drag.longestMs.toFixed(1)} ms, ${(100 * drag.overShare).toFixed(1)} % over 16.7 ms`,
+  );
+  say(
+    `the bulb below a tire, its pressure dragged at a quarter of the speed: ${bulb.frames} frames, longest ${bulb.longestMs.toFixed(1)} ms, ${(100 * bulb.overShare).toFixed(1)} % over 16.7 ms`,
   );
   say(
     `how sure, 2 × 20,000 draws in a worker, tap to answer: ${sure.ms.toFixed(0)} ms; longest task of the page meanwhile ${sure.longestTaskMs === null ? 'under 50 ms' : `${sure.longestTaskMs.toFixed(0)} ms`}`,
@@ -213,6 +234,54 @@ async function inBrowser() {
   );
   say(
     `pressure card as PDF: first ${card.firstMs.toFixed(0)} ms, next ${card.nextMs.toFixed(0)} ms, ${Math.round(card.bytes / 1000)} kB`,
+  );
+}
+
+async function routes() {
+  const { searchMs, searchRatio, shortMs, longMs } = await figures('routes.ts');
+  say(
+    `a day's route: 200 stretches by 12 pressures and 7 states of a pump searched in ${searchMs.toFixed(1)} ms, ${searchRatio.toFixed(1)} × the time of 20; all of a plan, softness drawn: 6 stretches ${shortMs.toFixed(0)} ms, 200 of them ${longMs.toFixed(0)} ms`,
+  );
+  const { ensureWeb } = await import('./web.mjs');
+  const { startProduct } = await import('./product.mjs');
+  const { trackFigures } = await import('./bench/browser.mjs');
+  await ensureWeb();
+  const folder = temporary('routes');
+  const product = await startProduct({ folder });
+  const track = await trackFigures(product.address);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  say(
+    `a track of ${track.points.toLocaleString('en')} points, from the tap to its profile: ${track.ms.toFixed(0)} ms; longest task of the page ${track.longestTaskMs === null ? 'under 50 ms' : `${track.longestTaskMs.toFixed(0)} ms`}`,
+  );
+}
+
+/** How quick it is on a slow phone, against an empty application of the same frame, from the same server. */
+async function quick() {
+  const { ensureWeb, exportWeb } = await import('./web.mjs');
+  const { startProduct } = await import('./product.mjs');
+  const { quickFigures } = await import('./bench/quick.mjs');
+  await ensureWeb();
+  const folder = temporary('quick');
+  const dist = path.join(folder, 'empty');
+  await exportWeb(path.join(ROOT, 'scripts/bench/empty-app'), dist);
+  const product = await startProduct({ folder: path.join(folder, 'ours') });
+  const yardstick = await startProduct({
+    folder: path.join(folder, 'yardstick'),
+    demo: false,
+    env: { DUNLINMOSS_WEB_ROOT: dist },
+  });
+  const { empty, ours, shell, places } = await quickFigures(product.address, yardstick.address);
+  await Promise.all([product.stop(), yardstick.stop()]);
+  rmSync(folder, { recursive: true, force: true });
+  const against = ({ ms }) => `${(ms / empty.ms).toFixed(2)} × (${ms.toFixed(0)} ms against ${empty.ms.toFixed(0)})`;
+  say(`first screen with its rows, cold, at a quarter of the speed, against an empty application: ${against(ours)}`);
+  say(`the same with the shell and all rows on the device: ${against(shell)}`);
+  for (const [place, { ms, longestMs }] of Object.entries(places)) {
+    say(`${place}, the first time, from the tap: ${ms.toFixed(0)} ms, longest task ${longestMs.toFixed(0)} ms`);
+  }
+  say(
+    `longest task while it opens: cold ${ours.longestMs.toFixed(0)} ms, with the shell ${shell.longestMs.toFixed(0)}`,
   );
 }
 
@@ -253,7 +322,53 @@ async function starts() {
   );
 }
 
-const BENCHES = { plans, draws, markings, loads, air, reads, serving, kills, proof, inBrowser, javascript, starts };
+/** Histories of two devices by chance against a real server: any that loses something ends the bench. */
+async function histories() {
+  const { startProduct } = await import('./product.mjs');
+  const folder = temporary('histories');
+  const product = await startProduct({ folder, demo: false });
+  const count = 1000;
+  const jest = spawn(
+    process.execPath,
+    [
+      path.join(ROOT, 'node_modules/jest/bin/jest.js'),
+      ...['--projects', 'packages/app', '--testPathPattern', 'data/histories'],
+    ],
+    {
+      cwd: ROOT,
+      env: { ...process.env, DUNLINMOSS_HISTORIES: String(count), DUNLINMOSS_HISTORIES_AT: product.address },
+      stdio: ['ignore', 'inherit', 'inherit'],
+    },
+  );
+  const [code] = await once(jest, 'close');
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  if (code !== 0) throw new PlainError('A history lost something: see above.');
+  say(
+    `${count} histories of two devices against a server and its database: 0 lost, 0 doubled, 0 overwritten in silence`,
+  );
+}
+
+const BENCHES = {
+  ...{
+    plans,
+    routes,
+    draws,
+    markings,
+    loads,
+    air,
+    reads,
+    people,
+    serving,
+    kills,
+    histories,
+    proof,
+    inBrowser,
+    quick,
+    javascript,
+    starts,
+  },
+};
 
 run(async () => {
   prepare('mariadb', 'chromium');

@@ -28,7 +28,7 @@ const OF_THE_SYSTEM = new Set(['mysql', 'performance_schema', 'sys', 'test']);
 const MOST_RESTARTS = 5;
 
 /** A socket's path may be 107 bytes at most; where a folder lies too deep for that it stands in the system's own. */
-function socketOf(folder) {
+export function socketOf(folder) {
   const own = path.join(folder, 'mariadb.sock');
   if (Buffer.byteLength(own) <= 100) return own;
   return path.join(os.tmpdir(), `dunlinmoss-${createHash('sha256').update(folder).digest('hex').slice(0, 24)}.sock`);
@@ -59,7 +59,7 @@ const holdsSomething = (dataFolder) =>
   readdirSync(dataFolder, { withFileTypes: true }).some((each) => each.isDirectory() && !OF_THE_SYSTEM.has(each.name));
 
 /** Once in a while it gives up on a machine that is short of something for a moment: it is asked twice. */
-function makeDataFolder(finished) {
+export function makeDataFolder(finished) {
   // Made aside and renamed: a kill in the middle leaves nothing that looks ready.
   const dataFolder = `${finished}.new`;
   let told = '';

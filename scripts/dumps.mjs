@@ -96,6 +96,12 @@ export async function restore(database, folder, file) {
   await tool('mariadb', database, [database.name], (child) =>
     pipeline(createReadStream(file), createGunzip(), child.stdin),
   );
+  // From here on it is another course of events: marks that devices have of the old one must not be taken for ours.
+  // Dumps of earlier versions have no such table.
+  database.admin(
+    `SET @known = (SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = '${database.name}' AND table_name = 'lineage'); ` +
+      `SET @forget = IF(@known > 0, 'DELETE FROM ${database.name}.lineage', 'DO 0'); PREPARE forget FROM @forget; EXECUTE forget;`,
+  );
   rmSync(restoringMark(folder));
 }
 

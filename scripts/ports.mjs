@@ -1,21 +1,22 @@
+import { randomInt } from 'node:crypto';
 import net from 'node:net';
 
-const listen = (port) =>
-  new Promise((resolve, reject) => {
-    const server = net.createServer();
-    server.once('error', reject);
-    server.listen(port, '127.0.0.1', () => {
-      const { port: taken } = server.address();
-      server.close(() => resolve(taken));
-    });
-  });
-
-/** A port that nobody listens on just now. */
-export const freePort = () => listen(0);
+/** Below 32768: from there on outgoing connections take ports of their own, also one that was just found free. */
+const FROM = 20_000;
+const BELOW = 32_000;
 
 /** Whether nobody listens on this port. */
 export const isFree = (port) =>
-  listen(port).then(
-    () => true,
-    () => false,
-  );
+  new Promise((resolve) => {
+    const server = net.createServer();
+    server.once('error', () => resolve(false));
+    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
+  });
+
+/** A port that nobody listens on just now, and that no outgoing connection will take. */
+export async function freePort() {
+  for (;;) {
+    const port = randomInt(FROM, BELOW);
+    if (await isFree(port)) return port;
+  }
+}

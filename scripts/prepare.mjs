@@ -13,6 +13,11 @@ export const DATA = process.env.DUNLINMOSS_DATA ?? path.join(ROOT, '.data');
 const LOG = path.join(DATA, 'prepare.log');
 const PACKAGES = {
   mariadb: { needs: ['/usr/sbin/mariadbd', '/usr/bin/mariadb-install-db'], debian: 'mariadb-server' },
+  galera: {
+    needs: ['/usr/lib/galera/libgalera_smm.so', '/usr/bin/mariadb-backup', '/usr/bin/socat'],
+    debian: 'galera-4 mariadb-backup socat',
+  },
+  haproxy: { needs: ['/usr/sbin/haproxy'], debian: 'haproxy' },
   chromium: { needs: ['/usr/bin/chromium'], debian: 'chromium' },
 };
 
@@ -28,7 +33,7 @@ function logged(command, args, options = {}) {
 function ensureSystem(names) {
   const missing = names.map((name) => PACKAGES[name]).filter(({ needs }) => !needs.every((file) => existsSync(file)));
   if (missing.length === 0) return;
-  const wanted = missing.map(({ debian }) => debian);
+  const wanted = missing.flatMap(({ debian }) => debian.split(' '));
   const hint = `apt-get install --no-install-recommends ${wanted.join(' ')}`;
   if (!existsSync('/usr/bin/apt-get'))
     throw new PlainError(`Missing here: ${wanted.join(', ')}. Install it and start again.`);

@@ -40,7 +40,10 @@ export function startServer({ port, databaseEnv, env = {} }) {
 
 /** Loads the invented estate through the product's own import, when nothing is kept yet. */
 export async function loadDemo(address) {
-  const rigs = await (await fetch(`${address}/api/v1/rigs?limit=1`)).json();
+  const told = await fetch(`${address}/api/v1/rigs?limit=1`);
+  // Where people sign in, somebody has been here.
+  if (told.status === 401) return;
+  const rigs = await told.json();
   if (rigs.items.length > 0) return;
   const response = await fetch(`${address}/api/v1/import`, {
     method: 'POST',

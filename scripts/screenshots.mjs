@@ -11,8 +11,8 @@ const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 const SNIPE = '0192f000-0000-7000-8000-000000000106';
-const OYSTERCATCHER = '0192f000-0000-7000-8000-000000000102';
 const LAPWING = '0192f000-0000-7000-8000-000000000110';
+const OYSTERCATCHER = '0192f000-0000-7000-8000-000000000102';
 const TRIAL = '/proof/bracket/0192f000-0000-7000-8000-000000000305';
 
 /** One picture a main view, from the demo data: file name, address, size, and what is done before it is taken. */
@@ -20,18 +20,12 @@ const VIEWS = [
   { name: 'today-phone', path: '/', size: PHONE },
   { name: 'new-rig-phone', path: '/rigs/new?family=fourWheel', size: PHONE, before: firstNumbers },
   { name: 'rig-phone', path: `/rigs/${SNIPE}`, size: PHONE },
-  { name: 'rig-wide', path: `/rigs/${LAPWING}`, size: WIDE },
   { name: 'ground-phone', path: '/ground', size: PHONE },
   { name: 'compare-wide', path: `/ground/compare/new?rig=${CURLEW}&ground=softSand`, size: WIDE, before: otherTire },
-  { name: 'ground-night-phone', path: '/ground?ground=verySoftSand', size: PHONE, light: 'dark' },
+  { name: 'route-night-phone', path: `/ground/day?rig=${CURLEW}`, size: PHONE, light: 'dark', before: planned },
   { name: 'ground-wide', path: '/ground', size: WIDE },
   { name: 'what-if-phone', path: '/ground/what-if', size: PHONE },
-  {
-    name: 'pressures-phone',
-    path: `/rigs/${CURLEW}/pressures`,
-    size: PHONE,
-    before: (page) => scrollTo(page, 'Curlew'),
-  },
+  { name: 'depth-phone', path: `/ground/depth?rig=${LAPWING}&ground=fieldMoist`, size: PHONE },
   { name: 'proof-phone', path: '/proof', size: PHONE },
   {
     name: 'tape-phone',
@@ -52,6 +46,8 @@ const VIEWS = [
   // These two begin something: last.
   { name: 'airing-phone', path: '/air/out?ground=softSand', size: PHONE, before: letOut },
   { name: 'airing-wide', path: '/air/out?ground=softSand', size: WIDE, before: goOn },
+  // And from here on people sign in.
+  { name: 'crew-wide', path: '/crew', size: WIDE, before: letOthersIn },
 ];
 
 const scrollTo = (page, heading) =>
@@ -70,13 +66,21 @@ async function firstNumbers(page) {
   await page.getByRole('table', { name: 'Pressures by ground' }).waitFor();
 }
 
-/** The print in a photo, found. */
+/** The plan of the day is worked out beside the page. */
+async function planned(page) {
+  await page
+    .getByText(/^2 stops/)
+    .first()
+    .waitFor();
+}
+
 /** The second setup on a wider tire. */
 async function otherTire(page) {
   await page.getByLabel('Second: another tire').fill('35x12.50R17LT');
   await page.getByText(/^The second against the first/).waitFor();
 }
 
+/** The print in a photo, found. */
 async function findPrint(page) {
   const corners = [
     [0.14, 0.1],
@@ -134,6 +138,19 @@ async function goOn(page) {
   await page.getByRole('button', { name: /keep that$/ }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForTimeout(7_000);
+}
+
+/** A crew with machines of its own, and an invitation to it. */
+async function letOthersIn(page) {
+  const press = (name) => page.getByRole('button', { name }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Rushy');
+  await page.getByLabel('New pass-phrase').fill('samphire on the sea wall');
+  await press('Let others in');
+  await page.getByLabel('Name of the crew').fill('Sluice crew');
+  await press('Make the crew');
+  await page.getByRole('link', { name: /crew Sluice crew$/ }).click();
+  await press('Make an invitation');
+  await page.getByRole('img', { name: /camera/ }).waitFor();
 }
 
 run(async () => {

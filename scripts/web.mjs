@@ -25,7 +25,7 @@ function sourceHash() {
       path.join(ROOT, 'packages', folder),
     ),
   ].flatMap((folder) => (existsSync(folder) ? [...filesBelow(folder)] : []));
-  const settings = ['app.json', 'package.json', 'metro.config.js', 'babel.config.js'].map((name) =>
+  const settings = ['app.json', 'package.json', 'metro.config.js', 'babel.config.js', 'barrels.js'].map((name) =>
     path.join(ROOT, 'packages/app', name),
   );
   for (const file of [...sources, ...settings, path.join(ROOT, 'package-lock.json')].sort()) {
@@ -36,14 +36,14 @@ function sourceHash() {
 }
 
 /** Exports an Expo application for the web and gives back what it printed. */
-export function exportWeb(folder, output) {
+export function exportWeb(folder, output, env = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(
       process.execPath,
       [path.join(ROOT, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--output-dir', output],
       {
         cwd: folder,
-        env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
+        env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production', ...env },
       },
     );
     let text = '';
@@ -55,6 +55,41 @@ export function exportWeb(folder, output) {
   });
 }
 
+/**
+ * Writes the service worker: everything that was built is kept on the device, so that every address opens without a
+ * server. A newer version waits until the person takes it.
+ */
+async function makeShell(folder) {
+  const { generateSW } = await import('workbox-build');
+  const { warnings } = await generateSW({
+    globDirectory: folder,
+    swDest: path.join(folder, 'sw.js'),
+    globPatterns: ['**/*.{html,js,css,ttf,woff2,png,ico,svg,webmanifest}'],
+    globIgnores: ['sw.js', '**/*.map', 'metadata.json'],
+    maximumFileSizeToCacheInBytes: 8 * 2 ** 20,
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//, /^\/\.well-known\//],
+    // Their names change with what is in them.
+    dontCacheBustURLsMatching: /-[0-9a-f]{32}\.|\.[0-9a-f]{32}\./,
+    inlineWorkboxRuntime: true,
+    sourcemap: false,
+    skipWaiting: false,
+    clientsClaim: true,
+    cleanupOutdatedCaches: true,
+  });
+  if (warnings.length > 0) throw new PlainError(`The application shell: ${warnings.join('; ')}`);
+}
+
+/** Has the typefaces fetched along with the code that asks for them. */
+function preloadFonts(folder) {
+  const page = path.join(folder, 'index.html');
+  const links = [...filesBelow(path.join(folder, 'assets'))]
+    .filter((file) => file.endsWith('.ttf'))
+    .map((file) => `/${path.relative(folder, file)}`)
+    .map((href) => `<link rel="preload" as="font" type="font/ttf" crossorigin href="${href}" />`);
+  writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${links.join('')}</head>`));
+}
+
 /** Builds the web application when a source of it has changed since the last build. */
 export async function ensureWeb() {
   const hash = sourceHash();
@@ -62,6 +97,13 @@ export async function ensureWeb() {
   say('Building the web application (a minute or two, when it has changed) …');
   // A build that is cut off is no build.
   rmSync(STAMP, { force: true });
-  await exportWeb(path.join(ROOT, 'packages/app'), WEB_ROOT);
+  rmSync(WEB_ROOT, { recursive: true, force: true });
+  const { version } = JSON.parse(readFileSync(path.join(ROOT, 'package.json'), 'utf8'));
+  await exportWeb(path.join(ROOT, 'packages/app'), WEB_ROOT, {
+    // Told in Files, so that two devices can be held against one another.
+    EXPO_PUBLIC_VERSION: `${version} (${hash.slice(0, 8)})`,
+  });
+  preloadFonts(WEB_ROOT);
+  await makeShell(WEB_ROOT);
   writeFileSync(STAMP, hash);
 }

@@ -1,8 +1,14 @@
+const { createHash } = require('node:crypto');
 const http = require('node:http');
 
 const { getDefaultConfig } = require('expo/metro-config');
 
+const { saidByBarrels } = require('./barrels');
+
 const config = getDefaultConfig(__dirname);
+
+// What was bundled before went by what the barrels said then.
+config.cacheVersion = createHash('sha256').update(saidByBarrels()).digest('hex');
 
 /**
  * Zod brings its messages in some fifty languages: we word every problem ourselves, so one of them ships.
@@ -12,6 +18,17 @@ const INSTEAD = {
   '../locales/index.js': { from: '/node_modules/zod/', name: '../locales/en.js' },
   tslib: { from: '/node_modules/', name: 'tslib/tslib.es6.js' },
 };
+
+/**
+ * A module of a library runs when it is first used, not when the file that holds it comes: the first screen then waits for
+ * its own alone. Our own run at once, so that no tap waits for them. One exception: this one learns the address of the
+ * running script, by which workers are found, and that is told only while the script runs.
+ */
+const AT_ONCE = require.resolve('expo/src/winter/ImportMetaRegistry.ts');
+const blockList = new Proxy({}, { has: (_, file) => file === AT_ONCE || !file.includes('/node_modules/') });
+config.transformer.getTransformOptions = async () => ({
+  transform: { experimentalImportSupport: true, inlineRequires: { blockList } },
+});
 
 config.resolver.resolveRequest = (context, name, platform) => {
   const instead = INSTEAD[name];

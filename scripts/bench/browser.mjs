@@ -1,4 +1,6 @@
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 
 /** How much slower than this machine a phone is taken to be. */
 const SLOWDOWN = 4;
@@ -6,17 +8,18 @@ const FRAME_MS = 1000 / 60;
 /** What the clock of frames scatters by itself. */
 const JITTER_MS = 1;
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
+const LAPWING = '0192f000-0000-7000-8000-000000000110';
 
 const slowed = async (page) => {
   const session = await page.context().newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });
 };
 
-/** Frames while the staff of What if is dragged up and down, on a phone at a quarter of this machine's speed. */
-async function drag(browser, address) {
+/** Frames while something is dragged to and fro, on a phone at a quarter of this machine's speed. */
+async function drag(browser, place, name, upright) {
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-  await page.goto(`${address}/ground/what-if?rig=${CURLEW}&ground=softSand`);
-  const staff = page.getByRole('slider', { name: 'Front, pressure to try' });
+  await page.goto(place);
+  const staff = page.getByRole('slider', { name });
   await staff.waitFor();
   await staff.scrollIntoViewIfNeeded();
   await page.waitForTimeout(1500);
@@ -32,11 +35,14 @@ async function drag(browser, address) {
     window.ticking = requestAnimationFrame(tick);
   });
   const box = await staff.boundingBox();
-  const x = box.x + box.width / 2;
-  await page.mouse.move(x, box.y + box.height * 0.5);
+  const to = (share) =>
+    upright
+      ? page.mouse.move(box.x + box.width / 2, box.y + box.height * share)
+      : page.mouse.move(box.x + box.width * share, box.y + box.height / 2);
+  await to(0.5);
   await page.mouse.down();
   for (let move = 0; move < 240; move += 1) {
-    await page.mouse.move(x, box.y + box.height * (0.5 + 0.35 * Math.sin(move / 12)));
+    await to(0.5 + 0.35 * Math.sin(move / 12));
     await page.waitForTimeout(8);
   }
   await page.mouse.up();
@@ -98,7 +104,7 @@ const YEAR_READINGS = 1_000_000;
 
 /** A year of a rig's log, read in first: from asking for the page to its picture, and the longest task on the way. */
 async function year(browser, address) {
-  const start = Date.parse('2025-11-01T00:00:00Z');
+  const start = Date.now() - 365 * 86_400_000;
   const wheels = ['front,left', 'rear,left', 'rear,right', 'front,right'];
   const stepMs = (365 * 86_400_000) / (YEAR_READINGS / wheels.length);
   const lines = ['time,axle,wheel,pressure_kpa,temp_c'];
@@ -108,7 +114,12 @@ async function year(browser, address) {
       lines.push(`${at},${wheel},${(240 + each + 12 * Math.sin(index / 700)).toFixed(1)},15`),
     );
   }
-  const response = await fetch(`${address}/api/v1/import/log/${CURLEW}`, { method: 'POST', body: lines.join('\n') });
+  const response = await fetch(`${address}/api/v1/import/log/${CURLEW}`, {
+    method: 'POST',
+    headers: { 'content-type': 'text/csv' },
+    body: lines.join('\n'),
+  });
+  if (!response.ok) throw new Error(`The log was not read in: ${response.status} ${await response.text()}`);
   await response.text();
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
   // The application itself is there already, as it is for whoever opens its log.
@@ -131,6 +142,54 @@ async function year(browser, address) {
   return { readings: YEAR_READINGS, ms, longestTaskMs: tasks.length === 0 ? null : Math.max(...tasks) };
 }
 
+const TRACK_POINTS = 20_000;
+
+/** A long track, from the tap to its profile on the page, and the longest task of the page meanwhile. */
+export async function trackFigures(address) {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    const points = Array.from({ length: TRACK_POINTS }, (_, index) => {
+      const elevation = 60 + 40 * Math.sin(index / 700) + 3 * Math.sin(index * 12.9898);
+      return `<trkpt lat="${(54 + index / 40_000).toFixed(6)}" lon="${(8 + Math.sin(index / 900) / 100).toFixed(6)}"><ele>${elevation.toFixed(1)}</ele></trkpt>`;
+    });
+    const gpx = `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${points.join('')}</trkseg></trk></gpx>`;
+    // From the disk, as a person's file: sent in through the page it would be a task of the page.
+    const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-track-'));
+    const file = path.join(folder, 'long.gpx');
+    writeFileSync(file, gpx);
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await page.goto(`${address}/ground/day?rig=${CURLEW}`);
+    await page
+      .getByText(/^2 stops/)
+      .first()
+      .waitFor();
+    await page.evaluate(() => {
+      window.tasks = [];
+      new PerformanceObserver((list) =>
+        window.tasks.push(...list.getEntries().map(({ duration }) => duration)),
+      ).observe({ entryTypes: ['longtask'] });
+    });
+    const begun = performance.now();
+    await page.getByLabel('From a track (GPX, GeoJSON)').setInputFiles(file);
+    await page.getByRole('slider').first().waitFor();
+    const ms = performance.now() - begun;
+    await page
+      .getByText(/^\d+ stops?|^One stop|^no stop/)
+      .first()
+      .waitFor();
+    const tasks = await page.evaluate(() => window.tasks);
+    await page.close();
+    rmSync(folder, { recursive: true, force: true });
+    return { points: TRACK_POINTS, ms, longestTaskMs: tasks.length === 0 ? null : Math.max(...tasks) };
+  } finally {
+    await browser.close();
+  }
+}
+
 /** What only a browser tells. */
 export async function browserFigures(address) {
   const { chromium } = await import('@playwright/test');
@@ -140,7 +199,13 @@ export async function browserFigures(address) {
   });
   try {
     return {
-      drag: await drag(browser, address),
+      drag: await drag(
+        browser,
+        `${address}/ground/what-if?rig=${CURLEW}&ground=softSand`,
+        'Front, pressure to try',
+        true,
+      ),
+      bulb: await drag(browser, `${address}/ground/depth?rig=${LAPWING}&ground=fieldMoist`, 'Pressure', false),
       draws: await draws(browser, address),
       card: await card(browser, address),
       year: await year(browser, address),

@@ -35,4 +35,22 @@ export {
   type ArchivedReading,
 } from './exchange/archive';
 export { id as rowId } from './quantities';
-export { removeQuery } from './resources/row';
+export { HISTORY_DEEDS, removeQuery } from './resources/row';
+export { KEEPS_NOTHING, neededRole } from './people/access';
+export { mixesAlphabets, nameKey, tidyName } from './people/names';
+export {
+  askedInvitation,
+  crewChange,
+  memberChange,
+  newCrew,
+  newInvitation,
+  newPasskey,
+  newPerson,
+  ownPassphrase,
+  passphraseChange,
+  recovering,
+  signingIn,
+  signingInByPasskey,
+  takenInvitation,
+} from './people/people';
+export { mayAs } from './people/roles';

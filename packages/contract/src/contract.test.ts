@@ -37,6 +37,7 @@ const aRig = {
   school: null,
   beadFloorKpa: null,
   softOnPurposeAt: null,
+  keeperId: null,
   demo: false,
   axles: [
     { ...axle, position: 'front' },

@@ -1,4 +1,5 @@
 export { NEXT_STEPS, type NextStep, type RigCard, type RigNextStep, type RigPlan } from './answers';
+export { changes, changesQuery, type Change, type Changes } from './changes';
 export { buildOf, tireOf } from './rig/build';
 export {
   EXCHANGE_VERSION,
@@ -57,6 +58,22 @@ export {
   type Checked,
   type Schema,
 } from './problem';
+export { INVITED_ROLES, mayAs, ROLES, type Role } from './people/roles';
+export { NAME_LENGTH, PASSPHRASE_LENGTH } from './people/lengths';
+export { nameKey } from './people/names';
+export {
+  crewName,
+  newPerson,
+  passphrase,
+  personName,
+  recoveryCodes,
+  type Crew,
+  type Me,
+  type PasskeyList,
+  type SessionList,
+  type ShownInvitation,
+  type Space,
+} from './people/people';
 export { airing, type Airing, type AiringRow, type AiringRunBody, type AiringWheel } from './resources/airing';
 export { airTool, type AirToolBody, type AirToolRow } from './resources/airTool';
 export {
@@ -67,6 +84,17 @@ export {
   type ComparisonRow,
   type Setup,
 } from './resources/comparison';
+export {
+  FOUND,
+  MOST_STRETCHES,
+  MOST_TRACK_POINTS,
+  route,
+  routeStretch,
+  type Found,
+  type RouteBody,
+  type RouteRow,
+  type RouteStretchBody,
+} from './resources/route';
 export { gauge, type GaugeBody, type GaugeRow } from './resources/gauge';
 export { loadCase, type LoadCaseBody, type LoadItemBody } from './resources/loadCase';
 export {
@@ -96,16 +124,9 @@ export {
   type ReadingRoundRow,
 } from './resources/readingRound';
 export { PLAIN_AXLE } from './resources/plainAxle';
-export {
-  bodyOf,
-  RESOURCE_NAMES,
-  RESOURCES,
-  serverOnlyFields,
-  type BodyOf,
-  type QueryOf,
-  type ResourceName,
-  type RowOf,
-} from './resources/registry';
+export { KINDS, RESOURCE_NAMES } from './resources/kinds';
+export { bodyOf, serverOnlyFields } from './resources/rowParts';
+export { RESOURCES, type BodyOf, type QueryOf, type ResourceName, type RowOf } from './resources/registry';
 export {
   rig,
   rigAxle,

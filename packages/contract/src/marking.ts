@@ -1,4 +1,4 @@
-import { readMarking } from '@dunlinmoss/core';
+import { LOAD_RANGE_CODES, readMarking } from '@dunlinmoss/core';
 import { z } from 'zod';
 
 /**
@@ -19,3 +19,6 @@ export const tireMarking = z
       params: { code: 'unreadableMarking', problem: reading.problem },
     });
   });
+
+/** A tire by marking and load range, as calculators take it. */
+export const tireInput = { tireMarking, loadRange: z.enum(LOAD_RANGE_CODES) };

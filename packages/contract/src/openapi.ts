@@ -14,11 +14,14 @@ import {
   sentPackets,
   probeProfile,
 } from './devices';
+import { ARCHIVE_PATH, ARCHIVE_TYPE, archiveEvent } from './exchange/archive';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
-import { removeQuery } from './resources/row';
+import { historyOf, removeQuery } from './resources/row';
 import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logQuery, downsampledLog } from './log';
 import { planQuery, rigCard, rigNextStep, rigPlan } from './answers';
+import { changes, changesQuery } from './changes';
+import { PEOPLE_PATHS } from './people/paths';
 import { problem } from './problem';
 import { PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
 import { RESOURCES } from './resources/registry';
@@ -51,7 +54,10 @@ const queryParameters = (query: z.ZodObject): Json[] => {
   }));
 };
 
-function resourcePaths(name: string, { path, query }: { path: string; query: z.ZodObject }): Json {
+function resourcePaths(
+  name: string,
+  { path, query, body }: { path: string; query: z.ZodObject; body: z.ZodType },
+): Json {
   const row = component(`${capital(name)}Row`);
   const stale = { 409: refusal('Saved by someone else since; the present row is in `present`') };
   const missing = { 404: refusal('Not there') };
@@ -76,6 +82,13 @@ function resourcePaths(name: string, { path, query }: { path: string; query: z.Z
           'Archive, from where it can be brought back; forever deletes what was archived, with all that hangs on it',
         parameters: queryParameters(removeQuery),
         responses: { 204: { description: 'Archived' }, ...missing, ...stale, ...REFUSED },
+      },
+    },
+    [`/${path}/{id}/history`]: {
+      parameters: [idParameter],
+      get: {
+        summary: 'What it was, newest first, with who changed it; as far back as is kept',
+        responses: { 200: answer('Its versions', schemaOf(historyOf(body))), ...missing, ...REFUSED },
       },
     },
     [`/${path}/{id}/restore`]: {
@@ -117,6 +130,39 @@ const answerPaths = (): Json => ({
   },
 });
 
+/** What changed since a mark. The rows are those of the lists, so they are named, not written out again. */
+function changesPath(): Json {
+  const { properties, ...shape } = schemaOf(changes) as { properties: Json };
+  const change = (name: string): Json => ({
+    type: 'object',
+    required: ['kind', 'id', 'row'],
+    properties: {
+      kind: { const: name },
+      id: { type: 'string', format: 'uuid' },
+      row: { anyOf: [component(`${capital(name)}Row`), { type: 'null' }] },
+    },
+  });
+  const items = { type: 'array', items: { oneOf: Object.keys(RESOURCES).map(change) } };
+  return {
+    '/changes/stream': {
+      get: {
+        summary: 'Says when something changed: server-sent events `changed`, without what; `/changes` has that',
+        responses: {
+          200: { description: 'Each event', content: { 'text/event-stream': { schema: { type: 'object' } } } },
+        },
+      },
+    },
+    '/changes': {
+      get: {
+        summary:
+          'Every row that changed since a mark, or every row there is; a device goes by it to work without a signal',
+        parameters: queryParameters(changesQuery),
+        responses: { 200: answer('The changes', { ...shape, properties: { ...properties, items } }), ...REFUSED },
+      },
+    },
+  };
+}
+
 /** The log of a rig: handed over in batches, thinned, and as a table. */
 const logPaths = (): Json => ({
   '/rigs/{id}/log': {
@@ -152,6 +198,26 @@ const logPaths = (): Json => ({
       responses: {
         200: { description: 'One value a line', content: { 'application/x-ndjson': { schema: schemaOf(logEvent) } } },
         ...NOT_THERE,
+      },
+    },
+  },
+});
+
+const zip = { content: { [ARCHIVE_TYPE]: { schema: { type: 'string', format: 'binary' } } } };
+
+/** Everything of a space, logs and photos too, as one file. */
+const archivePaths = (): Json => ({
+  [`/${ARCHIVE_PATH}`]: {
+    get: { summary: 'Everything, as one file', responses: { 200: { description: 'The archive', ...zip }, ...REFUSED } },
+    post: {
+      summary: 'Reads such a file in: what is here already stays as it is',
+      requestBody: { required: true, ...zip },
+      responses: {
+        200: {
+          description: 'One value a line',
+          content: { 'application/x-ndjson': { schema: schemaOf(archiveEvent) } },
+        },
+        ...REFUSED,
       },
     },
   },
@@ -241,6 +307,19 @@ function devicePaths(): Json {
   };
 }
 
+/** People, sessions, crews, invitations. */
+function peoplePaths(): Json {
+  const paths: Record<string, Json> = {};
+  const WHO = { 401: refusal('Nobody is signed in'), 403: refusal('Not allowed') };
+  for (const { method, path, summary, input, output } of PEOPLE_PATHS) {
+    const parameters = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({ ...idParameter, name }));
+    const done = output ? { 200: answer('As it is now', schemaOf(output)) } : { 204: { description: 'Done' } };
+    paths[path] ??= parameters.length > 0 ? { parameters } : {};
+    paths[path][method] = { summary, ...(input && body(input)), responses: { ...done, ...WHO, ...REFUSED } };
+  }
+  return paths;
+}
+
 /** The description of the whole API, made from the schemas that guard it. */
 export function openApi(): Json {
   const schemas: Json = { Problem: schemaOf(problem), ExchangeFile: schemaOf(exchangeFile, 'input') };
@@ -296,7 +375,16 @@ export function openApi(): Json {
       },
     },
   };
-  paths = { ...paths, ...answerPaths(), ...logPaths(), ...photoPaths(), ...devicePaths() };
+  paths = {
+    ...paths,
+    ...changesPath(),
+    ...answerPaths(),
+    ...logPaths(),
+    ...photoPaths(),
+    ...archivePaths(),
+    ...devicePaths(),
+    ...peoplePaths(),
+  };
   for (const [name, resource] of Object.entries(RESOURCES)) {
     schemas[capital(name)] = schemaOf(resource.body, 'input');
     schemas[`${capital(name)}Row`] = schemaOf(resource.row);
@@ -317,7 +405,9 @@ export function openApi(): Json {
     info: {
       title: 'Dunlinmoss',
       version: '1',
-      description: 'Values are SI; the unit is the end of each field name: pressureKpa, loadKg, lengthMm.',
+      description:
+        'Values are SI; the unit is the end of each field name: pressureKpa, loadKg, lengthMm. Each path about rows is also ' +
+        'there under /in/{crew}: /api/v1/in/{crew}/rigs has the rigs of that crew, /api/v1/rigs those of whoever asks.',
     },
     servers: [{ url: '/api/v1' }],
     paths,

@@ -92,6 +92,7 @@ export {
   isBicycleTire,
   pressureForShareKpa,
   standingDiameterMm,
+  widthOnRimMm,
   standingHeightMm,
 } from './contact/deflection';
 export { FAMILIAR, type FamiliarCode } from './contact/familiar';
@@ -129,7 +130,7 @@ export {
 } from './grounds/registry';
 export { defaultFloorKpa, lastFloorKpa, NAMED_FLOORS, type NamedFloor } from './limits/bead';
 export type { BindingCeiling, CeilingCode, CeilingValue } from './limits/ceilings';
-export type { BindingFloor, FloorCode, FloorValue } from './limits/floors';
+export { bindingFloor, type BindingFloor, type FloorCode, type FloorValue } from './limits/floors';
 export { pressureForSpeedKpa, speedForPressureKmh } from './limits/speedAtPressure';
 export { BELOW_ROAD_KMH, HANDLING, SPEED_PAIRS, WALKING_KMH } from './limits/speedPairs';
 export { balance, sides } from './loads/balance';
@@ -191,6 +192,7 @@ export {
   type MarginInput,
   type Spreads,
 } from './plan/margin';
+export { curveHolds } from './limits/loadAtSpeed';
 export { contextsOf, planGround } from './plan/planGround';
 export {
   firstNumbers,
@@ -260,14 +262,26 @@ export {
   type TapeContact,
 } from './proof/tape';
 export { failure, success, type Result } from './result/result';
+export { canBog, SURENESS, type Sureness } from './route/bogging';
 export {
-  compromise,
-  type Compromise,
-  type CompromiseProblem,
-  type Leg,
-  type LegAxle,
-  type OnePressure,
-} from './route/compromise';
+  planRoute,
+  ROUTE_PLANS,
+  USUAL_BOG_MIN,
+  USUAL_PRICES,
+  type Robustness,
+  type RouteAnswer,
+  type RouteInput,
+  type RouteLeg,
+  type RoutePlan,
+  type RoutePlanCode,
+  type RoutePrices,
+  type RouteProblem,
+} from './route/planRoute';
+export type { RouteTools, Setting } from './route/routeStops';
+export type { RouteStretch, Wear } from './route/stretch';
+export { distanceM, type TrackPoint } from './track/distance';
+export { climbM, smoothTrack, steepestDeg, trackProfile, type TrackProfile } from './track/profile';
+export { thinTrack } from './track/thin';
 export { equalDeflectionKpa, referenceShare } from './reference/equalShare';
 export { REFERENCE_RIG, REFERENCE_ROAD_KPA } from './reference/referenceRig';
 export { bicycleStartKpa, tradePointKpa } from './reference/bicyclePoints';
@@ -325,6 +339,55 @@ export { outlineFigures, simplified, type OutlineFigures, type Rolls } from './p
 export type { Photo } from './print/flatten';
 export { planeOf, type Plane, type PlaneProblem, type PointPx, type Reference } from './print/plane';
 export { usualValve, VALVES, type ValveCode } from './valves/valve';
+export { LEVERS, levers, type Lever, type LeverCode, type LeverInput, type NoLever } from './depth/levers';
+export {
+  concentrationAt,
+  CONTACT_ON_SOIL_SOURCE,
+  contactOnSoil,
+  firmAreaM2,
+  softAreaM2,
+  type FieldTire,
+  type SoilContact,
+} from './depth/onSoil';
+export {
+  CHANCE_SOURCE,
+  chanceOf,
+  PF_SPREAD,
+  pressing,
+  pressingOnly,
+  shareDrivenOn,
+  strengthAt,
+  SUBSOIL_RULE,
+  wetnessUnder,
+  type AtDepth,
+  type DepthOnly,
+  type FarmSoil,
+  type FarmAxle,
+  type Pressing,
+} from './depth/pressing';
+export { RUT_SOURCE, rutDepthM } from './depth/rutDepth';
+export {
+  SHALLOWEST_M,
+  STRESS_SOURCE,
+  stressBelow,
+  stressBelowAll,
+  stressSheet,
+  stressUnderCircle,
+  type PlacedContact,
+  type StressAt,
+  type StressSheet,
+} from './depth/stress';
+export {
+  DRYING_SOURCE,
+  STRENGTH_SOURCE,
+  TEXTURE_CODES,
+  textureOf,
+  TEXTURES,
+  WATER_SOURCE,
+  type Texture,
+  type TextureCode,
+} from './depth/textures';
+export { FIELD_PF, suctionAfter, suctionOf, waterAt, wetnessAt } from './depth/water';
 export { SOIL_CODES, soilOf, SOILS, type Soil, type SoilCode } from './soil/soils';
 export {
   compactionResistanceKn,

@@ -7,12 +7,15 @@ export {
   outRate,
   pumpOf,
   pumpRate,
+  wheelsAtOnceOf,
   runProblems,
   type PumpRate,
   type ToolUsed,
 } from './air/airings';
 export { centralLegs, type CentralLegs, type CentralRound } from './air/centralLegs';
-export { inTire, type AirHistory, type InTire, type Knowledge } from './air/inTire';
+export { softMs, softSpells, type SoftSpell } from './air/softTime';
+export { nextLookMs, standingAxles, usualTube, type StandingAxle } from './air/standing';
+export { courseOf, historyOf, inTire, type AirHistory, type InTire, type Knowledge } from './air/inTire';
 export { allSettled, nextWheel, predictionOf, progressOf, type Prediction, type WheelProgress } from './air/predict';
 export { deflatorsToday, suitsKind, valveMisfits, type DeflatorsToday, type ValveMisfit } from './air/kit';
 export { planAiring, type AiringPlan } from './air/planAiring';
@@ -22,7 +25,18 @@ export { likelyDriven } from './air/likelyDriven';
 export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/watching';
 export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
 export { axleOnGauge, firstOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
-export { axlesNow, boardOf, type Board, type BoardEntry, type BoardStep } from './board/board';
+export {
+  allMachines,
+  axlesNow,
+  type Board,
+  type BoardEntry,
+  boardOf,
+  type BoardStep,
+  type Machine,
+  machineOf,
+} from './board/board';
+export { ANY_OUTING, findOutings, isAnyOuting, type BookQuery } from './book/findOutings';
+export { seasonOf, type Mishap, type Season, type SeasonInput, type WorkedOn } from './book/season';
 export {
   measuredPoints,
   PRINT_MEASURES,
@@ -31,9 +45,28 @@ export {
   type MeasuredPoint,
   type PrintMeasure,
 } from './compare/printCurve';
-export { plainSetup, setupOutcome, withSetup, type NoOutcome, type SetupOutcome } from './compare/setupOutcome';
+export {
+  isAsItStands,
+  plainSetup,
+  setupOutcome,
+  withSetup,
+  type NoOutcome,
+  type SetupOutcome,
+} from './compare/setupOutcome';
+export {
+  axleOnField,
+  axlesInTrack,
+  depthsOf,
+  FIELD_DEPTHS,
+  leastFor,
+  ownCone,
+  soilOfField,
+  USUAL_FIELD,
+  type FieldDepth,
+  type FieldWords,
+  type OwnCone,
+} from './depth/onField';
 export { isToCome, nextStep, openOutings, outingOf, pathOf } from './outing/nextStep';
-export { MINUTES_A_STOP, USUAL_DAY, workOutDay, type DayLeg, type DayProblem } from './plan/dayLegs';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';
 export {
   askedOf,
@@ -46,7 +79,8 @@ export {
   type PlanRequest,
 } from './plan/planInput';
 export { isOfTire, judgementOf, ownTireOf, routineTestOf, type OwnOfAxle, type WrittenDown } from './evidence/evidence';
-export { mergeChange } from './outing/mergeChange';
+export { changesBetween, type FieldChange } from './merge/changesBetween';
+export { alike, mergeRows, type Clash, type Merged } from './merge/mergeRows';
 export { tankLevel, withTankLevel } from './plan/tankLevel';
 export {
   countsUntilMs,
@@ -60,3 +94,21 @@ export {
 export { measuredTests, type MeasuredTest } from './proof/trialRuns';
 export { limitsOfTest } from './proof/testLimits';
 export { heaviest, testedWheels, type TestedTire, type TestedWheel } from './proof/testedWheels';
+export {
+  drivenOn,
+  foundOn,
+  newStretch,
+  onceMore,
+  routeInput,
+  settingNow,
+  startKnown,
+  stretchesAhead,
+  USUAL_DAY,
+  USUAL_PULL_OVER_MIN,
+  withStretch,
+  type NoRoute,
+  type RouteContext,
+  type RouteTrouble,
+  type StartKnown,
+} from './route/dayRoute';
+export { LEAST_STRETCH_M, marksOf, trackStretches, type TrackMark } from './route/trackStretches';

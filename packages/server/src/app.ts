@@ -2,24 +2,31 @@ import { openApi } from '@dunlinmoss/contract/api';
 import compression from 'compression';
 import express, { Router, type Express } from 'express';
 import helmet from 'helmet';
+import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
+import type { IncomingMessage, ServerResponse } from 'node:http';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 
 import { MonitorHub } from './devices/hub';
+import { Lifecycle } from './lifecycle';
+import { Metrics } from './metrics';
 import { admitted, bodyMoving, bodyWithin } from './overload';
 import { MOST_ROW_BYTES } from './limits';
-import { requireOwner } from './owner';
-import { errorHandler, noSuchRoute } from './problems';
+import { errorHandler, noSuchRoute, Refusal } from './problems';
+import { LiveChanges } from './people/liveChanges';
+import { KnownSessions, whoseRequest } from './people/whose';
 import { createRepositories } from './repositories/repositories';
 import { answerRoutes } from './routes/answers';
 import { archiveRoutes } from './routes/archive';
 import { calculatorRoutes } from './routes/calculators';
-import { deviceRoutes, probeRoutes } from './routes/devices';
+import { changesRoute } from './routes/changes';
+import { beginEvents, deviceRoutes, probeRoutes } from './routes/devices';
 import { exchangeRoutes } from './routes/exchange';
 import { loadsExchangeRoutes } from './routes/loadsExchange';
 import { logImportRoute, logRoutes } from './routes/log';
+import { peopleRoutes } from './routes/people';
 import { photoRoutes } from './routes/photos';
 import { resourceRoutes } from './routes/resources';
 import { securityText } from './securityText';
@@ -27,6 +34,9 @@ import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
 
 /** An import carries everything a person has; all else is one row, or a batch of a log. */
 const IMPORT_LIMIT = '32mb';
+
+/** So long a browser asks for this name over TLS alone, once it has: told where a proxy says that it did. */
+const HALF_A_YEAR_S = 15_552_000;
 
 /** A body that is one row comes within this, ms; one that is long may stand still for so long. */
 const BODY_MS = 10_000;
@@ -44,15 +54,30 @@ export interface AppParts {
   readonly contact?: string;
   /** Folder of the built web application; null serves the API alone. */
   readonly webRoot: string | null;
+  /** How many proxies stand before it, each of which says whom it speaks for. */
+  readonly proxies?: number;
   /** How long a body of one row may take to come, ms. */
   readonly bodyMs?: number;
+  /** When it stops, and what is ended then. */
+  readonly life?: Lifecycle;
 }
 
 /** The whole server as one Express application. It keeps no state of its own. */
-export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS, contact }: AppParts): Express {
+export function createApp({
+  pool,
+  log,
+  ownerId,
+  hosts,
+  webRoot,
+  bodyMs = BODY_MS,
+  contact,
+  proxies = 0,
+  life = new Lifecycle(),
+}: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
+  app.set('trust proxy', proxies);
   // Answers of the API are not to be stored, so nobody asks whether one has changed; files have marks of their own.
   app.set('etag', false);
   app.use(
@@ -70,18 +95,29 @@ export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS
           upgradeInsecureRequests: null,
         },
       },
-      // Served over plain HTTP on loopback, where these would only get in the way.
+      // Served over plain HTTP on loopback, where these would only get in the way; below for whoever comes over TLS.
       strictTransportSecurity: false,
       crossOriginOpenerPolicy: false,
       originAgentCluster: false,
     }),
   );
-  app.use(pinoHttp({ logger: log, autoLogging: log.isLevelEnabled('info') }));
+  app.use((request, response, next) => {
+    if (request.secure) response.set('Strict-Transport-Security', `max-age=${HALF_A_YEAR_S}`);
+    next();
+  });
+  const hub = new MonitorHub();
+  const live = new LiveChanges(pool);
+  life.onStop(() => hub.close());
+  life.onStop(() => live.close());
+  const metrics = new Metrics({ pool, followers: () => hub.size + live.size });
+  app.use(metrics.measure);
+  app.use(pinoHttp({ logger: log, autoLogging: log.isLevelEnabled('info'), genReqId: requestId }));
   app.use(onlyOwnNames(hosts));
   // Smaller answers cost more to compress than to send.
   app.use(compression({ threshold: 8_192 }));
+  app.get('/metrics', metrics.tell);
   app.use('/api', onlyOwnPages);
-  app.use('/api/v1', apiRoutes(pool, ownerId, bodyMs));
+  app.use('/api/v1', apiRoutes({ pool, ownerId, bodyMs, life, hub, live }));
   app.use('/api', noSuchRoute);
   if (contact !== undefined) app.get('/.well-known/security.txt', securityText(contact));
   if (webRoot !== null) {
@@ -100,7 +136,22 @@ export function createApp({ pool, log, ownerId, hosts, webRoot, bodyMs = BODY_MS
   return app;
 }
 
-function apiRoutes(pool: Pool, ownerId: string, bodyMs: number): Router {
+const REQUEST_ID = /^[A-Za-z0-9._-]{1,64}$/;
+
+/** One name for a request through all logs: the proxy's where it gave one, told back with the answer. */
+function requestId(request: IncomingMessage, response: ServerResponse): string {
+  const given = request.headers['x-request-id'];
+  const id = typeof given === 'string' && REQUEST_ID.test(given) ? given : randomUUID();
+  response.setHeader('X-Request-Id', id);
+  return id;
+}
+
+interface ApiParts extends Required<Pick<AppParts, 'pool' | 'ownerId' | 'bodyMs' | 'life'>> {
+  readonly hub: MonitorHub;
+  readonly live: LiveChanges;
+}
+
+function apiRoutes({ pool, ownerId, bodyMs, life, hub, live }: ApiParts): Router {
   const repositories = createRepositories(pool);
   const description = openApi();
   const api = Router();
@@ -111,14 +162,24 @@ function apiRoutes(pool: Pool, ownerId: string, bodyMs: number): Router {
   api.get('/openapi.json', (_request, response) => {
     response.json(description);
   });
-  api.get('/health', async (_request, response) => {
+  // It runs: who answers this needs no start anew. Whether it can be sent work is another question.
+  api.get('/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  api.get('/ready', async (_request, response) => {
+    if (life.stopping) throw new Refusal('stopping');
     await pool.query('SELECT 1');
     response.json({ ok: true });
   });
-  api.use(requireOwner(ownerId));
+  const sessions = new KnownSessions();
+  api.use(whoseRequest(pool, ownerId, sessions));
   // A stream is open for as long as somebody looks at it, so it takes nobody's place.
-  const devices = deviceRoutes(pool, repositories, new MonitorHub());
+  const devices = deviceRoutes(pool, repositories, hub);
   api.use('/devices/rigs/:id', devices.streams);
+  api.get('/changes/stream', (request, response) => {
+    beginEvents(response);
+    live.follow(request.ownerId, response);
+  });
   // These read their own bodies: tables, photos, archives.
   api.use(['/import', '/photos'], bodyMoving(bodyMs));
   api.use(['/archive', '/import/log', '/import/loads'], bodyMoving(LONG_BODY_IDLE_MS));
@@ -135,9 +196,11 @@ function apiRoutes(pool: Pool, ownerId: string, bodyMs: number): Router {
   api.use(admitted());
   // What is asked for most comes first.
   api.use(resourceRoutes(repositories));
+  api.use(peopleRoutes(pool, ownerId, sessions));
   api.use('/calc', calculatorRoutes());
   api.use('/devices/probe', probeRoutes());
   api.use('/devices/rigs/:id', devices.rest);
+  api.use(changesRoute(pool, repositories));
   api.use(answerRoutes(repositories));
   api.use(exchangeRoutes(pool, repositories));
   api.use(logRoutes(pool, repositories));

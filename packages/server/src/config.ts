@@ -2,7 +2,7 @@ import path from 'node:path';
 
 import { z } from 'zod';
 
-/** The person whose rows these are, until there is a way to sign in. */
+/** The first person: whose rows these are before others are let in. */
 const DEFAULT_OWNER = '01900000-0000-7000-8000-000000000001';
 
 const port = z.coerce.number().int().min(1).max(65535);
@@ -31,6 +31,7 @@ const environment = z.object({
   DUNLINMOSS_CONTACT: z
     .url('expected an address such as mailto:somebody@farm.example')
     .default('mailto:root@localhost'),
+  DUNLINMOSS_PROXIES: z.coerce.number().int().min(0).max(10).default(0),
   DUNLINMOSS_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });
 
@@ -44,6 +45,8 @@ export interface Config {
   readonly webRoot: string;
   /** Where to tell of a hole in its security, as an address. */
   readonly contact: string;
+  /** How many proxies stand before it. */
+  readonly proxies: number;
   readonly logLevel: string;
 }
 
@@ -77,6 +80,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     ownerId: value.DUNLINMOSS_OWNER,
     webRoot: value.DUNLINMOSS_WEB_ROOT,
     contact: value.DUNLINMOSS_CONTACT,
+    proxies: value.DUNLINMOSS_PROXIES,
     logLevel: value.DUNLINMOSS_LOG,
   };
 }

@@ -28,7 +28,11 @@ export const createLogger = (level: string, destination?: NodeJS.WritableStream)
       level,
       serializers: {
         err: safeError,
-        req: ({ method, url }: { method: string; url: string }) => ({ method, path: url.split('?')[0] }),
+        req: ({ id, method, url }: { id?: unknown; method: string; url: string }) => ({
+          id,
+          method,
+          path: url.split('?')[0],
+        }),
         res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
       },
     },

@@ -3,15 +3,21 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-import type { Pool } from 'mysql2/promise';
+import type { Pool, RowDataPacket } from 'mysql2/promise';
 import { createApp } from './app';
 import { readConfig, type Config } from './config';
 import { migrate } from './db/migrate';
 import { createPool, isDatabaseAway } from './db/pool';
+import { Lifecycle } from './lifecycle';
 import { createLogger } from './logger';
 import { deleteForgottenPhotos } from './repositories/photos';
 
 const START_TRIES = 30;
+/** A balancer has seen by then that it is not ready, ms: two of its looks. Nobody is turned away meanwhile. */
+const NOTICED_MS = 1_500;
+/** What is being worked on has so long to be finished, ms: as long as a statement may take. */
+const FINISHED_MS = 10_000;
+
 /** How often photos that nobody names are looked for, ms. */
 const TIDY_MS = 6 * 3_600_000;
 
@@ -31,6 +37,19 @@ async function migrateWhenThere({ database }: Config): Promise<void> {
 const ensureOwner = (pool: Pool, ownerId: string) =>
   pool.query('INSERT INTO owners (id) VALUES (?) ON DUPLICATE KEY UPDATE id = id', [ownerId]);
 
+const LOOPBACK = /^(localhost|127\.\d+\.\d+\.\d+|::1)$/;
+
+/** Where others can reach it, people sign in: whoever came by would else be the one person of this machine. */
+async function refuseToBeOpen(pool: Pool, { host, ownerId }: Config): Promise<void> {
+  if (LOOPBACK.test(host)) return;
+  const [on] = await pool.query<RowDataPacket[]>('SELECT since FROM sign_in WHERE first_id = ?', [ownerId]);
+  if (on.length > 0) return;
+  throw new Error(
+    `DUNLINMOSS_HOST is ${host}, where others can reach it, and nobody signs in here yet. Start it without DUNLINMOSS_HOST, ` +
+      'open it on this machine, and choose Crew, “Let others in”; then start it like this again.',
+  );
+}
+
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = createLogger(config.logLevel);
@@ -38,10 +57,21 @@ async function main(): Promise<void> {
   const pool = createPool(config.database);
   await ensureOwner(pool, config.ownerId);
 
+  await refuseToBeOpen(pool, config);
+  const life = new Lifecycle();
   const webRoot = existsSync(path.join(config.webRoot, 'index.html')) ? config.webRoot : null;
   const server = createServer(
     { connectionsCheckingInterval: 2_000 },
-    createApp({ pool, log, ownerId: config.ownerId, hosts: config.hosts, contact: config.contact, webRoot }),
+    createApp({
+      pool,
+      log,
+      ownerId: config.ownerId,
+      hosts: config.hosts,
+      contact: config.contact,
+      proxies: config.proxies,
+      webRoot,
+      life,
+    }),
   );
   // A log of a million lines is read in as it comes.
   server.requestTimeout = 600_000; // ms
@@ -61,9 +91,14 @@ async function main(): Promise<void> {
   setInterval(() => void tidy(), TIDY_MS).unref();
 
   const stop = (): void => {
-    server.close(() => void pool.end().finally(() => process.exit(0)));
-    server.closeIdleConnections();
-    setTimeout(() => process.exit(0), 3_000).unref();
+    // What lasts ends at once, and goes to another server where there is one; what is being worked on is finished.
+    life.stop();
+    const noticed = config.proxies > 0 ? NOTICED_MS : 0;
+    setTimeout(() => {
+      server.close(() => void pool.end().finally(() => process.exit(0)));
+      setInterval(() => server.closeIdleConnections(), 50).unref();
+    }, noticed);
+    setTimeout(() => process.exit(0), noticed + FINISHED_MS).unref();
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);

@@ -5,6 +5,7 @@ import { ZodError } from 'zod';
 
 import { isDatabaseAway, isDatabaseBusy, isMissingReference } from './db/pool';
 import { NoPlace } from './places';
+import { SpaceFull } from './limits';
 import { BadCursor } from './repositories/versioned';
 
 const TITLES: Record<ProblemCode, { readonly status: number; readonly title: string }> = {
@@ -14,9 +15,31 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
   mediaType: { status: 415, title: 'The body is not of the media type that is taken here' },
   unknownHost: { status: 421, title: 'This server is not known by that name; DUNLINMOSS_HOSTS can tell it' },
   otherSite: { status: 403, title: 'Pages of other sites get nothing here' },
+  signIn: { status: 401, title: 'Sign in first' },
+  wrongPassphrase: { status: 403, title: 'That name and pass-phrase do not go together' },
+  wrongPasskey: { status: 403, title: 'That passkey is not known here, or was not confirmed' },
+  needsName: { status: 409, title: 'Passkeys need a name such as localhost, not an address in digits' },
+  wrongCode: { status: 403, title: 'That name and code do not go together, or the code was used' },
+  tooManyTries: { status: 429, title: 'That was wrong too often; wait before the next try' },
+  nameTaken: { status: 409, title: 'Somebody here has that name already, or one that looks like it' },
+  byInvitation: { status: 403, title: 'People come in here by invitation' },
+  aloneHere: { status: 409, title: 'Nobody signs in here: this machine has one person' },
+  notMember: { status: 403, title: 'You are not in that crew, or not any more' },
+  notAllowed: { status: 403, title: 'Your role in this crew does not allow that' },
+  lastOwner: { status: 409, title: 'A crew needs an owner: make somebody else one first' },
+  firstPerson: { status: 409, title: 'Whoever let the others in stays: their rows are those of the machine' },
+  codeNotGiven: { status: 409, title: 'Somebody who is in other crews too recovers with a code of their own' },
+  invitationUnknown: {
+    status: 404,
+    title: 'That invitation is not known here: it was taken back, or its crew is gone',
+  },
+  invitationUsed: { status: 410, title: 'That invitation was used already; ask for a new one' },
+  invitationExpired: { status: 410, title: 'That invitation is too old; ask for a new one' },
+  tooMany: { status: 409, title: 'There are as many of these as one may have' },
   notFound: { status: 404, title: 'There is nothing here' },
   staleRevision: { status: 409, title: 'This was saved again since you read it' },
   missingReference: { status: 400, title: 'It points at something that is not here' },
+  stopping: { status: 503, title: 'This server is stopping; another takes over, or it is back soon' },
   databaseAway: { status: 503, title: 'The database cannot be reached just now; nothing was saved' },
   overloaded: { status: 503, title: 'More is asked than this server can do just now; nothing was saved' },
   tooLong: { status: 503, title: 'This took too long and was stopped; nothing was saved' },
@@ -25,13 +48,24 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
 };
 
 /** When to ask again, s. */
-const RETRY_AFTER_S: Partial<Record<ProblemCode, number>> = { databaseAway: 5, overloaded: 2, tooLong: 30 };
+const RETRY_AFTER_S: Partial<Record<ProblemCode, number>> = {
+  stopping: 2,
+  databaseAway: 5,
+  overloaded: 2,
+  tooLong: 30,
+};
 
 /** A refusal that a route throws; the one error handler below turns it into problem details. */
 export class Refusal extends Error {
   constructor(
     readonly code: ProblemCode,
-    readonly details: { readonly fields?: FieldProblem[]; readonly present?: unknown } = {},
+    readonly details: {
+      readonly fields?: FieldProblem[];
+      readonly present?: unknown;
+      readonly presentArchived?: boolean;
+      /** When the next try is taken, s. */
+      readonly retryAfterS?: number;
+    } = {},
   ) {
     super(code);
   }
@@ -40,7 +74,7 @@ export class Refusal extends Error {
 function send(response: Response, { code, details }: Refusal): void {
   const { status, title } = TITLES[code];
   const body: Problem = { type: `urn:dunlinmoss:problem:${code}`, title, status, code, ...details };
-  const retryAfterS = RETRY_AFTER_S[code];
+  const retryAfterS = details.retryAfterS ?? RETRY_AFTER_S[code];
   if (retryAfterS !== undefined) response.set('Retry-After', String(retryAfterS));
   response.status(status).type('application/problem+json').send(JSON.stringify(body));
 }
@@ -49,6 +83,7 @@ function send(response: Response, { code, details }: Refusal): void {
 function refusalOf(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
   if (error instanceof ZodError) return new Refusal('invalid', { fields: fieldProblems(error) });
+  if (error instanceof SpaceFull) return new Refusal('tooMany');
   if (error instanceof NoPlace) return new Refusal('overloaded');
   if (error instanceof BadCursor) {
     const field = { path: '/after', code: 'badCursor', message: 'Expected the `next` of an earlier page' };
@@ -91,7 +126,7 @@ export const errorHandler =
     }
     const refusal = refusalOf(error);
     if (refusal.code === 'internal')
-      log.error({ err: error, method: request.method, path: request.path }, 'unexpected');
-    if (refusal.code === 'databaseAway') log.warn({ err: error }, 'database away');
+      log.error({ err: error, requestId: request.id, method: request.method, path: request.path }, 'unexpected');
+    if (refusal.code === 'databaseAway') log.warn({ err: error, requestId: request.id }, 'database away');
     send(response, refusal);
   };

@@ -11,7 +11,7 @@ import type { Express } from 'express';
 import request from 'supertest';
 import { ZipFile } from 'yazl';
 
-import { aComparison, aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
+import { aComparison, aDayRoute, aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -72,6 +72,8 @@ async function fillIn(app: Express): Promise<void> {
   await request(app).delete(`/api/v1/tests/${aside.id}?revision=1`).expect(204);
   const comparison = aComparison(rig.id);
   await request(app).put(`/api/v1/comparisons/${comparison.id}`).send(comparison).expect(200);
+  const route = aDayRoute(rig.id);
+  await request(app).put(`/api/v1/routes/${route.id}`).send(route).expect(200);
   const rows = Array.from({ length: 300 }, (_, minute) => ({
     position: 'front',
     wheel: minute % 2 === 0 ? 'left' : 'right',
@@ -124,7 +126,7 @@ describe('the archive of everything', () => {
   });
 
   it('of before a kind of row was kept is taken in whole, and one that lost a part is not', async () => {
-    const { 'comparisons.jsonl': _, ...older } = EMPTY;
+    const { 'comparisons.jsonl': _, 'routes.jsonl': ___, ...older } = EMPTY;
     expect('done' in (await restore(await anotherOwner(), await madeOf(older)))).toBe(true);
     const { 'readings.jsonl': __, ...cut } = EMPTY;
     expect(await restore(await anotherOwner(), await madeOf(cut))).toMatchObject({ problem: { code: 'notAnArchive' } });

@@ -138,6 +138,21 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     input: { tireMarking: '265/65R17', loadRange: 'standard', wheelLoadKg: 600, pressureKpa: 110.3, soil: 'drySand' },
     output: { ok: true, wheel: { climbsDeg: expect.closeTo(6, 0) } },
   },
+  // Dry, a 480/80R50 stands on the firm area of its formula: 0.2701 m².
+  'field-pressing': {
+    input: {
+      tire: { widthMm: 480, diameterMm: 2038, loadKg: 3000, pressureKpa: 78.4 },
+      tiresAtMm: [0],
+      texture: 'loam',
+      daysSinceRain: 30,
+      depthsMm: [500],
+    },
+    output: {
+      contact: { areaMm2: expect.closeTo(270_139, -1), peakOverMean: 1.125 },
+      depths: [{ depthMm: 500, severity: 0 }],
+      pastRule: false,
+    },
+  },
   'air-pressure': { input: { altitudeM: 0 }, output: { airPressureKpaAbs: 101.325 } },
   'tire-marking': {
     input: { marking: 'LT285/70R17 121/118Q E' },
@@ -176,16 +191,22 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     input: { ...wagon, loadShare: 0.05, gaugeKpa: 7, tempC: 3, widthShare: 0.01, draws: 500 },
     output: { ok: true, axles: [{ position: 'front', draws: 500, aboveCeiling: 0 }] },
   },
-  'one-pressure': {
+  'day-route': {
     input: {
       family: 'fourWheel',
       axles: wagon.axles,
-      legs: [{ ground: 'pavement' }, { ground: 'softSand', weight: 3 }],
+      wheels: [{ position: 'front', wheel: 'left', volumeL: 60 }],
+      stretches: [
+        { ground: 'pavement', lengthKm: 20 },
+        { ground: 'softSand', lengthKm: 3 },
+        { ground: 'pavement', lengthKm: 20 },
+      ],
     },
     output: {
       ok: true,
-      changes: 1,
-      axles: [{ pressureKpa: 240, held: true, lowest: { leg: 0, code: 'placardRules' } }],
+      plans: { quickest: { stops: 2, legs: [{ stopMin: null }, { stopMin: expect.any(Number) }, {}] } },
+      onePressure: { legs: [{ setting: [{ pressureKpa: 240 }] }, {}, {}] },
+      robustness: { stretch: 1 },
     },
   },
   'stuck-ladder': {

@@ -44,20 +44,25 @@ describe('every kind of row comes back from its tables as it went in', () => {
     const repositories = createRepositories(server.pool);
     const repository = repositories[name] as unknown as AnyRepository;
     const owner = server.config.ownerId;
+    const by = randomUUID();
     const rig = aRig();
     const outing = anOuting(rig.id);
     const tool = { id: randomUUID(), revision: 0, name: 'Pump', kind: 'coreDeflator', wheelsAtOnce: 1 } as const;
-    await repositories.rigs.save(owner, rig);
-    await repositories.outings.save(owner, outing);
-    await repositories.tools.save(owner, {
-      ...tool,
-      flow: [],
-      duty: null,
-      budget: null,
-      setKpa: null,
-      valves: [],
-      note: '',
-    });
+    await repositories.rigs.save(owner, rig, null);
+    await repositories.outings.save(owner, outing, null);
+    await repositories.tools.save(
+      owner,
+      {
+        ...tool,
+        flow: [],
+        duty: null,
+        budget: null,
+        setKpa: null,
+        valves: [],
+        note: '',
+      },
+      null,
+    );
     const there = { rigId: rig.id, outingId: outing.id, toolId: tool.id };
     const { body: schema, serverOnly } = RESOURCES[name];
     const bodies = arbitraryOf(schema)
@@ -69,13 +74,17 @@ describe('every kind of row comes back from its tables as it went in', () => {
         }),
       )
       .filter(({ success }) => success)
-      .map(({ data }) => data as BodyOf<ResourceName>);
+      // As it comes over the line, which knows one zero alone.
+      .map(({ data }) => JSON.parse(JSON.stringify(data)) as BodyOf<ResourceName>);
     await fc.assert(
       fc.asyncProperty(bodies, async (body) => {
-        await repository.save(owner, body);
+        await repository.save(owner, body, by);
         const row = Object.entries((await repository.get(owner, body.id))!);
         const back = Object.fromEntries(row.filter(([field]) => !(field in serverOnly)));
         expect(back).toEqual({ ...body, revision: 1 });
+        expect(Object.fromEntries(row)).toMatchObject({ savedBy: by });
+        // What is remembered of it is all of it too.
+        expect((await repository.history(owner, body.id))[0]).toMatchObject({ deed: 'saved', savedBy: by, body: back });
       }),
       { numRuns: 25, seed: 20261127 },
     );

@@ -103,3 +103,18 @@ describe('a body', () => {
       });
   });
 });
+
+describe('TLS before it', () => {
+  const hsts = async (proxies: number, scheme: string): Promise<string | undefined> => {
+    const app = server.as(server.config.ownerId, proxies);
+    const answer = await request(app).get('/api/v1/health').set('x-forwarded-proto', scheme);
+    return answer.headers['strict-transport-security'];
+  };
+
+  it('is asked for again for half a year, where the proxy it trusts says that it was used', async () => {
+    expect(await hsts(1, 'https')).toBe('max-age=15552000');
+    expect(await hsts(1, 'http')).toBeUndefined();
+    // Anybody can say so where no proxy is trusted.
+    expect(await hsts(0, 'https')).toBeUndefined();
+  });
+});

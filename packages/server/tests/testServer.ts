@@ -7,6 +7,7 @@ import {
   type ComparisonBody,
   type Outing,
   type ProofTest,
+  type RouteBody,
   type Setup,
   type Rig,
   type RigAxle,
@@ -25,7 +26,7 @@ export interface TestServer {
   readonly pool: Pool;
   readonly app: Express;
   /** The same server for another person. */
-  readonly as: (ownerId: string) => Express;
+  readonly as: (ownerId: string, proxies?: number) => Express;
 }
 
 /** A server over the tests' database, for an owner of its own, so that test files don't meet. */
@@ -34,7 +35,8 @@ export async function testServer(): Promise<TestServer> {
   await migrate(config.database);
   const pool = createPool(config.database);
   const log = createLogger(process.env.DUNLINMOSS_LOG ?? 'silent');
-  const as = (ownerId: string): Express => createApp({ pool, log, ownerId, hosts: ['gatepost.test'], webRoot: null });
+  const as = (ownerId: string, proxies = 0): Express =>
+    createApp({ pool, log, ownerId, hosts: ['gatepost.test'], webRoot: null, proxies });
   await pool.query('INSERT INTO owners (id) VALUES (?)', [config.ownerId]);
   return { config, pool, as, app: as(config.ownerId) };
 }
@@ -80,6 +82,7 @@ export function aRig(change: Partial<Rig> = {}): Rig {
     school: null,
     beadFloorKpa: null,
     softOnPurposeAt: null,
+    keeperId: null,
     demo: false,
     axles: [anAxle('front'), anAxle('rear')],
     loadCases,
@@ -129,6 +132,41 @@ export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest
   }) as ProofTest;
 
 /** Two setups of one rig, the second with everything changed. */
+/** A route with everything that can be said of it. */
+export const aDayRoute = (rigId: string): RouteBody => ({
+  id: randomUUID(),
+  revision: 0,
+  name: 'Over the flat',
+  rigId,
+  keptAt: '2026-11-20T07:00:00.000Z',
+  startsAtMin: 480,
+  plan: 'surest',
+  bogMin: 45,
+  pullOverMin: 2.5,
+  central: true,
+  prices: { harsh: 1, pressed: 5 / 3, soft: null },
+  stretches: (['pavement', 'softSand'] as const).map((groundCode, index) => ({
+    id: randomUUID(),
+    groundCode,
+    lengthM: 1000 / 3 + index,
+    climbDeg: 4.5 * index,
+    loadCaseId: null,
+    endLoadCaseId: null,
+    speedKmh: 25,
+    sureness: 'doubtful',
+    noStopping: index === 1,
+    freeAir: index === 0,
+    opensAtMin: 500,
+    closesAtMin: 700,
+    found: index === 1 ? 'softer' : null,
+  })),
+  track: [
+    [8.1, 54.2, 3.5],
+    [8.2, 54.3, null],
+  ],
+  drive: { startedAt: '2026-11-20T08:00:00.000Z', at: 1 },
+});
+
 export const aComparison = (rigId: string): ComparisonBody => {
   const first: Setup = {
     rigId,

@@ -1,32 +1,73 @@
 import { ArchivoNarrow_600SemiBold } from '@expo-google-fonts/archivo-narrow/600SemiBold';
 import { SourceSans3_400Regular } from '@expo-google-fonts/source-sans-3/400Regular';
 import { SourceSans3_600SemiBold } from '@expo-google-fonts/source-sans-3/600SemiBold';
-import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
-import { useEffect } from 'react';
+import { loadAsync } from 'expo-font';
+import { Slot, usePathname } from 'expo-router';
+import { Suspense, useEffect } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { SWRConfig } from 'swr';
 
-import { keptCache } from '../data/cache';
-import { startOutbox } from '../data/outbox';
-import { arrived, swrSettings } from '../data/rows';
+import { beginData, useBehind } from '../data/begin';
+import { swrSettings } from '../data/rows';
+import { startShell } from '../data/shell';
+import { useSync } from '../data/sync';
 import { Shell } from '../components/Shell';
+import { Loading } from '../components/States';
+import { fetchRest, later } from '../screens/later';
+import { addressNow, addressStore, FIRST_STORE, leftCrewStore, signedOutStore, storeName } from '../settings/who';
 import { paperTheme } from '../theme/theme';
 import { useLight } from '../theme/useLight';
+
+const Keys = later('KeysDialog');
+const SignIn = later('SignInScreen');
+const LeftCrew = later('LeftCrewScreen');
+
+beginData();
+// A text is drawn when its face is here; nothing else waits for it.
+void loadAsync({ SourceSans3_400Regular, SourceSans3_600SemiBold, ArchivoNarrow_600SemiBold });
+
+/** All other screens, and the shell on this device. */
+function fetchAllElse(): void {
+  startShell();
+  void fetchRest().then(({ takeOldOutbox, followPeople }) => {
+    followPeople();
+    // What an earlier version left is from before there were others.
+    if (storeName() === FIRST_STORE) void takeOldOutbox();
+  });
+}
+
+/** Keeps this device current, and brings what the first screen does not need. */
+function Behind(): null {
+  useSync();
+  useBehind(fetchAllElse);
+  return null;
+}
+
+/** Nothing is shown to who is not signed in, or not in that crew any more. An invitation is looked at before that. */
+function Gate() {
+  const isOut = signedOutStore.use();
+  const hasLeft = leftCrewStore.use();
+  const path = usePathname();
+  useEffect(() => {
+    if (!isOut) addressStore.set(addressNow());
+  }, [isOut, path]);
+  if (isOut && path !== '/join') return <SignIn />;
+  return hasLeft && path !== '/waiting' ? <LeftCrew /> : <Slot />;
+}
 
 /** Our icons are drawings of their own; Paper's own parts here use none. */
 const NoIcon = (): null => null;
 
 export default function Layout() {
-  const [fontsReady] = useFonts({ SourceSans3_400Regular, SourceSans3_600SemiBold, ArchivoNarrow_600SemiBold });
   const light = useLight();
-  useEffect(() => startOutbox(arrived), []);
-  if (!fontsReady) return null;
   return (
-    <SWRConfig value={{ ...swrSettings, provider: keptCache }}>
+    <SWRConfig value={swrSettings}>
+      <Behind />
       <PaperProvider theme={paperTheme(light)} settings={{ icon: NoIcon }}>
-        <Shell>
-          <Slot />
+        <Shell Keys={Keys}>
+          <Suspense fallback={<Loading />}>
+            <Gate />
+          </Suspense>
         </Shell>
       </PaperProvider>
     </SWRConfig>

@@ -1,1 +1,3 @@
-export { StartOuting as default } from '../screens/today/StartOuting';
+import { later } from '../screens/later';
+
+export default later('StartOuting');

@@ -13,9 +13,8 @@ import { TOOL_WORDS } from '../words/tools';
 
 /** Everything that was timed and read on an outing. */
 export function AirOfOuting({ outing, units }: { readonly outing: OutingRow; readonly units: Units }) {
-  const query = { outingIds: outing.id };
-  const { rows: airings } = useRows('airings', query, ({ outingId }) => outingId === outing.id);
-  const { rows: rounds } = useRows('readings', query, ({ outingId }) => outingId === outing.id);
+  const { rows: airings } = useRows('airings', { outingId: outing.id });
+  const { rows: rounds } = useRows('readings', { outingId: outing.id });
   if (airings.length === 0 && rounds.length === 0) return null;
   return (
     <Panel title="Air">

@@ -7,15 +7,17 @@ interface FilePickerProps {
   readonly label: string;
   /** Endings, as `.csv,.json`. */
   readonly accept: string;
+  /** `main` where it is the one next step of its screen. */
+  readonly kind?: 'main' | 'quiet';
   readonly onPick: (file: File) => void;
 }
 
 /** A button that asks for a file of this device. */
-export function FilePicker({ label, accept, onPick }: FilePickerProps) {
+export function FilePicker({ label, accept, kind = 'main', onPick }: FilePickerProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <Action kind="main" icon={Upload} label={label} onPress={() => input.current?.click()} />
+      <Action kind={kind} icon={Upload} label={label} onPress={() => input.current?.click()} />
       {createElement('input', {
         ref: input,
         type: 'file',

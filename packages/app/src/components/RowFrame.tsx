@@ -15,6 +15,7 @@ const MISSING: Record<ResourceName, { readonly one: string; readonly all: string
   airings: { one: 'This airing', all: 'Air', href: '/air' },
   readings: { one: 'This round', all: 'Air', href: '/air' },
   comparisons: { one: 'This comparison', all: 'The Book', href: '/book' },
+  routes: { one: 'This route', all: 'Routes', href: '/ground/day' },
 };
 
 /** Says that a row is not there, with the way to the others. */

@@ -14,6 +14,9 @@ import { notify } from './Notice';
 import { Text } from './Text';
 
 const SHEET = 'sheet';
+/** The highest bar of a picture, px; a bar narrower than this share of it has no room for its words. */
+const BAR_PX = 64;
+const LEAST_SHARE = 0.12;
 
 const bytesOf = async (font: number): Promise<ArrayBuffer> => (await fetch(Asset.fromModule(font).uri)).arrayBuffer();
 
@@ -124,6 +127,36 @@ function Part({ part }: { readonly part: SheetPart }) {
       </Text>
     ));
   }
+  if ('bars' in part) {
+    return (
+      <View
+        role="img"
+        aria-label={part.bars.map(({ foot, name }) => `${foot}: ${name}`).join('; ')}
+        style={styles.bars}
+      >
+        {part.bars.map(({ share, level, name, foot, post }, index) => (
+          <View key={index} style={[styles.bar, { width: `${100 * share}%` }]}>
+            <View style={[styles.over, post && [styles.post, { borderColor: palette.ink }]]}>
+              {share >= LEAST_SHARE && <Text as="small">{name}</Text>}
+              <View
+                style={{
+                  height: BAR_PX * level,
+                  borderTopWidth: 2,
+                  borderColor: palette.ink,
+                  backgroundColor: palette.water,
+                }}
+              />
+            </View>
+            <View style={[styles.ground, { borderColor: palette.ink }]}>
+              <Text as="small" tone="muted">
+                {foot}
+              </Text>
+            </View>
+          </View>
+        ))}
+      </View>
+    );
+  }
   // The last column is narrow where it is a unit or a speed alone.
   const last = part.head.length - 1;
   const isNarrow = part.rows.every((row) => row[last]!.length <= 6);
@@ -160,6 +193,11 @@ const styles = StyleSheet.create({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   sheet: { borderWidth: 1.5, padding: 16, gap: 8, maxWidth: 620 },
   part: { borderTopWidth: 1, paddingTop: 6, gap: 2 },
+  bars: { flexDirection: 'row', alignItems: 'flex-end', paddingVertical: 6 },
+  bar: { overflow: 'hidden' },
+  over: { height: BAR_PX + 34, justifyContent: 'flex-end', alignItems: 'stretch' },
+  post: { borderLeftWidth: 3 },
+  ground: { borderTopWidth: 1, alignItems: 'center' },
   line: { flexDirection: 'row', gap: 10 },
   label: { width: 96 },
   value: { flex: 1 },

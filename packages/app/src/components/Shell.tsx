@@ -1,19 +1,16 @@
-import type { LucideIcon } from 'lucide-react-native';
+import type { LucideIcon } from 'lucide-react';
 import { Link, usePathname, useRouter, type Href } from 'expo-router';
-import { useEffect, useState, type ReactNode } from 'react';
+import { Suspense, useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Dialog, Portal } from 'react-native-paper';
 
-import { reachStore } from '../data/client';
-import { outboxStore, settle } from '../data/outbox';
-import { waitingPhotosStore } from '../data/photos';
 import { lightStore, nextPressureUnit, PRESSURE_UNITS, unitsStore } from '../settings/preferences';
-import { BookOpen, CloudOff, Moon, Ruler, Sun, Sunrise, Truck, Waves, Wind } from '../theme/icons';
+import { spaceOf, whoStore } from '../settings/who';
+import { BookOpen, Moon, Ruler, Sun, Sunrise, Truck, Waves, Wind } from '../theme/icons';
 import { useLight, usePalette } from '../theme/useLight';
 import { useWide } from '../theme/useWide';
-import { Action } from './Action';
 import { NoticeHost } from './Notice';
 import { Press } from './Press';
+import { SaveState } from './SaveState';
 import { Text } from './Text';
 import { useRoving } from './useRoving';
 
@@ -45,8 +42,14 @@ const switchUnit = (): void => {
   unitsStore.set({ ...units, pressure: nextPressureUnit(units.pressure) });
 };
 
+interface ShellProps {
+  readonly children: ReactNode;
+  /** The list of keys, which comes later than the frame. */
+  readonly Keys: ComponentType<{ readonly keys: typeof KEYS; readonly onClose: () => void }>;
+}
+
 /** The frame round every place: where you are, the unit switch, and what has not been saved yet. */
-export function Shell({ children }: { readonly children: ReactNode }) {
+export function Shell({ children, Keys }: ShellProps) {
   const palette = usePalette();
   const wide = useWide();
   const light = useLight();
@@ -64,24 +67,11 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       </View>
       {!wide && <PlaceLinks wide={false} />}
       <NoticeHost />
-      <Portal>
-        <Dialog visible={keysShown} onDismiss={() => setKeysShown(false)} style={styles.dialog}>
-          <Dialog.Title>Keys</Dialog.Title>
-          <Dialog.Content>
-            {KEYS.map(([key, meaning]) => (
-              <View key={key} style={styles.keyRow}>
-                <Text as="figure" style={styles.key}>
-                  {key}
-                </Text>
-                <Text>{meaning}</Text>
-              </View>
-            ))}
-          </Dialog.Content>
-          <Dialog.Actions>
-            <Action label="Close" onPress={() => setKeysShown(false)} />
-          </Dialog.Actions>
-        </Dialog>
-      </Portal>
+      {keysShown && (
+        <Suspense>
+          <Keys keys={KEYS} onClose={() => setKeysShown(false)} />
+        </Suspense>
+      )}
     </View>
   );
 }
@@ -127,13 +117,28 @@ function PlaceLinks({ wide }: { readonly wide: boolean }) {
 function Header({ light }: { readonly light: 'day' | 'night' }) {
   const palette = usePalette();
   const units = unitsStore.use();
+  const space = spaceOf(whoStore.use());
+  const crew = space && !space.personal ? space.name : undefined;
   const Icon = light === 'day' ? Moon : Sun;
   const roving = useRoving(PRESSURE_UNITS.length, PRESSURE_UNITS.indexOf(units.pressure));
   return (
     <View style={[styles.header, { borderColor: palette.line }]}>
-      <Text as="strong" tone="moss" style={styles.brand}>
-        Dunlinmoss
-      </Text>
+      <Link
+        href="/crew"
+        aria-label={crew === undefined ? 'Dunlinmoss: crew' : `Dunlinmoss: crew ${crew}`}
+        style={styles.brand}
+      >
+        <View style={styles.brandWords}>
+          <Text as="strong" tone="moss">
+            Dunlinmoss
+          </Text>
+          {crew !== undefined && (
+            <Text as="small" tone="muted" numberOfLines={1}>
+              {crew}
+            </Text>
+          )}
+        </View>
+      </Link>
       <View role="radiogroup" aria-label="Pressure unit" style={[styles.units, { borderColor: palette.line }]}>
         {PRESSURE_UNITS.map((unit, index) => {
           const chosen = unit === units.pressure;
@@ -170,44 +175,6 @@ function Header({ light }: { readonly light: 'day' | 'night' }) {
 
 const switchLight = (now: 'day' | 'night'): void => lightStore.set(now === 'day' ? 'night' : 'day');
 
-/** What is not saved yet, and what to do about it. Nothing to see while all is well. */
-function SaveState() {
-  const palette = usePalette();
-  const reached = reachStore.use();
-  const pending = Object.entries(outboxStore.use());
-  const photos = waitingPhotosStore.use();
-  const clashes = pending.filter(([, { present }]) => present !== undefined);
-  if (clashes.length > 0) {
-    const [key] = clashes[0]!;
-    return (
-      <View
-        role="alert"
-        style={[styles.state, styles.clash, { backgroundColor: palette.rustWash, borderColor: palette.rust }]}
-      >
-        <Text as="small">This was saved somewhere else in between. Which shall stay?</Text>
-        <View style={styles.choices}>
-          <Action label="What I entered here" onPress={() => void settle(key, 'mine')} />
-          <Action label="The other one" onPress={() => void settle(key, 'theirs')} />
-        </View>
-      </View>
-    );
-  }
-  const count = pending.length + photos;
-  if (reached && count === 0) return null;
-  const waiting =
-    count === 0
-      ? ''
-      : ` ${count === 1 ? 'One entry is' : `${count} entries are`} kept on this device and saved when it is back.`;
-  return (
-    <View role="status" style={[styles.state, { backgroundColor: palette.mossWash, borderColor: palette.line }]}>
-      <CloudOff size={18} color={palette.ink} />
-      <Text as="small" style={styles.stateText}>
-        {reached ? `Saving …${waiting}` : `The store can't be reached just now.${waiting || ' Numbers still work.'}`}
-      </Text>
-    </View>
-  );
-}
-
 /** The keys of a wide screen. They rest while something is being typed. */
 function useKeys(light: 'day' | 'night', showKeys: () => void): void {
   const router = useRouter();
@@ -239,7 +206,8 @@ const styles = StyleSheet.create({
     paddingVertical: 4,
     borderBottomWidth: 1,
   },
-  brand: { flex: 1 },
+  brand: { display: 'flex', flex: 1, minWidth: 0 },
+  brandWords: { flex: 1, minHeight: 48, justifyContent: 'center' },
   units: { flexDirection: 'row', borderWidth: 1, borderRadius: 3, overflow: 'hidden' },
   unit: { paddingHorizontal: 4 },
   unitText: { textAlign: 'center' },
@@ -251,18 +219,4 @@ const styles = StyleSheet.create({
   place: { flex: 1, alignItems: 'center', justifyContent: 'center', minHeight: 58, paddingVertical: 5, gap: 1 },
   here: { borderTopWidth: 4 },
   hereWide: { borderLeftWidth: 5 },
-  state: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 8,
-    paddingHorizontal: 14,
-    paddingVertical: 8,
-    borderBottomWidth: 1,
-  },
-  clash: { flexDirection: 'column', alignItems: 'flex-start' },
-  choices: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  stateText: { flex: 1 },
-  dialog: { maxWidth: 380, alignSelf: 'center', width: '90%' },
-  keyRow: { flexDirection: 'row', gap: 12, alignItems: 'center' },
-  key: { width: 28, textAlign: 'center' },
 });

@@ -19,6 +19,8 @@ interface TextFieldProps {
   readonly placeholder?: string;
   readonly multiline?: boolean;
   readonly capitals?: boolean;
+  /** What the browser's own keeper of pass-phrases fills in. */
+  readonly fillsIn?: 'username' | 'current-password' | 'new-password';
 }
 
 /** A line of text with its note. */
@@ -35,6 +37,7 @@ export function TextField(props: TextFieldProps) {
     placeholder,
     multiline = false,
     capitals = false,
+    fillsIn,
   } = props;
   return (
     <View style={styles.field}>
@@ -49,8 +52,10 @@ export function TextField(props: TextFieldProps) {
         error={problem !== undefined}
         placeholder={placeholder}
         multiline={multiline}
-        autoCapitalize={capitals ? 'characters' : 'sentences'}
-        autoCorrect={!capitals}
+        secureTextEntry={fillsIn === 'current-password'}
+        autoComplete={fillsIn}
+        autoCapitalize={fillsIn ? 'none' : capitals ? 'characters' : 'sentences'}
+        autoCorrect={!capitals && !fillsIn}
         contentStyle={multiline ? styles.tall : styles.content}
       />
       <FieldNote problem={problem} hint={hint} />

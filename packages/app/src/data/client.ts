@@ -1,8 +1,9 @@
-import { problem, type Problem } from '@dunlinmoss/contract';
+import type { Problem } from '@dunlinmoss/contract';
 
 import { createStore } from '../settings/store';
+import { checkClock } from './clock';
+import { apiHere, leftCrewStore, signedOutStore, whoStore } from '../settings/who';
 
-const API = '/api/v1';
 const TIMEOUT_MS = 10_000;
 
 /** Whether the last answer came from a server with its database: false means that we are on our own. */
@@ -22,41 +23,56 @@ interface RequestOptions {
   /** Content type of the body; JSON by default. */
   readonly type?: string;
   readonly timeoutMs?: number;
+  /** Of people and crews, not of the rows that are looked at. */
+  readonly ofPeople?: boolean;
 }
 
 /** Too slow, or too many at once: it may be well in a moment. */
 const TRY_AGAIN: ReadonlySet<number> = new Set([408, 429]);
+
+/** Whose rows this device sends: where another person has signed in meanwhile, the server takes none of them. */
+const personHeader = (): Record<string, string> => {
+  const person = whoStore.get().me?.person;
+  return person ? { 'dunlinmoss-person': person.id } : {};
+};
 
 /** One request. Throws `Away` or `Refused`; gives undefined for an answer without a body. */
 export async function request(
   method: string,
   path: string,
   body?: unknown,
-  { type = 'application/json', timeoutMs = TIMEOUT_MS }: RequestOptions = {},
+  { type = 'application/json', timeoutMs = TIMEOUT_MS, ofPeople = false }: RequestOptions = {},
 ): Promise<unknown> {
   let response: Response;
+  const askedMs = Date.now();
   try {
-    response = await fetch(API + path, {
+    response = await fetch((ofPeople ? '/api/v1' : apiHere()) + path, {
       method,
-      ...(body !== undefined && {
-        body: body instanceof Blob ? body : JSON.stringify(body),
-        headers: { 'content-type': type },
-      }),
+      headers: { ...(body !== undefined && { 'content-type': type }), ...personHeader() },
+      ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
       signal: AbortSignal.timeout(timeoutMs),
     });
   } catch {
     reachStore.set(false);
     throw new Away('No answer from the server');
   }
+  checkClock(response.headers.get('date'), askedMs, Date.now());
   if (response.ok) {
     reachStore.set(true);
     return response.status === 204 ? undefined : response.json();
   }
-  const told = problem.safeParse(await response.json().catch(() => undefined));
-  if (!told.success || told.data.status >= 500 || TRY_AGAIN.has(response.status)) {
+  const told = (await response.json().catch(() => undefined)) as Partial<Problem> | undefined;
+  const isProblem = typeof told?.code === 'string' && typeof told.title === 'string';
+  if (!isProblem || response.status >= 500 || (TRY_AGAIN.has(response.status) && told.code !== 'tooManyTries')) {
     reachStore.set(false);
-    throw new Away(told.success ? told.data.title : `Status ${response.status}`);
+    throw new Away(told?.title ?? `Status ${response.status}`);
   }
   reachStore.set(true);
-  throw new Refused(told.data);
+  // What waits stays as it is until the same person is here again.
+  if (told.code === 'signIn') {
+    signedOutStore.set(true);
+    throw new Away(told.title);
+  }
+  if (told.code === 'notMember') leftCrewStore.set(true);
+  throw new Refused(told as Problem);
 }

@@ -1,5 +1,7 @@
 import { useEffect, useState } from 'react';
 
+import { createStore } from '../settings/store';
+
 /**
  * Now, in epoch ms, again and again while something runs. Everything that is shown goes by the clock and not by how often
  * this ticks, so that a locked phone or a reload loses no second.
@@ -54,4 +56,28 @@ export function runIsTimed(key: string, startedAt: string): boolean {
   const mark = marks.get(key);
   if (Date.now() < Date.parse(startedAt)) return false;
   return !mark || !clockJumped(mark, sleptAt >= mark.wallMs);
+}
+
+/** A clock that is off by less makes no difference to anything that is told, ms. Assumption. */
+const CLOCK_TOLERANCE_MS = 3 * 60_000;
+
+/** How far this device's clock is ahead of the server's, ms; 0 as long as it makes no difference. */
+export const clockAheadStore = createStore(0);
+
+/**
+ * Compares this device's clock with the time of an answer.
+ *
+ * @param date the answer's `Date`, whole seconds
+ * @param askedMs and @param gotMs this device's clock before and after, epoch ms
+ */
+export function checkClock(date: string | null, askedMs: number, gotMs: number): void {
+  const thereMs = date === null ? Number.NaN : Date.parse(date);
+  // An answer that took long tells little, and one kept by anything on the way tells of another time.
+  if (!Number.isFinite(thereMs) || gotMs - askedMs > CLOCK_TOLERANCE_MS / 3) return;
+  const aheadMs = (askedMs + gotMs) / 2 - thereMs;
+  const isOff = Math.abs(aheadMs) > CLOCK_TOLERANCE_MS;
+  const known = clockAheadStore.get();
+  // Once told it stands still: only what is worth a word changes it.
+  if (!isOff && known !== 0) clockAheadStore.set(0);
+  if (isOff && Math.abs(aheadMs - known) > CLOCK_TOLERANCE_MS) clockAheadStore.set(aheadMs);
 }

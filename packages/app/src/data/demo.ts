@@ -2,22 +2,12 @@ import type { RigRow } from '@dunlinmoss/contract';
 
 import { archiveRow, restoreRow } from './rows';
 
-/** Archives the rigs that came with the application. False where the server was away before all were. */
-export async function putDemoAway(rigs: readonly RigRow[]): Promise<boolean> {
-  try {
-    for (const rig of rigs) await archiveRow('rigs', rig);
-    return true;
-  } catch {
-    return false;
-  }
+/** Archives the rigs that came with the application. */
+export async function putDemoAway(rigs: readonly RigRow[]): Promise<void> {
+  for (const rig of rigs) await archiveRow('rigs', rig);
 }
 
 /** Brings them back. */
-export async function bringDemoBack(rigs: readonly RigRow[]): Promise<boolean> {
-  try {
-    for (const { id } of rigs) await restoreRow('rigs', id);
-    return true;
-  } catch {
-    return false;
-  }
+export async function bringDemoBack(rigs: readonly RigRow[]): Promise<void> {
+  for (const rig of rigs) await restoreRow('rigs', rig);
 }

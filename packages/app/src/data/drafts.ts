@@ -1,13 +1,23 @@
 import { useEffect } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
 
-import { readStored, shaped, writeStored } from '../settings/storage';
+import { DRAFTS, readStored, writeStored } from '../settings/storage';
+import { FIRST_STORE, storeName } from '../settings/who';
+import { notKeptStore } from './device';
 
-const keyOf = (name: string): string => `${shaped('draft')}:${name}`;
+/** A draft is of one person and space, as the store is. */
+const keyOf = (name: string): string => {
+  const store = storeName();
+  return store === FIRST_STORE ? `${DRAFTS}:${name}` : `${DRAFTS}:${store}:${name}`;
+};
 
 export const readDraft = <T>(name: string): T | undefined => readStored<T>(keyOf(name));
-export const writeDraft = (name: string, value: unknown): void => writeStored(keyOf(name), value);
-export const dropDraft = (name: string): void => writeStored(keyOf(name), undefined);
+export const dropDraft = (name: string): void => void writeStored(keyOf(name), undefined);
+
+/** Keeps a draft; that it could not be kept is said on every screen. */
+export function writeDraft(name: string, value: unknown): void {
+  if (!writeStored(keyOf(name), value)) notKeptStore.set('full');
+}
 
 /** Keeps what is typed into a form as it is typed, so that leaving the screen loses nothing. */
 export function useDraft<Values extends FieldValues>(name: string, { subscribe }: UseFormReturn<Values>): void {

@@ -8,9 +8,8 @@ import {
   type Problem,
 } from '@dunlinmoss/contract';
 
+import { apiHere } from '../settings/who';
 import { reachStore } from './client';
-
-const API = '/api/v1';
 
 /** What an import came to, when it came to nothing. */
 export type ImportFailure =
@@ -28,7 +27,7 @@ export class ImportFailed extends Error {
 
 async function send(path: string, type: string, body: Blob, signal: AbortSignal): Promise<Response> {
   try {
-    const response = await fetch(API + path, { method: 'POST', headers: { 'content-type': type }, body, signal });
+    const response = await fetch(apiHere() + path, { method: 'POST', headers: { 'content-type': type }, body, signal });
     if (response.ok) {
       reachStore.set(true);
       return response;

@@ -11,9 +11,9 @@ import {
 import { useEffect, useState } from 'react';
 import useSWR from 'swr';
 
+import { apiHere } from '../settings/who';
 import { Refused, request } from './client';
 
-const API = '/api/v1';
 const pathOf = (rigId: string): string => `/devices/rigs/${rigId}`;
 
 /** The monitors of a rig: whether they are switched on, and how they stand. */
@@ -27,6 +27,9 @@ export function useDevices(rigId: string) {
   };
   return {
     state: off || !parsed.success ? undefined : (parsed.data satisfies DeviceState),
+    /** Whether they are on is only known from the server: nobody guesses that they are off. */
+    asking: data === undefined && error === undefined,
+    unreached: error !== undefined && !off && !parsed.success,
     switchOn: (setup: DeviceSetup) => ask('PUT', '', setup),
     switchOff: () => ask('DELETE', ''),
     setFaults: (faults: readonly DeviceFault[]) => ask('PUT', '/faults', { faults }),
@@ -68,9 +71,15 @@ export type LineState = 'connecting' | 'live' | 'lost' | 'off';
 export function useMonitors(
   rigId: string,
   on: boolean,
-): { readonly packets: readonly MonitorPacket[]; readonly line: LineState } {
+): {
+  readonly packets: readonly MonitorPacket[];
+  readonly line: LineState;
+  /** What they said in the last hours was asked for and has come, or could not be had. */
+  readonly looked: boolean;
+} {
   const [packets, setPackets] = useState<readonly MonitorPacket[]>([]);
   const [line, setLine] = useState<LineState>('connecting');
+  const [looked, setLooked] = useState(false);
   useEffect(() => {
     if (!on) return;
     let waiting: MonitorPacket[] = [];
@@ -91,16 +100,16 @@ export function useMonitors(
       }
     };
     const lookBack = (): void => {
-      request('GET', `${pathOf(rigId)}/monitors?minutes=${LOOK_BACK_MIN}`).then(
-        (told) => {
+      request('GET', `${pathOf(rigId)}/monitors?minutes=${LOOK_BACK_MIN}`)
+        .then((told) => {
           take(monitorPackets.parse(told).packets);
           void handOver();
-        },
-        () => undefined,
-      );
+        })
+        .catch(() => undefined)
+        .finally(() => setLooked(true));
     };
     lookBack();
-    const source = new EventSource(`${API}${pathOf(rigId)}/monitors/stream`);
+    const source = new EventSource(`${apiHere()}${pathOf(rigId)}/monitors/stream`);
     let wasLost = false;
     source.onopen = () => {
       setLine('live');
@@ -125,5 +134,5 @@ export function useMonitors(
       void handOver();
     };
   }, [rigId, on]);
-  return { packets, line };
+  return { packets, line, looked };
 }

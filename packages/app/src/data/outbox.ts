@@ -1,169 +1,472 @@
-import {
-  FROM_VERSION_2,
-  RESOURCES,
-  type BodyOf,
-  type Problem,
-  type ResourceName,
-  type RowOf,
-} from '@dunlinmoss/contract';
+import { bodyOf, KINDS, mayAs, type BodyOf, type Problem, type ResourceName, type RowOf } from '@dunlinmoss/contract';
+import { alike, mergeRows } from '@dunlinmoss/domain';
 
-import { Away, Refused, request } from './client';
-import { keepWaiting, sendWaitingPhotos } from './photos';
-import { shaped } from '../settings/storage';
 import { createStore } from '../settings/store';
+import { roleHere, whoStore } from '../settings/who';
+import { Away, reachStore, Refused, request } from './client';
+import { kept, openDevice } from './device';
+import { newId } from './newId';
+import { goesOut, keyOf, type Fate, type Pending } from './pending';
+import { photosWait, sendPhoto, sendWaitingPhotos } from './photos';
+import { arrived, departed, rowAt, rowHere } from './replica';
+import { alone, forgetTurns, onTabs, tellTabs } from './tabs';
 
-/** A save that has not arrived yet, or that met a newer row on the other side. */
-export interface Pending {
-  readonly name: ResourceName;
-  readonly body: BodyOf<ResourceName>;
-  /** The row that is there now, when somebody saved in between; the person chooses. */
-  readonly present?: RowOf<ResourceName> | null;
-}
+/*
+ * What was done here and has not arrived yet. It is in the store of this device before anybody is told that it is kept,
+ * and leaves it only once the server has it, or the person has said that it may go.
+ */
 
 export type SaveResult<Name extends ResourceName> =
-  | { readonly kind: 'saved'; readonly row: RowOf<Name> }
+  /** `merged`: what somebody else had saved in between is in it too. */
+  | { readonly kind: 'saved'; readonly row: RowOf<Name>; readonly merged?: boolean }
   /** Kept on this device; goes out by itself when the server is back. */
   | { readonly kind: 'waiting' }
+  /** Neither the server nor the store of this device has it: it stands on this page alone. */
+  | { readonly kind: 'notKept' }
   | { readonly kind: 'stale' }
   | { readonly kind: 'refused'; readonly problem: Problem };
 
 const RETRY_MS = 4_000;
+/** So many of the bodies that may have arrived are remembered. */
+const SENT_KEPT = 4;
+/** Somebody else may save once more while two are being put together. */
+const MERGES = 4;
 
-/** What has not arrived yet, by row, in the order of saving. Survives a reload. */
-export const outboxStore = createStore<Readonly<Record<string, Pending>>>({}, shaped('outbox'));
+/** Everything that waits, by row. */
+export const outboxStore = createStore<Readonly<Record<string, Pending>>>({});
 
-// What an earlier version of the application left unsent goes out in the shape of today.
-outboxStore.set(
-  Object.fromEntries(
-    Object.entries(outboxStore.get()).map(([key, pending]) => [
-      key,
-      { ...pending, body: (FROM_VERSION_2[pending.name]?.(pending.body) ?? pending.body) as Pending['body'] },
-    ]),
-  ),
-);
+/** What waits has been read from the store: before that nobody knows whether anything does. */
+export const outboxReadStore = createStore(false);
 
-type Arrived = (name: ResourceName, row: RowOf<ResourceName>) => void;
-let onArrived: Arrived = () => undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
-let flushing: Promise<boolean> | undefined;
+let read: Promise<void> | undefined;
 
-const keyOf = (name: ResourceName, id: string): string => `${name}/${id}`;
+/** What waits in the store of this device. */
+export const outboxReady = (): Promise<void> => (read ??= readOutbox());
 
-const forget = (key: string): void => {
+async function readOutbox(): Promise<void> {
+  const device = await openDevice();
+  const entries = (await device?.getAll('outbox').catch(() => [])) ?? [];
+  // What was saved on this page while the store was being opened stands on top.
+  outboxStore.set({ ...byKey(entries), ...outboxStore.get() });
+  outboxReadStore.set(true);
+}
+
+const byKey = (entries: readonly Pending[]): Record<string, Pending> =>
+  Object.fromEntries(
+    [...entries].sort((a, b) => a.sinceMs - b.sinceMs).map((entry) => [keyOf(entry.name, entry.id), entry]),
+  );
+
+/** Takes in bodies that an earlier version left unsent; false where not all of them could be kept. */
+export async function takeBodies(
+  bodies: readonly { readonly name: ResourceName; readonly body: BodyOf<ResourceName> }[],
+): Promise<boolean> {
+  for (const { name, body } of bodies) {
+    if (!outboxStore.get()[keyOf(name, body.id)]) await put({ ...fresh(name, body.id), body });
+  }
+  void flush();
+  return onPage.size === 0;
+}
+
+const fresh = (name: ResourceName, id: string): Pending => ({
+  name,
+  id,
+  base: null,
+  sent: [],
+  body: null,
+  fate: null,
+  revision: 0,
+  sinceMs: Date.now(),
+  stamp: newId(),
+});
+
+/** Entries that only this page has. */
+const onPage = new Set<string>();
+
+/** What this page has put something newer over. On a full device it may stand in the store still. */
+const replaced = new Set<string>();
+
+/** Entries that are being written just now: until that is done, what is in memory counts. */
+const underWay = new Map<string, number>();
+
+async function writing<T>(key: string, write: () => Promise<T>): Promise<T> {
+  underWay.set(key, (underWay.get(key) ?? 0) + 1);
+  try {
+    return await write();
+  } finally {
+    const left = underWay.get(key)! - 1;
+    if (left > 0) underWay.set(key, left);
+    else underWay.delete(key);
+  }
+}
+
+/** Keeps an entry. False where only this page has it. */
+async function put(entry: Pending): Promise<boolean> {
+  const key = keyOf(entry.name, entry.id);
+  const before = outboxStore.get()[key];
+  if (before) replaced.add(before.stamp);
+  // In its place: what it is pointed at by stays behind it.
+  outboxStore.set({ ...outboxStore.get(), [key]: entry });
+  const isKept = await writing(key, async () => {
+    const done = await kept((device) => device.put('outbox', entry, key));
+    // Before it counts as written: what only this page has must not be taken for gone. An older one may be done later.
+    if (outboxStore.get()[key]?.stamp === entry.stamp) {
+      if (done) onPage.delete(key);
+      else onPage.add(key);
+    }
+    return done;
+  });
+  if (isKept) tellTabs({ outbox: true });
+  return isKept;
+}
+
+/** Lets an entry go, unless it was changed since: then `otherwise` says what stays of it. */
+async function letGo(entry: Pending, otherwise?: (newer: Pending) => Pending): Promise<void> {
+  const key = keyOf(entry.name, entry.id);
+  const after = (newest: Pending | undefined): Pending | undefined =>
+    !newest || newest.stamp === entry.stamp || replaced.has(newest.stamp) ? undefined : (otherwise?.(newest) ?? newest);
+  const inMemory = after(outboxStore.get()[key]);
   const { [key]: _, ...rest } = outboxStore.get();
-  outboxStore.set(rest);
+  outboxStore.set(inMemory ? { ...rest, [key]: inMemory } : rest);
+  if (!inMemory) onPage.delete(key);
+  await writing(key, () =>
+    kept(async (device) => {
+      const tx = device.transaction('outbox', 'readwrite');
+      // Another tab may have changed it meanwhile.
+      const left = inMemory ?? after(await tx.store.get(key));
+      if (left) await tx.store.put(left, key);
+      else await tx.store.delete(key);
+      await tx.done;
+    }),
+  );
+  tellTabs({ outbox: true });
+}
+
+/** Reads again what other tabs wrote. */
+async function readAgain(): Promise<void> {
+  const device = await openDevice();
+  if (!device) return;
+  const entries = await device.getAll('outbox');
+  // What only this page has, or is just writing, must not be lost by that.
+  const isOwn = (key: string): boolean => onPage.has(key) || underWay.has(key);
+  const own = Object.values(outboxStore.get()).filter(({ name, id }) => isOwn(keyOf(name, id)));
+  outboxStore.set(byKey([...entries.filter(({ name, id }) => !isOwn(keyOf(name, id))), ...own]));
+}
+
+/** A viewer of a crew changes nothing, and is not left with entries that nobody will take. */
+const mayChange = (): boolean => mayAs(roleHere(whoStore.get()), 'member');
+
+const LOOKS_ONLY: Problem = {
+  type: 'urn:dunlinmoss:problem:notAllowed',
+  title: 'A viewer of a crew changes nothing',
+  status: 403,
+  code: 'notAllowed',
 };
 
-/** Saves a row: now when the server is there, later by itself when it is away. */
-export async function save<Name extends ResourceName>(name: Name, body: BodyOf<Name>): Promise<SaveResult<Name>> {
+/**
+ * Saves a row: now when the server is there, later by itself when it is away.
+ *
+ * @param begun what the change was made of, where that may be older than what is here by now
+ */
+export async function save<Name extends ResourceName>(
+  name: Name,
+  body: BodyOf<Name>,
+  begun?: BodyOf<Name>,
+): Promise<SaveResult<Name>> {
+  if (!mayChange()) return { kind: 'refused', problem: LOOKS_ONLY };
+  await outboxReady();
   const key = keyOf(name, body.id);
-  const { [key]: _, ...rest } = outboxStore.get();
-  outboxStore.set({ ...rest, [key]: { name, body } });
-  // What was saved earlier goes first: rows point at one another.
-  const earlier = Object.values(rest).some(({ present }) => present === undefined);
-  if (earlier && !(await flush(key))) return { kind: 'waiting' };
-  return send(key);
+  const before = outboxStore.get()[key];
+  const there = rowAt(name, body.id, body.revision);
+  const entry: Pending = {
+    ...(before ?? fresh(name, body.id)),
+    base: before ? before.base : (begun ?? (there ? bodyOf(name, there as RowOf<Name>) : null)),
+    sent: before?.body ? [before.body, ...before.sent].slice(0, SENT_KEPT) : [],
+    body,
+    fate: before?.fate === 'restore' ? 'restore' : null,
+    stamp: newId(),
+    // Mended, or said once more: it is tried again.
+    clashing: undefined,
+    refused: undefined,
+  };
+  const both = before?.body && begun && !alike(before.body, begun) ? inTwoTabs(entry, begun, before.body) : entry;
+  const isKept = await put(both);
+  if (both.clashing) return { kind: isKept ? 'stale' : 'notKept' };
+  if (!reachStore.get()) {
+    // Nobody waits at the water's edge for a line that was dead a moment ago.
+    retryLater();
+    void flush();
+    return { kind: isKept ? 'waiting' : 'notKept' };
+  }
+  const sent = (await sendUpTo(key)) as SaveResult<Name>;
+  return !isKept && (sent.kind === 'waiting' || sent.kind === 'stale') ? { kind: 'notKept' } : sent;
 }
 
-/** What is on its way just now, by row: a second save of the same row waits for the first. */
-const underWay = new Map<string, Promise<unknown>>();
-
-async function send<Name extends ResourceName>(key: string): Promise<SaveResult<Name>> {
-  while (underWay.has(key)) await underWay.get(key);
-  // What was saved meanwhile may have gone out with it.
-  if (!outboxStore.get()[key]) return { kind: 'waiting' };
-  const sent = sendNow<Name>(key).finally(() => underWay.delete(key));
-  underWay.set(
-    key,
-    sent.catch(() => undefined),
-  );
-  return sent;
+/** Another tab saved it too since the change was begun: both are put together as though another device had. */
+function inTwoTabs(entry: Pending, begun: BodyOf<ResourceName>, other: BodyOf<ResourceName>): Pending {
+  const { body, clashes } = mergeRows(entry.name, begun, entry.body!, other);
+  if (clashes.length === 0) return { ...entry, body };
+  const present = { ...rowHere(entry.name, entry.id), ...other } as RowOf<ResourceName>;
+  return { ...entry, base: begun, clashing: { present, archived: false } };
 }
 
-async function sendNow<Name extends ResourceName>(key: string): Promise<SaveResult<Name>> {
-  const { name, body } = outboxStore.get()[key]!;
+/** Archives, brings back or deletes a row: here at once, at the server when that can be reached. */
+export async function become(
+  name: ResourceName,
+  id: string,
+  fate: Fate,
+  revision: number,
+  asItWas?: RowOf<ResourceName>,
+): Promise<void> {
+  if (!mayChange()) return;
+  await outboxReady();
+  const before = outboxStore.get()[keyOf(name, id)];
+  const row = rowHere(name, id) ?? asItWas;
+  const undoes = before && OPPOSITE[fate] !== undefined && before.fate === OPPOSITE[fate];
+  // Of what the server has never seen, two that undo each other are none. Else the first may have arrived, its answer lost.
+  if (undoes && before.base === null && before.body) await put({ ...before, fate: null, stamp: newId() });
+  else {
+    const base = before?.base ?? (row ? bodyOf(name, row as never) : null);
+    const entry = { ...(before ?? fresh(name, id)), base, fate, revision, stamp: newId() };
+    await put({ ...entry, clashing: undefined, refused: undefined });
+  }
+  void flush();
+}
+
+const OPPOSITE: Partial<Record<Fate, Fate>> = { archive: 'restore', restore: 'archive' };
+
+type Sent = SaveResult<ResourceName>;
+
+/** Sends what waits up to a row, in order, and that row. */
+const sendUpTo = (key: string): Promise<Sent> =>
+  alone('outbox', async () => {
+    // What was saved earlier goes first: rows point at one another.
+    for (const [each, entry] of Object.entries(outboxStore.get())) {
+      if (each === key) break;
+      if (goesOut(entry) && (await sendOne(each)).kind === 'waiting' && outboxStore.get()[each]) {
+        retryLater();
+        return { kind: 'waiting' };
+      }
+    }
+    return sendOne(key);
+  });
+
+/** Sends one entry as it is now. Only within the lock. */
+async function sendOne(key: string): Promise<Sent> {
+  const entry = outboxStore.get()[key];
+  if (!entry) {
+    // It was sent meanwhile, by another tab or with all that waited.
+    const [name, id] = key.split('/') as [ResourceName, string];
+    const row = rowHere(name, id);
+    return row ? { kind: 'saved', row } : { kind: 'waiting' };
+  }
+  // Sent with all that waited while this one stood in line.
+  if (entry.clashing) return { kind: 'stale' };
+  if (entry.refused) return { kind: 'refused', problem: entry.refused };
+  const { name, id, fate } = entry;
+  const path = `/${KINDS[name].path}/${id}`;
   try {
-    const row = (await request('PUT', `/${RESOURCES[name].path}/${body.id}`, body)) as RowOf<Name>;
-    const newer = outboxStore.get()[key];
-    // Saved again here while this was on its way: it stays in view, and goes out on top of what has arrived.
-    if (newer && newer.body !== body && newer.body.revision === body.revision) {
-      outboxStore.set({
-        ...outboxStore.get(),
-        [key]: { ...newer, body: { ...newer.body, revision: row.revision } as typeof body },
-      });
-    } else forget(key);
-    onArrived(name, row);
-    return { kind: 'saved', row };
+    if (fate === 'restore') await arrived(name, (await request('POST', `${path}/restore`)) as RowOf<ResourceName>);
+    const sent = entry.body ? await sendBody(entry, entry.body) : undefined;
+    if (sent === 'clashing') return { kind: 'stale' };
+    const row = sent?.row;
+    if (fate === 'archive' || fate === 'erase') {
+      const revision = row?.revision ?? entry.revision;
+      await request('DELETE', `${path}?revision=${revision}${fate === 'erase' ? '&forever=true' : ''}`).catch(gone);
+      await departed(name, id);
+    } else if (row) await arrived(name, row);
+    await letGo(entry, (newer) => onTop(newer, entry.body, row));
+    const now = row ?? rowHere(name, id);
+    return now ? { kind: 'saved', row: now, ...(sent?.merged && { merged: true }) } : { kind: 'waiting' };
   } catch (error) {
     if (error instanceof Away) {
       retryLater();
       return { kind: 'waiting' };
     }
     if (!(error instanceof Refused)) throw error;
-    if (error.problem.code === 'staleRevision') {
-      const present = (error.problem.present ?? null) as RowOf<Name> | null;
-      // What was saved again here meanwhile is what the person means.
-      const newest = outboxStore.get()[key] ?? { name, body };
-      outboxStore.set({ ...outboxStore.get(), [key]: { ...newest, present } });
+    const { problem } = error;
+    const newest = outboxStore.get()[key] ?? entry;
+    if (problem.code === 'staleRevision') {
+      const present = (problem.present ?? null) as RowOf<ResourceName> | null;
+      await put({ ...newest, clashing: { present, archived: problem.presentArchived === true } });
       return { kind: 'stale' };
     }
-    forget(key);
-    return { kind: 'refused', problem: error.problem };
+    await put({ ...newest, refused: problem });
+    return { kind: 'refused', problem };
   }
 }
 
-/** Sends what waits, in order, up to a row; stops where the server is away. True when nothing of it waits any more. */
-async function flush(before?: string): Promise<boolean> {
-  // One at a time; what was saved while another was under way has its own turn after it.
-  while (flushing) await flushing;
-  flushing = sendAll(before).finally(() => (flushing = undefined));
-  return flushing;
+/** What is gone already need not be taken away. */
+function gone(error: unknown): void {
+  if (!(error instanceof Refused && error.problem.code === 'notFound')) throw error;
 }
 
-async function sendAll(before: string | undefined): Promise<boolean> {
-  for (const [key, { present }] of Object.entries(outboxStore.get())) {
-    if (key === before) break;
-    if (present === undefined && (await send(key)).kind === 'waiting' && outboxStore.get()[key]) return false;
-  }
-  // A row that is saved now does not wait for photos; they have their turn behind all rows.
-  if (before === undefined && !(await sendWaitingPhotos())) {
-    retryLater();
-    return false;
-  }
-  return true;
+/** Something that was done while its forerunner was on its way stands on what has arrived. */
+function onTop(newer: Pending, sent: BodyOf<ResourceName> | null, row: RowOf<ResourceName> | undefined): Pending {
+  if (!row) return newer;
+  const there = bodyOf(newer.name, row as never) as BodyOf<ResourceName>;
+  if (!newer.body || !sent) return { ...newer, base: there, revision: row.revision };
+  // What came in with the forerunner from somebody else must not be undone by it.
+  const { body, clashes } = mergeRows(newer.name, sent, newer.body, there);
+  return clashes.length === 0
+    ? { ...newer, base: there, body, revision: row.revision }
+    : { ...newer, base: sent, revision: row.revision, clashing: { present: row, archived: false } };
 }
 
-/** Keeps a photo here at once, and at the server as soon as that can be reached. */
-export async function savePhoto(id: string, photo: Blob): Promise<void> {
-  await keepWaiting(id, photo);
-  void flush();
+/**
+ * Sends a body; where somebody saved in between, both are put together from what they began with, and only what both
+ * changed is left to the person. Throws `Away` or `Refused`.
+ */
+async function sendBody(
+  entry: Pending,
+  body: BodyOf<ResourceName>,
+): Promise<{ readonly row: RowOf<ResourceName>; readonly merged: boolean } | 'clashing'> {
+  const { name, id, base } = entry;
+  const path = `/${KINDS[name].path}/${id}`;
+  let mine = body;
+  for (let round = 0; ; round += 1) {
+    try {
+      return { row: (await request('PUT', path, mine)) as RowOf<ResourceName>, merged: round > 0 };
+    } catch (error) {
+      if (!(error instanceof Refused) || error.problem.code !== 'staleRevision') throw error;
+      const present = (error.problem.present ?? null) as RowOf<ResourceName> | null;
+      const archived = error.problem.presentArchived === true;
+      const merged =
+        present && !archived
+          ? mergeRows(name, base, body, bodyOf(name, present as never), 'mine', entry.sent)
+          : undefined;
+      if (!merged || merged.clashes.length > 0 || round === MERGES) {
+        await put({ ...(outboxStore.get()[keyOf(name, id)] ?? entry), clashing: { present, archived } });
+        if (present && !archived) await arrived(name, present);
+        return 'clashing';
+      }
+      // The other side has all of it already.
+      if (alike(merged.body, bodyOf(name, present as never))) return { row: present!, merged: true };
+      mine = merged.body;
+    }
+  }
 }
+
+/** Sends all that waits, photos last. */
+export const flush = (): Promise<void> =>
+  alone('outbox', async () => {
+    await outboxReady();
+    await readAgain();
+    for (const [key, entry] of Object.entries(outboxStore.get())) {
+      if (goesOut(entry) && (await sendOne(key)).kind === 'waiting' && outboxStore.get()[key]) return retryLater();
+    }
+    if (!(await sendWaitingPhotos())) retryLater();
+  });
 
 function retryLater(): void {
   clearTimeout(timer);
   timer = setTimeout(() => void flush(), RETRY_MS);
 }
 
-/** Settles a row that was saved on both sides: `mine` overwrites what is there, `theirs` drops what is here. */
+/** Settles a row that was saved on both sides: where they clash, `mine` or `theirs` stays; all else of both is kept. */
 export async function settle(key: string, choice: 'mine' | 'theirs'): Promise<void> {
-  const pending = outboxStore.get()[key];
-  if (!pending || pending.present === undefined) return;
-  if (choice === 'theirs' || pending.present === null) {
-    forget(key);
-    if (pending.present) onArrived(pending.name, pending.present);
-    return;
+  const entry = outboxStore.get()[key];
+  if (!entry?.clashing) return;
+  const { name, base, body, fate } = entry;
+  const { present, archived } = entry.clashing;
+  const { clashing: _, ...open } = entry;
+  const theirs = present && (bodyOf(name, present as never) as BodyOf<ResourceName>);
+  const merged = body && theirs ? mergeRows(name, base, body, theirs, choice, entry.sent).body : body;
+  if (!present || archived) {
+    // Gone there: begun anew, with what somebody else did to it before; or let go.
+    if (choice === 'theirs' || !merged) return letGo(entry);
+    const revived = { ...merged, revision: present?.revision ?? 0 } as BodyOf<ResourceName>;
+    await put({ ...open, stamp: newId(), sent: [], base: theirs, body: revived });
+  } else {
+    await arrived(name, present);
+    if (choice === 'theirs' && (!merged || alike(merged, theirs))) return letGo(entry);
+    await put({
+      ...open,
+      stamp: newId(),
+      sent: [],
+      base: theirs,
+      body: merged,
+      fate: choice === 'mine' ? fate : null,
+      revision: present.revision,
+    });
   }
-  await save(pending.name, { ...pending.body, revision: pending.present.revision } as never);
+  await flush();
 }
 
-/** Starts sending what waits, and says where an arrived row goes. Gives back the way to stop. */
-export function startOutbox(arrived: Arrived): () => void {
-  onArrived = arrived;
+/** Tries once more what the server refused. */
+export async function tryAgain(key: string): Promise<void> {
+  const entry = outboxStore.get()[key];
+  if (!entry) return;
+  const { refused: _, ...open } = entry;
+  await put({ ...open, stamp: newId() });
+  await flush();
+}
+
+/** Lets go of something for good. Gives back the way to undo that. */
+export async function discard(key: string): Promise<() => Promise<void>> {
+  const entry = outboxStore.get()[key];
+  if (entry) await letGo(entry);
+  return async () => {
+    if (entry) await put({ ...entry, stamp: newId() });
+  };
+}
+
+/** Takes in entries that were carried here by hand. What is newer here stays. Gives back how many were taken. */
+export async function takeEntries(entries: readonly Pending[]): Promise<number> {
+  await outboxReady();
+  let taken = 0;
+  for (const entry of entries) {
+    if (outboxStore.get()[keyOf(entry.name, entry.id)]) continue;
+    // Whatever a file lacks is as in a new entry.
+    await put({ ...fresh(entry.name, entry.id), ...entry, stamp: newId() });
+    taken += 1;
+  }
+  void flush();
+  return taken;
+}
+
+/**
+ * Keeps a photo here at once, and at the server as soon as that can be reached; where this device can't keep it, at the
+ * server alone. False where neither has it.
+ */
+export async function savePhoto(id: string, photo: Blob): Promise<boolean> {
+  const isKept = await photosWait(id, photo);
+  void flush();
+  return isKept || sendPhoto(id, photo);
+}
+
+/** Starts sending what waits, and follows what other tabs do. Gives back the way to stop. */
+export function startOutbox(): () => void {
   void flush();
   const wake = (): void => void flush();
+  // The tab that left something waiting may be closed before it is sent.
+  const follow = async (): Promise<void> => {
+    await readAgain();
+    if (Object.values(outboxStore.get()).some(goesOut)) retryLater();
+  };
+  const stopTabs = onTabs((said) => 'outbox' in said && void follow());
+  const asked = (event: BeforeUnloadEvent): void => {
+    // Leaving now would lose it: the browser asks.
+    if (onPage.size > 0) event.preventDefault();
+  };
   globalThis.addEventListener?.('online', wake);
+  globalThis.addEventListener?.('beforeunload', asked);
   return () => {
     clearTimeout(timer);
+    stopTabs();
     globalThis.removeEventListener?.('online', wake);
+    globalThis.removeEventListener?.('beforeunload', asked);
   };
+}
+
+/** As after a reload. For tests. */
+export function forgetOutbox(): void {
+  read = undefined;
+  outboxReadStore.set(false);
+  clearTimeout(timer);
+  onPage.clear();
+  replaced.clear();
+  underWay.clear();
+  forgetTurns();
+  outboxStore.set({});
 }

@@ -1,34 +1,48 @@
 import { PHOTO_PATH, PHOTO_TYPE } from '@dunlinmoss/contract';
-import { createStore as createKept, del, entries, get, set } from 'idb-keyval';
 
 import { createStore } from '../settings/store';
+import { apiHere } from '../settings/who';
 import { Away, Refused, request } from './client';
+import { kept, openDevice } from './device';
 
-/** Photos that have not arrived at the server yet, by id. Survives a reload. The outbox sends them, behind the rows. */
-const waiting = createKept('dunlinmoss-photos', 'waiting');
-
-/** How many photos wait on this device. */
+/** How many photos wait on this device. The outbox sends them, behind the rows. */
 export const waitingPhotosStore = createStore(0);
 
 /** Longer than a row takes: a photo over a poor line. */
 const TIMEOUT_MS = 60_000;
 
-/** Keeps a photo on this device until it is sent. */
-export async function keepWaiting(id: string, photo: Blob): Promise<void> {
-  await set(id, photo, waiting);
-  waitingPhotosStore.set(waitingPhotosStore.get() + 1);
+const waitingIds = async (): Promise<string[]> =>
+  (await (await openDevice())?.getAllKeys('photos').catch(() => [])) ?? [];
+
+/** Keeps a photo on this device until it is sent. False where it could not be kept. */
+export async function photosWait(id: string, photo: Blob): Promise<boolean> {
+  const isKept = await kept((device) => device.put('photos', photo, id));
+  waitingPhotosStore.set((await waitingIds()).length);
+  return isKept;
 }
+
+/** Sends a photo. Throws `Away` or `Refused`. */
+const putPhoto = (id: string, photo: Blob): Promise<unknown> =>
+  request('PUT', `/${PHOTO_PATH}/${id}`, photo, { type: PHOTO_TYPE, timeoutMs: TIMEOUT_MS });
+
+/** Sends a photo that this device could not keep; false where it did not arrive. */
+export const sendPhoto = (id: string, photo: Blob): Promise<boolean> =>
+  putPhoto(id, photo).then(
+    () => true,
+    () => false,
+  );
 
 /** Sends the photos that wait. False where the server is away, so that some still do; a photo that is refused stays here. */
 export async function sendWaitingPhotos(): Promise<boolean> {
-  // A browser that keeps nothing has none.
-  const kept = await entries<string, Blob>(waiting).catch(() => []);
-  waitingPhotosStore.set(kept.length);
-  for (const [index, [id, photo]] of kept.entries()) {
+  const device = await openDevice();
+  const ids = await waitingIds();
+  waitingPhotosStore.set(ids.length);
+  for (const [index, id] of ids.entries()) {
     try {
-      await request('PUT', `/${PHOTO_PATH}/${id}`, photo, { type: PHOTO_TYPE, timeoutMs: TIMEOUT_MS });
-      await del(id, waiting);
-      waitingPhotosStore.set(kept.length - index - 1);
+      const photo = await device!.get('photos', id);
+      if (photo) await putPhoto(id, photo);
+      await device!.delete('photos', id);
+      waitingPhotosStore.set(ids.length - index - 1);
     } catch (error) {
       if (error instanceof Away) return false;
       if (!(error instanceof Refused)) throw error;
@@ -39,6 +53,6 @@ export async function sendWaitingPhotos(): Promise<boolean> {
 
 /** Where a kept photo can be shown from: here while it waits, else the server. */
 export async function photoAddress(id: string): Promise<string> {
-  const photo = await get<Blob>(id, waiting).catch(() => undefined);
-  return photo ? URL.createObjectURL(photo) : `/api/v1/${PHOTO_PATH}/${id}`;
+  const photo = await (await openDevice())?.get('photos', id).catch(() => undefined);
+  return photo ? URL.createObjectURL(photo) : `${apiHere()}/${PHOTO_PATH}/${id}`;
 }

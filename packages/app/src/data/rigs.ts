@@ -11,6 +11,7 @@ export function copyOf(row: RigRow): Rig {
     revision: 0,
     demo: false,
     softOnPurposeAt: null,
+    keeperId: null,
     name: `${row.name.slice(0, 53)}, copy`,
     loadCaseId: row.loadCaseId === null ? null : ids.get(row.loadCaseId)!,
     loadCases: row.loadCases.map((loadCase) => ({ ...loadCase, id: ids.get(loadCase.id)! })),

@@ -1,103 +1,175 @@
-import type { RigRow } from '@dunlinmoss/contract';
+import { bodyOf, type Rig, type RigRow } from '@dunlinmoss/contract';
+import { sampleRig } from '@dunlinmoss/domain/testing';
 import { act, renderHook, waitFor } from '@testing-library/react';
+import { IDBFactory } from 'fake-indexeddb';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 
-import { sampleRig } from '@dunlinmoss/domain/testing';
-import { outboxStore } from './outbox';
-import { arrived, restoreRow, archiveRow, swrSettings, useAllRows, useRow, useRows } from './rows';
+import { FakeServer } from '../testing/fakeServer';
+import { reachStore } from './client';
+import { forgetDevice, openDevice } from './device';
+import { newOuting } from './outings';
+import { flush, forgetOutbox, save } from './outbox';
+import { arrived, forgetReplica, rowHere, startReplica, syncStore } from './replica';
+import { archiveRow, deleteForGood, restoreRow, swrSettings, useArchived, useRow, useRows } from './rows';
+import { syncNow } from './sync';
 
-AbortSignal.timeout ??= () => new AbortController().signal;
-
-const row = (n: number, change: Partial<RigRow> = {}): RigRow =>
-  sampleRig({ id: `0192f000-0000-7000-8000-00000000000${n}`, name: `Rig ${n}`, ...change });
-let there: RigRow[];
-beforeEach(() => {
-  there = [row(1), row(2)];
-  outboxStore.set({});
-  globalThis.fetch = (async (url: string, { method }: RequestInit) => {
-    const id = /rigs\/([^/?]+)/.exec(url)?.[1];
-    if (method === 'POST') there = [...there, row(4, { revision: 3 })];
-    const found = there.find((each) => each.id === id);
-    if (method === 'DELETE') there = there.filter((each) => each.id !== id);
-    const body =
-      id === undefined
-        ? { items: there, next: null }
-        : (found ?? { type: 'x', title: 'x', status: 404, code: 'notFound' });
-    return { ok: id === undefined || found !== undefined, status: 200, json: async () => body } as Response;
-  }) as typeof fetch;
+const id = (n: number): string => `0192f000-0000-7000-8000-00000000000${n}`;
+const rig = (n: number, change: Partial<Rig> = {}): Rig => ({
+  ...bodyOf('rigs', sampleRig({ id: id(n), name: `Rig ${n}` })),
+  revision: 0,
+  ...change,
 });
-// What is being read again when a test ends is waited for, not answered into the next one.
-afterEach(() => act(async () => void (await new Promise((resolve) => setTimeout(resolve, 0)))));
+
+let server: FakeServer;
+let stop = (): void => undefined;
+const reload = (): void => {
+  stop();
+  forgetOutbox();
+  forgetReplica();
+  forgetDevice();
+  stop = startReplica();
+};
+beforeEach(() => {
+  server = new FakeServer();
+  globalThis.fetch = server.fetch;
+  globalThis.indexedDB = new IDBFactory();
+  reachStore.set(true);
+  reload();
+  for (const n of [1, 2]) server.put('rigs', rig(n));
+});
+afterEach(() => act(() => flush()));
+
 const wrapper = ({ children }: { children: ReactNode }) => (
   <SWRConfig value={{ ...swrSettings, provider: () => new Map() }}>{children}</SWRConfig>
 );
 const list = () => renderHook(() => useRows('rigs').rows.map(({ name }) => name), { wrapper });
+const sync = () => act(async () => void (await syncNow()));
 
 describe('useRows', () => {
-  it('shows what the server has, in the list order', async () => {
-    there = [row(2, { name: 'avocet' }), row(1, { name: 'Curlew' })];
-    const { result } = list();
-    await waitFor(() => expect(result.current).toEqual(['avocet', 'Curlew']));
+  it('shows what the server has, in the list order, and after a reload without it too', async () => {
+    server.put('rigs', rig(3, { name: 'avocet' }));
+    await sync();
+    const { result, unmount } = list();
+    await waitFor(() => expect(result.current).toEqual(['avocet', 'Rig 1', 'Rig 2']));
+    unmount();
+    server.line = 'away';
+    reachStore.set(false);
+    reload();
+    const again = renderHook(() => useRows('rigs'), { wrapper });
+    await waitFor(() => expect(again.result.current).toMatchObject({ loading: false, rows: { length: 3 } }));
   });
 
-  it('shows what waits in the outbox over it, in its place', async () => {
-    const { result } = list();
-    await waitFor(() => expect(result.current).toEqual(['Rig 1', 'Rig 2']));
-    const { createdAt: _, updatedAt: __, ...changed } = row(1, { name: 'Ruff' });
-    const { createdAt: ___, updatedAt: ____, ...fresh } = row(3, { name: 'Dunlin', revision: 0 });
-    await act(async () =>
-      outboxStore.set({
-        [`rigs/${changed.id}`]: { name: 'rigs', body: changed },
-        [`rigs/${fresh.id}`]: { name: 'rigs', body: fresh },
-      }),
-    );
-    expect(result.current).toEqual(['Dunlin', 'Rig 2', 'Ruff']);
-  });
-
-  it('shows what arrived at once, and again from the server', async () => {
+  it('shows what waits over it, in its place, and what arrived at once', async () => {
+    await sync();
     const { result } = list();
     await waitFor(() => expect(result.current).toHaveLength(2));
-    there = [row(1), row(2, { name: 'Snipe', revision: 2 })];
-    await act(async () => arrived('rigs', there[1]!));
-    expect(result.current).toEqual(['Rig 1', 'Snipe']);
-    await waitFor(() => expect(result.current).toEqual(['Rig 1', 'Snipe']));
+    server.line = 'away';
+    await act(async () => {
+      await save('rigs', { ...rig(1, { name: 'Ruff' }), revision: 1 });
+      await save('rigs', rig(3, { name: 'Dunlin' }));
+    });
+    expect(result.current).toEqual(['Dunlin', 'Rig 2', 'Ruff']);
+    await act(async () => void (await arrived('rigs', { ...(rig(4, { name: 'Knot' }) as RigRow), revision: 1 })));
+    expect(result.current).toEqual(['Dunlin', 'Knot', 'Rig 2', 'Ruff']);
   });
-});
 
-describe('useAllRows', () => {
-  it('goes on until the last page has come', async () => {
-    const all = Array.from({ length: 5 }, (_, n) => row(n + 1));
-    globalThis.fetch = (async (url: string) => {
-      const from = Number(/after=(\d)/.exec(url)?.[1] ?? 0);
-      const next = from + 2 < all.length ? String(from + 2) : null;
-      return { ok: true, status: 200, json: async () => ({ items: all.slice(from, from + 2), next }) } as Response;
-    }) as typeof fetch;
-    const { result } = renderHook(() => useAllRows('rigs', { limit: '2' }, () => true).rows.length, { wrapper });
-    await waitFor(() => expect(result.current).toBe(5));
+  it('is loading until everything has come once, or there is no signal to bring it', async () => {
+    const { result } = renderHook(() => useRows('rigs'), { wrapper });
+    await act(async () => undefined);
+    expect(result.current.loading).toBe(true);
+    await act(async () => reachStore.set(false));
+    await waitFor(() => expect(result.current.loading).toBe(false));
+    await act(async () => reachStore.set(true));
+    await sync();
+    expect(result.current.loading).toBe(false);
+    expect(syncStore.get()).toMatchObject({ filled: true, got: 2 });
+  });
+
+  it('gives those alone in which the fields are as asked; none for nothing asked', async () => {
+    const outings = [1, 2, 1].map((n) => ({ ...newOuting(), rigId: id(n) }));
+    for (const outing of outings) server.put('outings', outing);
+    await sync();
+    const of = (where: { rigId: string } | null) => renderHook(() => useRows('outings', where), { wrapper }).result;
+    const [one, none] = [of({ rigId: id(1) }), of(null)];
+    await waitFor(() => expect(one.current.rows).toHaveLength(2));
+    expect(none.current).toEqual({ rows: [], loading: false });
+  });
+
+  it('says of an outing the name that its rig has now', async () => {
+    server.put('outings', { ...newOuting(), rigId: id(1) });
+    await sync();
+    const { result } = renderHook(() => [useRows('outings').rows, useRows('rigs').rows] as const, { wrapper });
+    await waitFor(() => expect(result.current[0][0]?.rigName).toBe('Rig 1'));
+    server.line = 'away';
+    await act(async () => void (await save('rigs', { ...rig(1, { name: 'Ruff' }), revision: 1 })));
+    expect(result.current[0][0]!.rigName).toBe('Ruff');
+  });
+
+  it('gives the same list as long as nothing changes', async () => {
+    await sync();
+    const { result, rerender } = renderHook(() => useRows('rigs').rows, { wrapper });
+    await waitFor(() => expect(result.current).toHaveLength(2));
+    const before = result.current;
+    rerender();
+    expect(result.current).toBe(before);
+  });
+
+  it('starts over where the server is another, and shows nothing of before', async () => {
+    await sync();
+    server = new FakeServer();
+    globalThis.fetch = server.fetch;
+    server.put('rigs', rig(5));
+    // As a mark that is of another database.
+    syncStore.set(null);
+    await (await openDevice())!.delete('sync', 'state');
+    await sync();
+    const { result } = list();
+    await waitFor(() => expect(result.current).toEqual(['Rig 5']));
   });
 });
 
 describe('useRow', () => {
-  it('shows a row that waits with nothing that its next save would be refused for', async () => {
-    const { createdAt: _, updatedAt: __, ...fresh } = row(3, { revision: 0 });
-    await act(async () => outboxStore.set({ [`rigs/${fresh.id}`]: { name: 'rigs', body: fresh } }));
-    const { result } = await act(async () => renderHook(() => useRow('rigs', fresh.id), { wrapper }));
-    const { createdAt: ___, updatedAt: ____, ...seen } = result.current.row!;
-    expect(seen).toEqual(fresh);
+  it('shows a new row before the server has seen it, and knows one that is not there', async () => {
+    await sync();
+    server.line = 'away';
+    await act(async () => void (await save('rigs', rig(9, { name: 'Fresh' }))));
+    const of = (n: number) => renderHook(() => useRow('rigs', id(n)), { wrapper }).result;
+    const [fresh, none] = [of(9), of(7)];
+    await waitFor(() => expect(fresh.current.row).toMatchObject({ name: 'Fresh' }));
+    expect(none.current).toEqual({ row: undefined, missing: true, loading: false });
   });
 });
 
-describe('archiveRow and restoreRow', () => {
-  it('takes a row out of its list and back', async () => {
-    there = [row(4), row(5)];
-    const { result } = list();
-    await waitFor(() => expect(result.current).toContain('Rig 4'));
-    await act(() => archiveRow('rigs', row(4)));
-    expect(result.current).not.toContain('Rig 4');
-    const single = renderHook(() => useRow('rigs', row(4).id), { wrapper });
-    await waitFor(() => expect(single.result.current.missing).toBe(true));
-    await act(() => restoreRow('rigs', row(4).id));
-    expect(result.current).toContain('Rig 4');
+describe('archiving', () => {
+  it('shows it here at once, also without a signal; brought back it is as it was', async () => {
+    await sync();
+    const row = rowHere('rigs', id(1))!;
+    const { result } = renderHook(() => [useRows('rigs').rows, useArchived('rigs').rows] as const, { wrapper });
+    await waitFor(() => expect(result.current[0]).toHaveLength(2));
+    server.line = 'away';
+    await act(() => archiveRow('rigs', row));
+    expect(result.current.map((rows) => rows.map(({ name }) => name))).toEqual([['Rig 2'], ['Rig 1']]);
+    server.line = 'up';
+    await act(() => flush());
+    await waitFor(() => expect(result.current[1]).toMatchObject([{ name: 'Rig 1', revision: 2 }]));
+    server.line = 'away';
+    await act(() => restoreRow('rigs', result.current[1][0]!));
+    expect(result.current.map((rows) => rows.length)).toEqual([2, 0]);
+    server.line = 'up';
+    await act(() => flush());
+    await waitFor(() => expect(result.current.map((rows) => rows.length)).toEqual([2, 0]));
+    expect(rowHere('rigs', id(1))).toMatchObject({ ...bodyOf('rigs', row), revision: 3 });
+  });
+
+  it('deletes for good, and the other device hears of it', async () => {
+    server.put('rigs', { ...rig(1), revision: 1 }, true);
+    await sync();
+    const { result } = renderHook(() => useArchived('rigs'), { wrapper });
+    await waitFor(() => expect(result.current.rows).toHaveLength(1));
+    await act(() => deleteForGood('rigs', result.current.rows[0]!));
+    await act(() => flush());
+    expect(server.kept.map(({ row }) => row.id)).toEqual([id(2)]);
+    await waitFor(() => expect(result.current.rows).toEqual([]));
   });
 });

@@ -1,16 +1,12 @@
-import { RESOURCES, serverOnlyFields, type BodyOf, type ResourceName, type RowOf } from '@dunlinmoss/contract';
-import { useEffect } from 'react';
+import { KINDS, serverOnlyFields, type ResourceName, type RowOf } from '@dunlinmoss/contract';
+import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
-import useSWRInfinite from 'swr/infinite';
 
-import { Refused, request } from './client';
-import { outboxStore } from './outbox';
-import { createStore } from '../settings/store';
-
-interface PageOf<Row> {
-  readonly items: Row[];
-  readonly next: string | null;
-}
+import { reachStore, Refused, request } from './client';
+import { become, outboxReady, outboxStore } from './outbox';
+import { keyOf, type Pending } from './pending';
+import { kindStore, loadKind, syncStore } from './replica';
+import { readAgain } from './sync';
 
 type AnyRow = RowOf<ResourceName>;
 
@@ -22,77 +18,84 @@ export const swrSettings = {
   keepPreviousData: true,
 };
 
-/**
- * What the server answered to a save, newer than what was read last; null for a row that was archived. With it a
- * screen never falls back to the old row between saving and reading again.
- */
-const answeredStore = createStore<Readonly<Record<string, AnyRow | null>>>({});
+/** Archives a row: here at once, at the server as soon as that can be reached. */
+export const archiveRow = (name: ResourceName, row: { id: string; revision: number }): Promise<void> =>
+  become(name, row.id, 'archive', row.revision);
 
-/** Counts up whenever lists should be read again. */
-const changesStore = createStore(0);
+/** Brings a row back that was archived, as it was then. */
+export const restoreRow = <Name extends ResourceName>(name: Name, row: RowOf<Name>): Promise<void> =>
+  become(name, row.id, 'restore', row.revision, row);
 
-const keyOf = (name: ResourceName, id: string): string => `${name}/${id}`;
-const rowPath = (name: ResourceName, id: string): string => `/${RESOURCES[name].path}/${id}`;
-
-/** Much may have changed on the server at once: every list is read again. */
-export const readAgain = (): void => changesStore.set(changesStore.get() + 1);
-
-function answer(name: ResourceName, id: string, row: AnyRow | null): void {
-  answeredStore.set({ ...answeredStore.get(), [keyOf(name, id)]: row });
+/** Deletes for good what was archived. */
+export async function deleteForGood(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
+  await become(name, row.id, 'erase', row.revision);
   readAgain();
 }
 
-/** What the server answered since this page was loaded, by the address that reads it; null for a row archived. */
-export const answeredRows = (): readonly (readonly [path: string, row: AnyRow | null])[] =>
-  Object.entries(answeredStore.get()).map(([key, row]) => {
-    const [name, id] = key.split('/') as [ResourceName, string];
-    return [rowPath(name, id), row];
-  });
-
-/** Takes in a row that arrived at the server. */
-export const arrived = (name: ResourceName, row: AnyRow): void => answer(name, row.id, row);
-
-/** Archives a row. Throws `Away` or `Refused`. */
-export async function archiveRow(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
-  await request('DELETE', `${rowPath(name, row.id)}?revision=${row.revision}`);
-  answer(name, row.id, null);
+/** A row as it stands here: what the server gave, and over it what was done here and has not arrived yet. */
+function overlaid(row: AnyRow | undefined, pending: Pending): AnyRow | undefined {
+  const { name, base, body, fate } = pending;
+  if (fate === 'archive' || fate === 'erase') return undefined;
+  // Of what is only to be brought back, it is known as it was.
+  if (!body && !row && (fate !== 'restore' || !base)) return undefined;
+  const unanswered = serverOnlyFields(name, new Date(pending.sinceMs).toISOString());
+  return { ...unanswered, ...base, ...row, ...body, id: pending.id } as AnyRow;
 }
 
-/** Deletes for good what was archived. Throws `Away` or `Refused`. */
-export async function deleteForGood(name: ResourceName, row: { id: string; revision: number }): Promise<void> {
-  await request('DELETE', `${rowPath(name, row.id)}?revision=${row.revision}&forever=true`);
-  answer(name, row.id, null);
+/** Rows in the order of their kind; names without regard to capitals, as the database sorts them. */
+function inOrder(name: ResourceName, rows: AnyRow[]): AnyRow[] {
+  const { by, newestFirst } = KINDS[name].order;
+  const keyed = rows.map((row) => [String(row[by as keyof AnyRow]).toLocaleLowerCase(), row] as const);
+  if (newestFirst) keyed.sort(([a], [b]) => (a < b ? 1 : a > b ? -1 : 0));
+  else keyed.sort(([a], [b]) => a.localeCompare(b));
+  return keyed.map(([, row]) => row);
 }
 
-/** Brings a row back that was archived. */
-export async function restoreRow(name: ResourceName, id: string): Promise<void> {
-  arrived(name, (await request('POST', `${rowPath(name, id)}/restore`)) as AnyRow);
+interface Listed {
+  readonly of: readonly [rows: unknown, outbox: unknown, rigs: unknown];
+  readonly rows: readonly AnyRow[];
+}
+const listed = new Map<ResourceName, Listed>();
+
+/** Every row of a kind as it stands here, in order; the same list as long as nothing changes. */
+function allRows(name: ResourceName): readonly AnyRow[] {
+  const { rows } = kindStore(name).get();
+  const outbox = outboxStore.get();
+  // An outing says the name of its rig, which may have been changed since it was read.
+  const rigs = name === 'outings' ? kindStore('rigs').get().rows : undefined;
+  const of = [rows, outbox, rigs] as const;
+  const known = listed.get(name);
+  if (known && known.of.every((each, index) => each === of[index])) return known.rows;
+  const here = new Map<string, AnyRow>(rows as ReadonlyMap<string, AnyRow>);
+  for (const pending of Object.values(outbox)) {
+    if (pending.name !== name) continue;
+    const row = overlaid(here.get(pending.id), pending);
+    if (row) here.set(pending.id, row);
+    else here.delete(pending.id);
+  }
+  let all = [...here.values()];
+  if (rigs) {
+    all = (all as RowOf<'outings'>[]).map((row) => {
+      const name = (outbox[keyOf('rigs', row.rigId)]?.body as RowOf<'rigs'> | null | undefined)?.name;
+      const rigName = name ?? rigs.get(row.rigId)?.name ?? row.rigName;
+      return rigName === row.rigName ? row : { ...row, rigName };
+    });
+  }
+  const sorted = inOrder(name, all);
+  listed.set(name, { of, rows: sorted });
+  return sorted;
 }
 
-/**
- * A row as this device knows it: the server's last answer to a read, what it answered to a save since, and over both what
- * was saved here and has not arrived yet. Undefined where there is none.
- */
-function latest<Name extends ResourceName>(
-  name: Name,
-  id: string,
-  serverRow: RowOf<Name> | undefined,
-): RowOf<Name> | undefined {
-  const key = keyOf(name, id);
-  const answered = answeredStore.get()[key] as RowOf<Name> | null | undefined;
-  const pending = outboxStore.get()[key];
-  if (answered === null && !pending) return undefined;
-  const known = answered && answered.revision >= (serverRow?.revision ?? 0) ? answered : serverRow;
-  if (!pending) return known;
-  const unanswered = serverOnlyFields(name, new Date().toISOString());
-  return { ...unanswered, ...known, ...pending.body } as unknown as RowOf<Name>;
-}
-
-/** Has a component drawn anew when anything is saved here. Gives back how many changes arrived so far. */
-function useChanges(): number {
+/** Has a component follow a kind, and reads it from the store where that was not done yet. */
+function useKind(name: ResourceName): { readonly rows: readonly AnyRow[]; readonly loading: boolean } {
+  const { loaded } = kindStore(name).use();
+  kindStore('rigs').use();
   outboxStore.use();
-  answeredStore.use();
-  return changesStore.use();
+  const sync = syncStore.use();
+  const reached = reachStore.use();
+  useEffect(() => void outboxReady().then(() => loadKind(name)), [name]);
+  // Half of what is kept would be told as all of it; without a signal it is all there is.
+  return { rows: allRows(name), loading: !loaded || sync === undefined || (reached && !sync?.filled) };
 }
 
 export interface RowState<Row> {
@@ -103,100 +106,61 @@ export interface RowState<Row> {
 
 /** One row by id; nothing for no id. */
 export function useRow<Name extends ResourceName>(name: Name, id: string | undefined): RowState<RowOf<Name>> {
-  const { data, error, mutate } = useSWR<RowOf<Name>>(id === undefined ? null : rowPath(name, id));
-  const changes = useChanges();
-  useEffect(() => {
-    if (changes > 0) void mutate();
-  }, [changes, mutate]);
+  const { rows, loading } = useKind(name);
   if (id === undefined) return { row: undefined, loading: false, missing: false };
-  const row = latest(name, id, data);
-  const missing = row === undefined && (error instanceof Refused || answeredStore.get()[keyOf(name, id)] === null);
-  return { row, missing, loading: row === undefined && !missing };
+  const row = rows.find((each) => each.id === id) as RowOf<Name> | undefined;
+  return { row, missing: row === undefined && !loading, loading: row === undefined && loading };
 }
 
 export interface RowList<Row> {
   readonly rows: Row[];
-  /** Nothing has come yet. */
+  /** Not all has come yet. */
   readonly loading: boolean;
-  readonly hasMore: boolean;
-  readonly more: () => void;
-}
-
-/** A list in its kind's order; names without regard to capitals, as the database sorts them. */
-function inOrder<Name extends ResourceName>(name: Name, rows: RowOf<Name>[]): RowOf<Name>[] {
-  const { by, newestFirst } = RESOURCES[name].order;
-  const keyed = rows.map((row) => [String(row[by as keyof RowOf<Name>]).toLocaleLowerCase(), row] as const);
-  keyed.sort(([a], [b]) => (newestFirst ? b.localeCompare(a) : a.localeCompare(b)));
-  return keyed.map(([, row]) => row);
 }
 
 /**
- * A list in its own order, page by page; nothing for no query. `belongs` says which rows saved here are part of what the
- * query asks for.
+ * All rows of a kind in its own order, those alone in which some fields are as asked; none for null.
+ *
+ * @example useRows('tests', { rigId })
  */
 export function useRows<Name extends ResourceName>(
   name: Name,
-  query: Readonly<Record<string, string>> | null = {},
-  belongs: (body: BodyOf<Name>) => boolean = () => true,
+  where: Partial<RowOf<Name>> | null = {},
 ): RowList<RowOf<Name>> {
-  const base = query && `/${RESOURCES[name].path}?${new URLSearchParams(query).toString()}`;
-  const { data, error, setSize, mutate } = useSWRInfinite<PageOf<RowOf<Name>>>(
-    (index: number, previous: PageOf<RowOf<Name>> | null) => {
-      if (index === 0) return base;
-      return previous?.next ? `${base}&after=${previous.next}` : null;
-    },
-    { revalidateAll: true },
-  );
-  const changes = useChanges();
-  useEffect(() => {
-    if (changes > 0) void mutate();
-  }, [changes, mutate]);
-
-  const serverRows = new Map((data ?? []).flatMap(({ items }) => items.map((row) => [row.id, row] as const)));
-  const here = [...Object.entries(answeredStore.get()), ...Object.keys(outboxStore.get()).map((key) => [key] as const)]
-    .filter(([key]) => key.startsWith(`${name}/`))
-    .map(([key]) => key.slice(name.length + 1));
-  const rows = [...new Set([...serverRows.keys(), ...here])].flatMap((id) => {
-    const row = latest(name, id, serverRows.get(id));
-    return row && (serverRows.has(id) || belongs(row as BodyOf<Name>)) ? [row] : [];
-  });
-  return {
-    rows: inOrder(name, rows),
-    loading: data === undefined && rows.length === 0 && !(error instanceof Refused),
-    hasMore: (data?.at(-1)?.next ?? null) !== null,
-    more: () => void setSize((size) => size + 1),
-  };
+  const { rows, loading } = useKind(name);
+  const asked = where && JSON.stringify(where);
+  const found = useMemo(() => {
+    if (asked === null) return [];
+    const fields = Object.entries(JSON.parse(asked) as object);
+    return (rows as unknown as RowOf<Name>[]).filter((row) =>
+      fields.every(([field, value]) => row[field as keyof RowOf<Name>] === value),
+    );
+  }, [rows, asked]);
+  return { rows: found, loading: asked !== null && loading };
 }
 
-/** The whole of a list, page after page: for what is reckoned from all of it, where the newest page would be a guess. */
-export function useAllRows<Name extends ResourceName>(
-  name: Name,
-  query: Readonly<Record<string, string>> | null,
-  belongs: (body: BodyOf<Name>) => boolean,
-): RowList<RowOf<Name>> {
-  const list = useRows(name, query, belongs);
-  const { hasMore, more, rows } = list;
-  const count = rows.length;
-  useEffect(() => {
-    // Asked for again as each page has come.
-    if (hasMore) more();
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [hasMore, count]);
-  return list;
-}
-
-/** What was archived, as the server tells it, up to a hundred rows. */
+/** What was archived, as the server tells it, up to a hundred rows, with what was archived here and has not arrived. */
 export function useArchived<Name extends ResourceName>(
   name: Name,
-): { readonly rows: readonly RowOf<Name>[]; readonly loading: boolean } {
-  const { data, mutate } = useSWR<PageOf<RowOf<Name>>>(`/${RESOURCES[name].path}?archived=true&limit=100`);
-  const changes = useChanges();
-  useEffect(() => {
-    if (changes > 0) void mutate();
-  }, [changes, mutate]);
-  const back = answeredStore.get();
+): { readonly rows: readonly RowOf<Name>[]; readonly loading: boolean; readonly whole: boolean } {
+  const path = `/${KINDS[name].path}?archived=true&limit=100`;
+  const { data, mutate, isValidating } = useSWR<{ readonly items: RowOf<Name>[] }>(path);
+  const reached = reachStore.use();
+  const { rows: present } = kindStore(name).use();
+  const outbox = outboxStore.use();
+  useEffect(() => void mutate(), [present, mutate]);
+  const waiting = Object.values(outbox).filter((entry) => entry.name === name);
+  const awaited = new Map(waiting.map(({ id, fate }) => [id, fate]));
+  const here = waiting.flatMap(({ id, fate }) =>
+    fate === 'archive' && present.has(id) ? [present.get(id) as RowOf<Name>] : [],
+  );
+  const there = (data?.items ?? []).filter(
+    ({ id }) => !present.has(id) && awaited.get(id) !== 'restore' && awaited.get(id) !== 'erase',
+  );
   return {
-    rows: (data?.items ?? []).filter(({ id }) => !back[keyOf(name, id)]),
-    loading: data === undefined,
+    rows: [...here, ...there],
+    loading: data === undefined && here.length === 0,
+    // While some are on their way, or the list of those that arrived is, it is less than all of them.
+    whole: !reached || (data !== undefined && !isValidating && here.length === 0),
   };
 }

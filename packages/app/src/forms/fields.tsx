@@ -10,6 +10,7 @@ import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '..
 import { TextField } from '../components/TextField';
 import { parseNumber } from '../settings/typedNumber';
 import { questionText } from '../words/questions';
+import { clockMin, clockText } from '../words/route';
 import { useAskedField } from './askedField';
 import { chosen, valueAt, withValue, type Pointer } from './rowForm';
 import { rowName, useValue, type OpenForm } from './useRowForm';
@@ -135,6 +136,26 @@ export function RowNumber<Body extends object>(props: NumberProps<Body>) {
         type({ text, unit: '' }, number === undefined ? undefined : number / per);
       }}
       problem={problem}
+      hint={hint}
+    />
+  );
+}
+
+/** A time of the day, in minutes since midnight, as people write one. */
+export function RowClock<Body extends object>(props: FieldOf<Body>) {
+  const { form, at, also = NOWHERE, label, spoken, hint } = props;
+  const { typed, value, type, problem, inputRef } = useNumber(form, at, also);
+  const text = typed?.text ?? (value === null ? '' : clockText(value));
+  const isNone = text.trim() !== '' && clockMin(text) === undefined;
+  return (
+    <TextField
+      inputRef={inputRef}
+      label={label}
+      {...(spoken !== undefined && { spokenLabel: spoken })}
+      value={text}
+      placeholder="14:05"
+      onChange={(next) => type({ text: next, unit: '' }, clockMin(next))}
+      problem={problem !== undefined || isNone ? 'Expected a time of the day, such as 14:05.' : undefined}
       hint={hint}
     />
   );

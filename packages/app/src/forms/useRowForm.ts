@@ -21,7 +21,8 @@ import { archiveAndSay } from '../components/archiveAndSay';
 import { fieldText } from '../words/problems';
 import { finished, openForm, problemsByField, type Pointer, type RowForm } from './rowForm';
 
-type Inner = RowForm<Record<string, unknown>>;
+/** With the row as it was when the form was opened, so that what somebody else changes meanwhile can be put beside it. */
+type Inner = RowForm<Record<string, unknown>> & { readonly begun?: unknown };
 type Saved = Exclude<SaveResult<ResourceName>, { kind: 'refused' }>;
 
 /** So long after the last key what was typed is looked over, ms: nobody is corrected in the middle of a number. */
@@ -49,7 +50,8 @@ interface FieldsFormOptions<Body extends object> {
   readonly initial: Body;
   readonly schema: Schema<Body>;
   readonly units: Units;
-  readonly save: (body: Body) => Promise<SaveResult<ResourceName>>;
+  /** `begun` is what the form was opened with: a draft may be older than the row by now. */
+  readonly save: (body: Body, begun: Body | undefined) => Promise<SaveResult<ResourceName>>;
   readonly onSaved: (outcome: Saved, body: Body) => void;
   /** The key of the field that a refused pointer of the row was typed into, where they differ. */
   readonly keyOf?: (pointer: string, row: Body) => string;
@@ -58,12 +60,14 @@ interface FieldsFormOptions<Body extends object> {
   readonly problemText?: (problem: FieldProblem, units: Units) => string;
 }
 
+const opened = (initial: object): Inner => ({ ...openForm(initial), begun: initial }) as unknown as Inner;
+
 /** A form over a row or a part of one: drafts, refusals beside their fields, saving. */
 export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Body>): OpenForm<Body> {
   const { draft, initial, schema, units, onSaved, problemText = fieldText } = options;
   const { keyOf = (pointer) => pointer, check = () => [] } = options;
   const inner = useForm<Inner>({
-    defaultValues: readDraft<Inner>(draft) ?? (openForm(initial) as unknown as Inner),
+    defaultValues: readDraft<Inner>(draft) ?? opened(initial),
   });
   useDraft(draft, inner);
   const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
@@ -135,7 +139,7 @@ export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Bo
     setProblems(new Map());
     const { checked, found, inForm } = looked();
     if (!checked.ok || found.length > 0) return tell(found, inForm);
-    const outcome = await options.save(checked.value);
+    const outcome = await options.save(checked.value, getValues().begun as Body | undefined);
     if (outcome.kind === 'refused') return tellRefusal(outcome.problem, inForm);
     dropDraft(draft);
     onSaved(outcome, checked.value);
@@ -158,7 +162,7 @@ export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Bo
       drop: () => {
         dropDraft(draft);
         setProblems(new Map());
-        reset(openForm(initial) as unknown as Inner);
+        reset(opened(initial));
       },
       dropDraft: () => dropDraft(draft),
     }),
@@ -199,7 +203,7 @@ export function useRowForm<Name extends ResourceName>(
     initial,
     schema: RESOURCES[name].body as unknown as Schema<BodyOf<Name>>,
     units,
-    save: (body) => save(name, body) as Promise<SaveResult<ResourceName>>,
+    save: (body, begun) => save(name, body, row && begun) as Promise<SaveResult<ResourceName>>,
     onSaved,
     ...(keyOf && { keyOf }),
     ...(problemText && { problemText }),

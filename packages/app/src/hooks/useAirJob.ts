@@ -3,6 +3,7 @@ import {
   airPressureKpaAbs,
   planGround,
   wheelKey,
+  type AxlePosition,
   type Family,
   type GroundPlan,
   type TireConditions,
@@ -19,13 +20,15 @@ import {
   rigWheels,
 } from '@dunlinmoss/domain';
 
+import { useLocalSearchParams } from 'expo-router';
+
 import { useAirings } from '../data/airings';
 import { useConditions } from './useConditions';
 import { conditionsOf } from '../settings/conditions';
 import { useOutingsOf } from '../data/outings';
 import { useGauges } from '../data/gauges';
 import type { Units } from '../settings/preferences';
-import { useAllRows, useRows } from '../data/rows';
+import { useRows } from '../data/rows';
 import { usePlanQuery, type PlanQuery } from './usePlanQuery';
 
 /** Cold tires at the sea: what is taken where nobody said otherwise. */
@@ -36,6 +39,7 @@ export interface AirJob extends RigNow {
   readonly family: Family;
   readonly units: Units;
   readonly outing: OutingRow | undefined;
+  readonly outings: readonly OutingRow[];
   readonly question: PlanQuery;
   readonly plan: GroundPlan | undefined;
   readonly airings: readonly AiringRow[];
@@ -48,6 +52,19 @@ export interface AirJob extends RigNow {
   readonly outsideKpaAbs: number;
   /** What the plan has for a wheel, cold, as a gauge shows it; undefined without a plan. */
   readonly planned: (wheel: RigWheel) => ReturnType<typeof axleOnGauge> | undefined;
+  /** What a route asks for instead, cold, by axle; nothing where none does. */
+  readonly ordered: ReadonlyMap<AxlePosition, number>;
+}
+
+/** Pressures that an address carries, as `front:96.53,rear:110.32`; what is none is passed over. */
+function orderedIn(text: string | undefined, positions: readonly AxlePosition[]): ReadonlyMap<AxlePosition, number> {
+  const told = new Map((text ?? '').split(',').map((part) => part.split(':') as [string, string]));
+  return new Map(
+    positions.flatMap((position) => {
+      const kpa = Number(told.get(position));
+      return kpa > 0 && kpa < 2_000 ? [[position, kpa] as const] : [];
+    }),
+  );
 }
 
 /** The rig and ground of the address, or of the outing under way, with everything read and timed on it. */
@@ -57,14 +74,11 @@ export function useAirJob(): {
   readonly loading: boolean;
 } {
   const { question, rigs, loading } = usePlanQuery();
+  const { to } = useLocalSearchParams<{ to?: string }>();
   const { typed } = useConditions(question?.rig.id ?? '');
   const airingList = useAirings(question?.rig.id);
   const airings = airingList.rows;
-  const roundList = useAllRows(
-    'readings',
-    question ? { rigId: question.rig.id, limit: '100' } : null,
-    (body) => body.rigId === question?.rig.id,
-  );
+  const roundList = useRows('readings', question ? { rigId: question.rig.id } : null);
   const { rows: tools } = useRows('tools');
   const gauges = useGauges();
   const rounds = roundList.rows;
@@ -94,6 +108,7 @@ export function useAirJob(): {
       family,
       units,
       outing,
+      outings,
       question,
       tests,
       loadCaseId: outing?.loadCaseId ?? asked.loadCaseId ?? null,
@@ -102,11 +117,15 @@ export function useAirJob(): {
       wheels,
       airings,
       rounds,
-      isWhole: [airingList, roundList, outingList].every(({ loading: waits, hasMore }) => !waits && !hasMore),
+      isWhole: [airingList, roundList, outingList].every(({ loading: waits }) => !waits),
       tools,
       gauges,
       conditions,
       outsideKpaAbs: airPressureKpaAbs(conditions.altitudeM),
+      ordered: orderedIn(
+        to,
+        rig.axles.map(({ position }) => position),
+      ),
       known: (wheel) => known.get(wheelKey(wheel)),
       planned: (wheel) => {
         const axle = plan?.axles.find(({ position }) => position === wheel.position);

@@ -6,6 +6,7 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { length } from '../words/format';
 import { Frame } from './Frame';
+import type { Moving } from './moving';
 
 export interface CutWheel {
   readonly outerDiameterMm: number;
@@ -25,15 +26,32 @@ const WIDTH = 340;
 const HEIGHT = 250;
 const GROUND = 216;
 const DRAWN = 196;
+const MIDDLE = WIDTH / 2 - 30;
+
+/** What of it moves as the wheel settles. */
+export function cutMoving(wheel: CutWheel, units: Units) {
+  const px = DRAWN / wheel.outerDiameterMm;
+  const { centre, left, right } = stand(wheel, px);
+  const side = MIDDLE + (wheel.outerDiameterMm / 2) * px + 18;
+  const free = GROUND - wheel.outerDiameterMm * px;
+  const now = GROUND - (wheel.outerDiameterMm - wheel.deflectionMm) * px;
+  return {
+    tire: { d: outline(wheel, px) },
+    rim: { cy: centre },
+    hub: { cy: centre },
+    flat: { x1: left, x2: right },
+    free: { x2: side + 8, y1: free, y2: free },
+    now: { x2: side + 8, y1: now, y2: now },
+    settled: { x: side + 12, y: (free + now) / 2 + 5, words: length(wheel.deflectionMm, units) },
+    settledName: { x: side + 12, y: (free + now) / 2 + 22 },
+  } satisfies Moving;
+}
 
 /** The cut: the wheel from the side on hard ground, flattened by as much as it settles, to scale. */
 export function Cut({ wheel, held, units, palette }: CutProps) {
   const px = DRAWN / wheel.outerDiameterMm;
-  const middle = WIDTH / 2 - 30;
-  const { centre, left, right } = stand(wheel, px, middle);
-  const side = middle + (wheel.outerDiameterMm / 2) * px + 18;
-  const free = GROUND - wheel.outerDiameterMm * px;
-  const now = GROUND - (wheel.outerDiameterMm - wheel.deflectionMm) * px;
+  const at = cutMoving(wheel, units);
+  const { words, ...settled } = at.settled;
   return (
     <Frame
       width={WIDTH}
@@ -41,41 +59,28 @@ export function Cut({ wheel, held, units, palette }: CutProps) {
       label={`The wheel from the side. It settles by ${length(wheel.deflectionMm, units)}${held ? `, held: ${length(held.deflectionMm, units)}` : ''}`}
     >
       <HardGround palette={palette} />
-      <Path d={outline(wheel, px, middle)} fill={palette.mossWash} stroke={palette.ink} strokeWidth={2} />
+      <Path data-part="tire" {...at.tire} fill={palette.mossWash} stroke={palette.ink} strokeWidth={2} />
       <Circle
-        cx={middle}
-        cy={centre}
+        data-part="rim"
+        cx={MIDDLE}
+        {...at.rim}
         r={(wheel.rimDiameterMm / 2) * px}
         fill={palette.paper}
         stroke={palette.ink}
         strokeWidth={1.5}
       />
-      <Circle cx={middle} cy={centre} r={4} fill={palette.ink} />
-      <Line x1={left} x2={right} y1={GROUND} y2={GROUND} stroke={palette.moss} strokeWidth={6} />
+      <Circle data-part="hub" cx={MIDDLE} {...at.hub} r={4} fill={palette.ink} />
+      <Line data-part="flat" {...at.flat} y1={GROUND} y2={GROUND} stroke={palette.moss} strokeWidth={6} />
       {held && (
-        <Path
-          d={outline(held, px, middle)}
-          fill="none"
-          stroke={palette.muted}
-          strokeWidth={1.5}
-          strokeDasharray="5 4"
-        />
+        <Path d={outline(held, px)} fill="none" stroke={palette.muted} strokeWidth={1.5} strokeDasharray="5 4" />
       )}
       <G>
-        <Line
-          x1={middle}
-          x2={side + 8}
-          y1={free}
-          y2={free}
-          stroke={palette.muted}
-          strokeWidth={1}
-          strokeDasharray="3 3"
-        />
-        <Line x1={middle} x2={side + 8} y1={now} y2={now} stroke={palette.ink} strokeWidth={1} />
-        <SvgText x={side + 12} y={(free + now) / 2 + 5} fontFamily={FACES.number} fontSize={17} fill={palette.ink}>
-          {length(wheel.deflectionMm, units)}
+        <Line data-part="free" x1={MIDDLE} {...at.free} stroke={palette.muted} strokeWidth={1} strokeDasharray="3 3" />
+        <Line data-part="now" x1={MIDDLE} {...at.now} stroke={palette.ink} strokeWidth={1} />
+        <SvgText data-part="settled" {...settled} fontFamily={FACES.number} fontSize={17} fill={palette.ink}>
+          {words}
         </SvgText>
-        <SvgText x={side + 12} y={(free + now) / 2 + 22} fontFamily={FACES.text} fontSize={13} fill={palette.muted}>
+        <SvgText data-part="settledName" {...at.settledName} fontFamily={FACES.text} fontSize={13} fill={palette.muted}>
           settled
         </SvgText>
       </G>
@@ -104,15 +109,15 @@ const HardGround = memo(function HardGround({ palette }: { readonly palette: Pal
 });
 
 /** Where the axle is, and where the flat begins and ends. */
-function stand({ outerDiameterMm, deflectionMm }: CutWheel, px: number, middle: number) {
+function stand({ outerDiameterMm, deflectionMm }: CutWheel, px: number) {
   const radius = (outerDiameterMm / 2) * px;
   const centre = GROUND - (radius - deflectionMm * px);
   const half = Math.sqrt(Math.max(0, radius ** 2 - (GROUND - centre) ** 2));
-  return { radius, centre, left: middle - half, right: middle + half };
+  return { radius, centre, left: MIDDLE - half, right: MIDDLE + half };
 }
 
 /** A circle with its foot cut off by the ground. */
-function outline(wheel: CutWheel, px: number, middle: number): string {
-  const { radius, left, right } = stand(wheel, px, middle);
+function outline(wheel: CutWheel, px: number): string {
+  const { radius, left, right } = stand(wheel, px);
   return `M${left},${GROUND} A${radius},${radius} 0 1 1 ${right},${GROUND} Z`;
 }

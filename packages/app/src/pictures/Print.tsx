@@ -6,6 +6,7 @@ import { FACES } from '../theme/type';
 import { length, pressure } from '../words/format';
 import { contactOutline } from './contactOutline';
 import { Frame } from './Frame';
+import type { Moving } from './moving';
 import { scaleBar } from './scaleBar';
 
 export interface PrintOutline {
@@ -36,15 +37,57 @@ const CENTRE = TOP + DRAWN / 2;
 const HEIGHT = 290;
 const WORDS = 84;
 
-/** The print: where the tire stands at road pressure and at this one, nested like contour lines, one scale for both axles. */
-export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
+type Drawn = Pick<PrintProps, 'axles' | 'units' | 'beside'>;
+
+/** Where everything of it stands: all of it moves, since the longest print is as long as there is room. */
+function placesOf({ axles, units, beside = 'road' }: Drawn) {
   const width = CELL * axles.length;
   const longest = Math.max(...axles.flatMap(({ road, start }) => [road?.lengthMm ?? 0, start.lengthMm]));
   const widest = Math.max(...axles.map(({ road, start }) => Math.max(road?.widthMm ?? 0, start.widthMm)));
   const pxPerMm = Math.min(DRAWN / longest, (CELL - 44) / widest);
   const bar = scaleBar(units.length, (CELL - 50) / pxPerMm);
   const barPx = bar.lengthMm * pxPerMm;
+  return {
+    width,
+    bar: { d: `M${width / 2 - barPx / 2},${HEIGHT - 30} v8 h${barPx} v-8` },
+    barName: { words: bar.label },
+    axles: axles.map(({ road, start }, index) => {
+      // What stands on a print too narrow for words stands beside it.
+      const within = start.widthMm * pxPerMm > WORDS;
+      const centre = CELL * index + (within ? CELL / 2 : CELL / 3);
+      const side = centre + (start.widthMm * pxPerMm) / 2 + 10;
+      const half = (start.lengthMm * pxPerMm) / 2;
+      const words = { x: within ? centre : side + 14, textAnchor: within ? ('middle' as const) : ('start' as const) };
+      const outlineOf = ({ lengthMm, widthMm }: PrintOutline): string =>
+        contactOutline(centre, CENTRE, lengthMm * pxPerMm, widthMm * pxPerMm);
+      return {
+        axle: { x: centre },
+        start: { d: outlineOf(start) },
+        bracket: { d: `M${side - 4},${CENTRE - half} h8 m-4,0 v${2 * half} m-4,0 h8` },
+        long: { ...words, words: length(start.lengthMm, units) },
+        at: { ...words, words: `at ${pressure(start.pressureKpa, units)}` },
+        road: road && { d: outlineOf(road) },
+        roadName: road && {
+          x: centre,
+          words: `${beside} ${pressure(road.pressureKpa, units)}: ${length(road.lengthMm, units)}`,
+        },
+      };
+    }),
+  };
+}
 
+/** What of a print moves. */
+export function printMoving(drawn: Drawn): Moving {
+  const { bar, barName, axles } = placesOf(drawn);
+  const parts = axles.flatMap((axle, index) =>
+    Object.entries(axle).flatMap(([name, part]) => (part ? [[`${name}${index}`, part] as const] : [])),
+  );
+  return { bar, barName, ...Object.fromEntries(parts) };
+}
+
+/** The print: where the tire stands at road pressure and at this one, nested like contour lines, one scale for both axles. */
+export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
+  const places = placesOf({ axles, units, beside });
   const label = axles
     .map(
       ({ name, road, start }) =>
@@ -53,90 +96,94 @@ export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
     .join('; ');
 
   return (
-    <Frame width={width} height={HEIGHT} label={`Contact print. ${label}`}>
-      {axles.map(({ name, road, start }, index) => {
-        // What stands on a print too narrow for words stands beside it.
-        const within = start.widthMm * pxPerMm > WORDS;
-        const centre = CELL * index + (within ? CELL / 2 : CELL / 3);
-        const side = centre + (start.widthMm * pxPerMm) / 2 + 10;
-        const half = (start.lengthMm * pxPerMm) / 2;
-        return (
-          <G key={name}>
-            <SvgText x={centre} y={16} textAnchor="middle" fontFamily={FACES.strong} fontSize={15} fill={palette.ink}>
-              {name}
-            </SvgText>
+    <Frame width={places.width} height={HEIGHT} label={`Contact print. ${label}`}>
+      {places.axles.map(({ axle, start, bracket, long, at, road, roadName }, index) => (
+        <G key={axles[index]!.name}>
+          <SvgText
+            data-part={`axle${index}`}
+            {...axle}
+            y={16}
+            textAnchor="middle"
+            fontFamily={FACES.strong}
+            fontSize={15}
+            fill={palette.ink}
+          >
+            {axles[index]!.name}
+          </SvgText>
+          <Path
+            data-part={`start${index}`}
+            {...start}
+            fill={palette.mossWash}
+            stroke={palette.moss}
+            strokeWidth={2.5}
+          />
+          {road && (
             <Path
-              d={contactOutline(centre, CENTRE, start.lengthMm * pxPerMm, start.widthMm * pxPerMm)}
-              fill={palette.mossWash}
-              stroke={palette.moss}
-              strokeWidth={2.5}
-            />
-            {road && (
-              <Path
-                d={contactOutline(centre, CENTRE, road.lengthMm * pxPerMm, road.widthMm * pxPerMm)}
-                fill="none"
-                stroke={palette.ink}
-                strokeWidth={1.5}
-                strokeDasharray="5 4"
-              />
-            )}
-            <Path
-              d={`M${side - 4},${CENTRE - half} h8 m-4,0 v${2 * half} m-4,0 h8`}
-              stroke={palette.muted}
-              strokeWidth={1}
+              data-part={`road${index}`}
+              {...road}
               fill="none"
+              stroke={palette.ink}
+              strokeWidth={1.5}
+              strokeDasharray="5 4"
             />
+          )}
+          <Path data-part={`bracket${index}`} {...bracket} stroke={palette.muted} strokeWidth={1} fill="none" />
+          <SvgText
+            data-part={`long${index}`}
+            x={long.x}
+            y={CENTRE - 4}
+            textAnchor={long.textAnchor}
+            fontFamily={FACES.number}
+            fontSize={19}
+            fill={palette.ink}
+          >
+            {long.words}
+          </SvgText>
+          <SvgText
+            data-part={`at${index}`}
+            x={at.x}
+            y={CENTRE + 15}
+            textAnchor={at.textAnchor}
+            fontFamily={FACES.text}
+            fontSize={13}
+            fill={palette.ink}
+          >
+            {at.words}
+          </SvgText>
+          {roadName && (
             <SvgText
-              x={within ? centre : side + 14}
-              y={CENTRE - 4}
-              textAnchor={within ? 'middle' : 'start'}
-              fontFamily={FACES.number}
-              fontSize={19}
-              fill={palette.ink}
-            >
-              {length(start.lengthMm, units)}
-            </SvgText>
-            <SvgText
-              x={within ? centre : side + 14}
-              y={CENTRE + 15}
-              textAnchor={within ? 'middle' : 'start'}
+              data-part={`roadName${index}`}
+              x={roadName.x}
+              y={TOP + DRAWN + 20}
+              textAnchor="middle"
               fontFamily={FACES.text}
               fontSize={13}
               fill={palette.ink}
             >
-              {`at ${pressure(start.pressureKpa, units)}`}
+              {roadName.words}
             </SvgText>
-            {road && (
-              <SvgText
-                x={centre}
-                y={TOP + DRAWN + 20}
-                textAnchor="middle"
-                fontFamily={FACES.text}
-                fontSize={13}
-                fill={palette.ink}
-              >
-                {`${beside} ${pressure(road.pressureKpa, units)}: ${length(road.lengthMm, units)}`}
-              </SvgText>
-            )}
-          </G>
-        );
-      })}
-      <Path
-        d={`M${width / 2 - barPx / 2},${HEIGHT - 30} v8 h${barPx} v-8`}
+          )}
+        </G>
+      ))}
+      <Path data-part="bar" {...places.bar} stroke={palette.ink} strokeWidth={2} fill="none" />
+      <Line
+        x1={places.width / 2}
+        x2={places.width / 2}
+        y1={HEIGHT - 26}
+        y2={HEIGHT - 22}
         stroke={palette.ink}
-        strokeWidth={2}
-        fill="none"
+        strokeWidth={1}
       />
-      <Line x1={width / 2} x2={width / 2} y1={HEIGHT - 26} y2={HEIGHT - 22} stroke={palette.ink} strokeWidth={1} />
       <SvgText
-        x={width / 2}
+        data-part="barName"
+        x={places.width / 2}
         y={HEIGHT - 6}
         textAnchor="middle"
         fontFamily={FACES.text}
         fontSize={13}
         fill={palette.ink}
       >
-        {bar.label}
+        {places.barName.words}
       </SvgText>
     </Frame>
   );

@@ -8,6 +8,7 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { pressure, pressureNumber } from '../words/format';
 import { Frame } from './Frame';
+import type { Moving } from './moving';
 import { spread } from './spread';
 import { useTween } from './useTween';
 
@@ -54,8 +55,8 @@ export const topOf = (axles: readonly StaffAxle[]): number =>
   );
 
 /** The pressure at a height of the picture, from 0 at its top to 1 at its foot, kPa. */
-export const kpaAt = (heightShare: number, axles: readonly StaffAxle[]): number =>
-  Math.max(0, Math.min(1, (BOTTOM - heightShare * HEIGHT) / (BOTTOM - TOP))) * topOf(axles);
+export const kpaAt = (heightShare: number, topKpa: number): number =>
+  Math.max(0, Math.min(1, (BOTTOM - heightShare * HEIGHT) / (BOTTOM - TOP))) * topKpa;
 
 /**
  * The staff: pressure as water on a graduated board, a lane for each axle. The window of the ground is the band beside
@@ -187,14 +188,18 @@ const Board = memo(function Board({ top, unit, palette }: BoardProps) {
   );
 });
 
-interface LaneProps {
-  readonly roadName: string;
+interface LanePlaces {
   readonly axle: StaffAxle;
+  /** Where the water stands, kPa. */
   readonly level: number;
   readonly side: 'left' | 'right';
   readonly top: number;
-  readonly hatch: string;
   readonly units: Units;
+  readonly roadName: string;
+}
+
+interface LaneProps extends LanePlaces {
+  readonly hatch: string;
   readonly palette: Palette;
 }
 
@@ -206,15 +211,14 @@ const laneAt = (side: 'left' | 'right') => {
   return { left, x, outer: left ? x : x + LANE, away: left ? -1 : 1 };
 };
 
-function Lane({ axle, level, side, top, hatch, units, palette, roadName }: LaneProps) {
+/** Where the water and the words of a lane stand. */
+function placesOf({ axle, level, side, top, units, roadName }: LanePlaces) {
   const y = heightOf(top);
-  const { x, outer, away, left } = laneAt(side);
+  const { x, outer, away } = laneAt(side);
   const marks = [
-    ...(axle.roadKpa === null
-      ? []
-      : [{ kpa: axle.roadKpa, text: `${roadName} ${pressureNumber(axle.roadKpa, units)}`, strong: false }]),
-    { kpa: axle.startKpa, text: `${axle.name} ${pressureNumber(axle.startKpa, units)}`, strong: true },
-    { kpa: axle.floorKpa, text: `floor ${pressureNumber(axle.floorKpa, units)}`, strong: false },
+    ...(axle.roadKpa === null ? [] : [{ name: 'road', kpa: axle.roadKpa, called: roadName }]),
+    { name: 'level', kpa: axle.startKpa, called: axle.name },
+    { name: 'floor', kpa: axle.floorKpa, called: 'floor' },
   ];
   const places = spread(
     marks.map(({ kpa }) => y(kpa)),
@@ -222,11 +226,38 @@ function Lane({ axle, level, side, top, hatch, units, palette, roadName }: LaneP
     TOP - 8,
     BOTTOM - 4,
   );
+  return {
+    water: { d: waterPath(x, y(level), BOTTOM) },
+    surface: { d: surfacePath(x, y(level)) },
+    marks: marks.map(({ name, kpa, called }, index) => ({
+      name,
+      line: { d: `M${outer},${y(kpa)} L${outer + away * 13},${y(kpa)} L${outer + away * 19},${places[index]!}` },
+      text: { y: places[index]! + (name === 'level' ? 6 : 5), words: `${called} ${pressureNumber(kpa, units)}` },
+    })),
+  };
+}
+
+/** What of a staff with one axle moves, the water standing where the axle is. */
+export function staffMoving(axle: StaffAxle, board: StaffAxle, units: Units, roadName: string): Moving {
+  const side = 'left';
+  const { marks, ...water } = placesOf({ axle, level: axle.startKpa, side, top: topOf([board]), units, roadName });
+  const parts = marks.flatMap(({ name, line, text }) => [
+    [`${name}Line`, line],
+    [`${name}Text`, text],
+  ]);
+  return { ...water, ...Object.fromEntries(parts) };
+}
+
+function Lane({ hatch, palette, ...lane }: LaneProps) {
+  const { axle, side, top } = lane;
+  const y = heightOf(top);
+  const { x, outer, away, left } = laneAt(side);
+  const { water, surface, marks } = placesOf(lane);
   return (
     <G>
       <LaneGround x={x} palette={palette} />
-      <Path d={waterPath(x, y(level), BOTTOM)} fill={palette.water} />
-      <Path d={surfacePath(x, y(level))} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
+      <Path data-part="water" {...water} fill={palette.water} />
+      <Path data-part="surface" {...surface} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
       <LaneMarks
         side={side}
         floorY={y(axle.floorKpa)}
@@ -236,15 +267,14 @@ function Lane({ axle, level, side, top, hatch, units, palette, roadName }: LaneP
         hatch={hatch}
         palette={palette}
       />
-      {marks.map(({ kpa, text, strong }, index) => (
+      {marks.map(({ name, line, text }) => (
         <Mark
-          key={strong ? 'level' : text}
-          outer={outer}
-          away={away}
-          y={y(kpa)}
-          place={places[index]!}
-          text={text}
-          strong={strong}
+          key={name}
+          name={name}
+          line={line.d}
+          x={outer + away * 22}
+          y={text.y}
+          text={text.words}
           anchor={left ? 'end' : 'start'}
           palette={palette}
         />
@@ -283,29 +313,31 @@ const LaneMarks = memo(function LaneMarks({ side, floorY, roadY, lowY, highY, ha
 });
 
 interface MarkProps {
-  readonly outer: number;
-  readonly away: number;
+  readonly name: string;
+  /** From the lane to its words, as a path. */
+  readonly line: string;
+  readonly x: number;
   readonly y: number;
-  /** Where there is room for its words. */
-  readonly place: number;
   readonly text: string;
-  readonly strong: boolean;
   readonly anchor: 'start' | 'end';
   readonly palette: Palette;
 }
 
-const Mark = memo(function Mark({ outer, away, y, place, text, strong, anchor, palette }: MarkProps) {
+const Mark = memo(function Mark({ name, line, x, y, text, anchor, palette }: MarkProps) {
+  const strong = name === 'level';
   return (
     <>
       <Path
-        d={`M${outer},${y} L${outer + away * 13},${y} L${outer + away * 19},${place}`}
+        data-part={`${name}Line`}
+        d={line}
         stroke={strong ? palette.waterDeep : palette.muted}
         strokeWidth={strong ? 2 : 1}
         fill="none"
       />
       <SvgText
-        x={outer + away * 22}
-        y={place + (strong ? 6 : 5)}
+        data-part={`${name}Text`}
+        x={x}
+        y={y}
         textAnchor={anchor}
         fontFamily={strong ? FACES.number : FACES.text}
         fontSize={strong ? 19 : 14}

@@ -1,4 +1,11 @@
-import { familyOf, type FamilyCode, type PressureUnit, type Quantity, type UnitOf } from '@dunlinmoss/core';
+import {
+  familyOf,
+  type FamilyCode,
+  type PressureUnit,
+  type Quantity,
+  type TubeKind,
+  type UnitOf,
+} from '@dunlinmoss/core';
 
 import { createStore } from './store';
 
@@ -44,6 +51,9 @@ export function withUnit(units: Units, quantity: Quantity, unit: string): Units 
 /** A person's units as the gauges of a rig's family show them. */
 export const unitsFor = (units: Units, family: FamilyCode): Units =>
   familyOf(family).kind === 'bicycle' ? { ...units, fine: true } : units;
+
+/** What holds the air in, by rig, where somebody said; kept on this device. */
+export const tubesStore = createStore<Readonly<Record<string, TubeKind>>>({}, 'tubes');
 
 /** `auto` follows the device. */
 export const lightStore = createStore<'auto' | 'day' | 'night'>('auto', 'light');

@@ -1,27 +1,42 @@
 /**
- * The shapes of the rows and forms that are kept. One goes up when its own changes: what an earlier version of the
- * application kept is then left alone, where reading it wrongly would stop every screen.
+ * The shape of the drafts that are kept. It goes up when their own changes: what an earlier version of the application
+ * kept is then left alone, where reading it wrongly would stop every screen.
  */
-const SHAPES = { cache: 6, draft: 5, outbox: 5 } as const;
+const DRAFT_SHAPE = 5;
 
-/** The key of something that has rows or forms of this shape in it. */
-export const shaped = (key: keyof typeof SHAPES): string => `${key}:${SHAPES[key]}`;
+/** What the key of a draft of this shape begins with. */
+export const DRAFTS = `draft:${DRAFT_SHAPE}`;
 
-/** Small text kept on this device. A browser that refuses to keep anything costs a person their drafts, not the app. */
+const PREFIX = 'dunlinmoss:';
+
+/** Small text kept on this device: drafts and settings. Rows, photos and what waits are in the store of the device. */
 export function readStored<T>(key: string): T | undefined {
   try {
-    const text = globalThis.localStorage?.getItem(`dunlinmoss:${key}`);
+    const text = globalThis.localStorage?.getItem(PREFIX + key);
     return text === null || text === undefined ? undefined : (JSON.parse(text) as T);
   } catch {
     return undefined;
   }
 }
 
-export function writeStored(key: string, value: unknown): void {
+/** False where it is not kept: a full disk, or a window that keeps nothing. */
+export function writeStored(key: string, value: unknown): boolean {
   try {
-    if (value === undefined) globalThis.localStorage?.removeItem(`dunlinmoss:${key}`);
-    else globalThis.localStorage?.setItem(`dunlinmoss:${key}`, JSON.stringify(value));
+    if (value === undefined) globalThis.localStorage?.removeItem(PREFIX + key);
+    else globalThis.localStorage?.setItem(PREFIX + key, JSON.stringify(value));
+    return true;
   } catch {
-    // Private windows and full disks: see above.
+    return false;
+  }
+}
+
+/** Keys of a kind that are kept, whatever shape is behind them: `outbox`, `outbox:4`. */
+export function storedKeys(kind: string): string[] {
+  try {
+    return Object.keys(globalThis.localStorage ?? {})
+      .filter((key) => key === PREFIX + kind || key.startsWith(`${PREFIX}${kind}:`))
+      .map((key) => key.slice(PREFIX.length));
+  } catch {
+    return [];
   }
 }

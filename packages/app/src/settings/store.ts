@@ -6,6 +6,8 @@ export interface Store<T> {
   readonly get: () => T;
   readonly set: (next: T) => void;
   readonly use: () => T;
+  /** Hears of every change. Gives back the way to stop. */
+  readonly subscribe: (listener: () => void) => () => void;
 }
 
 /** A value that every screen sees at once; with a key it is kept on this device. */
@@ -25,6 +27,7 @@ export function createStore<T>(initial: T, key?: string): Store<T> {
       listeners.forEach((listener) => listener());
     },
     use: () => useSyncExternalStore(subscribe, get, get),
+    subscribe,
   };
 }
 

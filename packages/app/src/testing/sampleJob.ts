@@ -29,6 +29,7 @@ export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground
     plan: plan.value,
     wheels,
     airings: [],
+    outings: [],
     rounds: [],
     isWhole: true,
     tools: [],
@@ -44,6 +45,7 @@ export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground
       low: psi(inTires[wheelKey(wheel)] ?? 36) < wheel.axle.roadKpa! - psi(0.5),
       at: '2026-11-20T08:00:00.000Z',
     }),
+    ordered: new Map(),
     planned: (wheel: AirJob['wheels'][number]) =>
       axleOnGauge(
         plan.value.axles.find(({ position }) => position === wheel.position)!,

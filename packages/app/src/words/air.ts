@@ -41,6 +41,10 @@ export function duration(seconds: number): string {
 export const hoursText = (hours: number): string =>
   hours >= 48 ? `${Math.floor(hours / 24)}\u00a0days` : duration(hours * 3600);
 
+/** How far a clock is off: `1 h ahead`, `2 days behind`. */
+export const clockText = (aheadMs: number): string =>
+  `${hoursText(Math.round(Math.abs(aheadMs) / 60_000) / 60)}\u00a0${aheadMs > 0 ? 'ahead' : 'behind'}`;
+
 /** The time of day, in the reader's own clock. */
 export const timeOfDay = (ms: number): string =>
   new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -4,7 +4,15 @@ import { plainSetup, setupOutcome, type SetupOutcome } from '@dunlinmoss/domain'
 import { sampleBicycle, sampleRig } from '@dunlinmoss/domain/testing';
 
 import { FIRST_UNITS, withUnit } from '../settings/preferences';
-import { comparedLines, comparedText, comparisonSheet, otherKindText, pastText, setupText } from './compare';
+import {
+  comparedLines,
+  comparedText,
+  comparisonSheet,
+  otherKindText,
+  pastText,
+  provedBesideRule,
+  setupText,
+} from './compare';
 import { sheetText } from './sheet';
 
 const rig = sampleRig();
@@ -87,5 +95,16 @@ describe('otherKindText', () => {
   it('speaks up for two kinds alone', () => {
     expect(otherKindText(rig, sampleRig())).toBeUndefined();
     expect(otherKindText(rig, sampleBicycle())).toContain('Two kinds');
+  });
+});
+
+describe('provedBesideRule', () => {
+  it('speaks where a gauge shows another number than the rule’s, and of nothing else', () => {
+    const outcome = { ok: true as const, value: of() };
+    const rule = outcome.value.what.pressureKpa;
+    expect(plain(provedBesideRule(outcome, psi(14), FIRST_UNITS)!)).toMatch(/^14 psi is proved with it here\./);
+    expect(provedBesideRule(outcome, rule + 0.5, FIRST_UNITS)).toBeUndefined();
+    expect(provedBesideRule(outcome, undefined, FIRST_UNITS)).toBeUndefined();
+    expect(provedBesideRule({ ok: false, problem: { code: 'axleGone' } }, psi(14), FIRST_UNITS)).toBeUndefined();
   });
 });

@@ -1,5 +1,5 @@
 import { loadCaseOf, type ComparisonBody, type RigRow, type Setup } from '@dunlinmoss/contract';
-import { familyOf } from '@dunlinmoss/core';
+import { familyOf, type Result } from '@dunlinmoss/core';
 import { onGauge, type NoOutcome, type SetupOutcome } from '@dunlinmoss/domain';
 
 import type { Units } from '../settings/preferences';
@@ -135,6 +135,22 @@ export function pastText({ what }: SetupOutcome, units: Units): string | undefin
     undefined,
   );
   return worst && `Past ${pressure(worst.limitKpa, units)}: ${LIMIT_WORDS[worst.code].voice}.`;
+}
+
+/**
+ * That another number is proved with a setup than the rule's that it is compared at; undefined where nothing is, or a
+ * gauge shows the same.
+ */
+export function provedBesideRule(
+  outcome: Result<SetupOutcome, NoOutcome>,
+  provedKpa: number | undefined,
+  units: Units,
+): string | undefined {
+  if (provedKpa === undefined || !outcome.ok) return undefined;
+  const [proved, rule] = [provedKpa, outcome.value.what.pressureKpa].map((kpa) => pressure(kpa, units));
+  return proved === rule
+    ? undefined
+    : `${proved} is proved with it here. Both stand at the rule’s pressure, so that they are alike; put in ${proved} to see that.`;
 }
 
 /** Why there is nothing to compare for one of them. */

@@ -26,6 +26,7 @@ const KIND_WORDS: Record<ResourceName, string> = {
   airings: 'Air let out or put in',
   readings: 'Readings',
   comparisons: 'Compared setups',
+  routes: 'Day’s route',
 };
 
 /** What becomes of one row of a file. */
@@ -142,6 +143,7 @@ const ARCHIVE_PART_WORDS: Record<ArchivePart, readonly [one: string, several: st
   airings: ['airing', 'airings'],
   readings: ['round of readings', 'rounds of readings'],
   comparisons: ['comparison', 'comparisons'],
+  routes: ['day’s route', 'day’s routes'],
   log: ['reading of a monitor', 'readings of monitors'],
   photos: ['photo', 'photos'],
 };

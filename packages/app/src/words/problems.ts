@@ -18,10 +18,10 @@ const QUANTITY_OF_NAME: readonly (readonly [end: RegExp, of: Quantity])[] = [
   [/liters$/, 'volume'],
 ];
 
-/** A bound in the person's unit. */
-function bound(path: string, limit: number, units: Units): string {
+/** A number of a field in the person's unit, by the field's name; a bare number where that says no unit. */
+export function inUnits(path: string, value: number, units: Units): string {
   const of = QUANTITY_OF_NAME.find(([end]) => end.test(path));
-  return of ? quantity(of[1], limit, units) : String(limit);
+  return of ? quantity(of[1], value, units) : String(value);
 }
 
 /** What a number is expected to be, where both ends are known. */
@@ -38,12 +38,12 @@ export function fieldText({ path, code, limit, params, message }: FieldProblem, 
     if (path.endsWith('/tireMarking')) return 'Expected the size on the sidewall, like 265/70R17.';
     if (isText(path)) return 'Expected at least a letter or two here.';
     if (path.endsWith('/readings')) return 'Expected at least one reading.';
-    return `Expected ${bound(path, limit, units)} or more. Check the unit.`;
+    return `Expected ${inUnits(path, limit, units)} or more. Check the unit.`;
   }
   if (code === 'too_big' && limit !== undefined) {
     return isText(path)
       ? `Expected at most ${limit} letters.`
-      : `Expected ${bound(path, limit, units)} or less. Check the unit.`;
+      : `Expected ${inUnits(path, limit, units)} or less. Check the unit.`;
   }
   if (code === 'invalid_type') return 'Expected a number, like 36 or 2.4.';
   if (code === 'nameTwice') return 'Another load case has this name. Expected one of its own.';

@@ -87,6 +87,20 @@ describe('sheetPdf', () => {
     expect((await PDFDocument.load(await sheetPdf(long, fonts, 'A4'))).getPageCount()).toBeGreaterThan(1);
   });
 
+  it('draws bars to scale, with posts, and leaves words out that have no room', async () => {
+    const bar = (share: number, level: number, post = false) => ({ share, level, name: '36', foot: '1', post });
+    const sheet = (bars: readonly ReturnType<typeof bar>[]) => ({
+      title: 'A day',
+      about: '',
+      parts: [{ bars }],
+      foot: '',
+    });
+    const plain = await sheetPdf(sheet([bar(0.6, 1), bar(0.4, 0.4)]), fonts, 'A4');
+    const posted = await sheetPdf(sheet([bar(0.6, 1), bar(0.395, 0.4, true), bar(0.005, 1, true)]), fonts, 'A4');
+    expect((await PDFDocument.load(posted)).getPageCount()).toBe(1);
+    expect(posted.length).toBeGreaterThan(plain.length);
+  });
+
   it('still is one page for a rig with three axles and thirty load cases', async () => {
     const many = Array.from({ length: 30 }, (_, index) =>
       sampleCase({ id: `0192f000-0000-7000-8000-0000000001${10 + index}`, name: `Load case number ${index}` }),

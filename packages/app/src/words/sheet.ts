@@ -1,8 +1,19 @@
-/** A part of a sheet: a table, labelled lines, or a list, under a heading where it has one. */
+/** A stretch of a strip: how much of its width, how high what stands in it, and what is written on it and below. */
+export interface SheetBar {
+  readonly share: number;
+  readonly level: number;
+  readonly name: string;
+  readonly foot: string;
+  /** Begins with a post. */
+  readonly post: boolean;
+}
+
+/** A part of a sheet: a picture of bars, a table, labelled lines, or a list, under a heading where it has one. */
 export type SheetPart = { readonly title?: string } & (
   | { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] }
   | { readonly lines: readonly (readonly [label: string, value: string])[] }
   | { readonly bullets: readonly string[] }
+  | { readonly bars: readonly SheetBar[] }
 );
 
 /** What a sheet is printed on: a page on the wall across, a half page upright, as large as a hand. */
@@ -22,6 +33,8 @@ const partText = (part: SheetPart): string[] => {
     return part.lines.map(([label, value]) => `  ${label.padEnd(wide)}  ${value}`);
   }
   if ('bullets' in part) return part.bullets.map((text) => `  ! ${text}`);
+  // The table beside it says the same.
+  if ('bars' in part) return [];
   const all = [part.head, ...part.rows];
   const widths = part.head.map((_, column) => Math.max(...all.map((row) => row[column]!.length)));
   return all.map(

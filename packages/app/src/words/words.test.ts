@@ -25,7 +25,7 @@ import {
   type PlanProblem,
   type Remark,
 } from '@dunlinmoss/core';
-import { gaugeErrorKpa, marginInputs, planInput, USUAL_DAY, workOutDay } from '@dunlinmoss/domain';
+import { gaugeErrorKpa, marginInputs, planInput } from '@dunlinmoss/domain';
 
 import { FIRST_UNITS, type Units } from '../settings/preferences';
 import { SAMPLE_RIGS, sampleBicycle, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
@@ -37,7 +37,6 @@ import { aloneText, cutText, decidedBy, floorText, noPlanText, setPressureText }
 import { readBack } from './marking';
 import { dayText, MODIFIER_WORDS } from './modifiers';
 import { waitingText } from './noPlan';
-import { heldAtText, legText, stopsText } from './oneDay';
 import { fieldText } from './problems';
 import { questionText } from './questions';
 import { isAlarming, printNote, remarkText } from './remarks';
@@ -355,42 +354,6 @@ describe('what is said of the day', () => {
   it('has a name for everything, and none twice', () => {
     const names = MODIFIER_CODES.map((code) => MODIFIER_WORDS[code].name);
     expect(new Set(names).size).toBe(MODIFIER_CODES.length);
-  });
-});
-
-describe('one pressure for a day', () => {
-  const day = (legs: Parameters<typeof workOutDay>[2], rig = sampleRig()) => {
-    const result = workOutDay(rig, [], legs);
-    if (!result.ok) throw new Error(result.problem.code);
-    return result.value;
-  };
-  const leg = (ground: GroundCode, parts = 1) => ({ ground, loadCaseId: null, parts });
-
-  it('says what it costs on each part', () => {
-    const { legs } = day([leg('gravel'), leg('softSand')]);
-    expect(plain(legText(legs[1]!.axles[0]!, legs[1]!.axles[0]!.ownKpa, units))).toMatch(
-      /^its own is 16 psi; one pressure is \d psi above it, the print \d+ % shorter, \d+ % harder on the ground$/,
-    );
-    expect(plain(legText(legs[0]!.axles[0]!, legs[0]!.axles[0]!.ownKpa, units))).toContain('below it');
-    const alone = day([leg('softSand')]).legs[0]!.axles[0]!;
-    expect(legText(alone, alone.ownKpa, units)).toContain('nothing lost');
-  });
-
-  it('says what holds it, and what stopping takes', () => {
-    const { axles, changes } = day(USUAL_DAY.car);
-    const { lowest } = axles[0]!;
-    expect(plain(heldAtText('Front', { ...lowest, ground: 'pavement' }, null, units))).toBe(
-      'Front: pavement takes 36 psi at least (its road pressure rules), so that is what it is all day.',
-    );
-    expect(stopsText(changes, 10, 'car')).toContain('2 stops to change, about 20 min in all.');
-    expect(stopsText(1, 0, 'farm')).toContain('central inflation');
-    expect(stopsText(0, 10, 'car')).toContain('nothing to change for');
-  });
-
-  it.each(Object.entries(SAMPLE_RIGS))('begins with a day that a %s can have', (kind, rig) => {
-    expect(
-      day(USUAL_DAY[kind as keyof typeof USUAL_DAY], rig).axles.every(({ pressureKpa }) => pressureKpa !== null),
-    ).toBe(true);
   });
 });
 

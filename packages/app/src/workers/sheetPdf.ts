@@ -1,7 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 
-import type { Paper, Sheet, SheetPart } from '../words/sheet';
+import type { Paper, Sheet, SheetBar, SheetPart } from '../words/sheet';
 
 /** Bytes of the two faces of words. */
 export interface SheetFonts {
@@ -33,6 +33,9 @@ const LABEL_SHARE = 0.21;
 const FIRST_COLUMN_SHARE = 0.34;
 const LAST_COLUMN_SHARE = 0.12;
 const GAP = 5;
+/** A picture of bars, in points: all of it, and the room for words above and below them. */
+const BARS_TALL = 84;
+const BARS_WORDS = 12;
 
 interface Word {
   readonly text: string;
@@ -47,6 +50,9 @@ interface Row {
   readonly size: number;
   readonly above: number;
   readonly rule?: 'strong' | 'thin';
+  /** A picture instead of words, and how tall it is. */
+  readonly bars?: readonly SheetBar[];
+  readonly tall?: number;
 }
 
 interface Faces {
@@ -76,7 +82,7 @@ export async function sheetPdf(sheet: Sheet, fonts: SheetFonts, paper: Paper): P
   const onOnePage = SIZES.map(rowsAt).find((rows) => heightOf(rows) <= room);
   // What no page holds goes on over several, as large as it reads well.
   for (const rows of onOnePage ? [onOnePage] : paged(rowsAt(SEVERAL_PAGES_SIZE), room)) {
-    draw(document.addPage([width, height]), PAPERS[paper], rows);
+    draw(document.addPage([width, height]), PAPERS[paper], rows, faces.strong);
   }
   return document.save();
 }
@@ -113,6 +119,9 @@ function partRows(part: SheetPart, faces: Faces, size: number, width: number): R
         columns([cellOf('!', faces.strong, 0, 10), cellOf(bullet, faces.text, 10, width - 10)], size, 0),
       ),
     ];
+  }
+  if ('bars' in part) {
+    return [...heading, { words: [], size, above: size * 0.6, bars: part.bars, tall: BARS_TALL }];
   }
   // With many columns none may take a third of the page, and the last is as wide as the others unless it is short.
   const many = part.head.length > 5;
@@ -218,11 +227,13 @@ function paged(rows: readonly Row[], room: number): Row[][] {
   return pages;
 }
 
-const heightOf = (rows: readonly Row[]): number => rows.reduce((sum, { size, above }) => sum + above + size * LINE, 0);
+const heightOf = (rows: readonly Row[]): number =>
+  rows.reduce((sum, { size, above, tall = size * LINE }) => sum + above + tall, 0);
 
-function draw(page: PDFPage, { width, height, margin }: Measures, rows: readonly Row[]): void {
+function draw(page: PDFPage, measures: Measures, rows: readonly Row[], font: PDFFont): void {
+  const { width, height, margin } = measures;
   let y = height - margin;
-  for (const { words, size, above, rule } of rows) {
+  for (const { words, size, above, rule, bars, tall = size * LINE } of rows) {
     if (rule) {
       // Clear of what hangs below the line before.
       const at = y - above * 0.66;
@@ -233,7 +244,42 @@ function draw(page: PDFPage, { width, height, margin }: Measures, rows: readonly
         color: INK,
       });
     }
-    y -= above + size * LINE;
+    y -= above + tall;
+    if (bars) drawBars(page, measures, bars, y, font);
     for (const { text, font, x } of words) page.drawText(text, { x: margin + x, y, size, font, color: INK });
   }
+}
+
+/** Bars side by side on a line, each with a level, a post where it begins with one, and its words. */
+function drawBars(
+  page: PDFPage,
+  { width, margin }: Measures,
+  bars: readonly SheetBar[],
+  y: number,
+  font: PDFFont,
+): void {
+  const wide = width - 2 * margin;
+  const foot = y + BARS_WORDS;
+  const room = BARS_TALL - 3 * BARS_WORDS;
+  let x = margin;
+  for (const { share, level, name, foot: below, post } of bars) {
+    const own = share * wide;
+    const top = foot + level * room;
+    page.drawRectangle({ x, y: foot, width: own, height: top - foot, color: rgb(0.86, 0.86, 0.86) });
+    page.drawLine({ start: { x, y: top }, end: { x: x + own, y: top }, thickness: 1.4, color: INK });
+    if (post) {
+      page.drawLine({ start: { x, y: foot }, end: { x, y: foot + room + BARS_WORDS }, thickness: 1.2, color: INK });
+      page.drawRectangle({ x: x - 2.5, y: foot + room + BARS_WORDS, width: 5, height: 5, color: INK });
+    }
+    for (const [text, at] of [
+      [name, top + 3],
+      [below, y],
+    ] as const) {
+      const size = 8;
+      const length = widthOf(text, font) * size;
+      if (length <= own) page.drawText(text, { x: x + (own - length) / 2, y: at, size, font, color: INK });
+    }
+    x += own;
+  }
+  page.drawLine({ start: { x: margin, y: foot }, end: { x: width - margin, y: foot }, thickness: 0.7, color: INK });
 }

@@ -3,7 +3,8 @@ import { z } from 'zod';
 
 import { someLoadKg, pressureKpa } from '../quantities';
 import { defineCalculator } from './calculator';
-import { buildOf, tireInput } from '../rig/build';
+import { tireInput } from '../marking';
+import { buildOf } from '../rig/build';
 import { contactConstant, contactPatchShape } from './shapes';
 
 export const contactCalculator = defineCalculator({

@@ -3,7 +3,8 @@ import { z } from 'zod';
 
 import { pressureKpa, someLoadKg } from '../quantities';
 import { defineCalculator } from './calculator';
-import { buildOf, tireInput } from '../rig/build';
+import { tireInput } from '../marking';
+import { buildOf } from '../rig/build';
 import { ownTireShape } from './shapes';
 
 export const ownTireCalculator = defineCalculator({

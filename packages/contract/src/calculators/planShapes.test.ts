@@ -99,12 +99,20 @@ describe('the planning calculators', () => {
     expect(run('margin', { ...wagon, ...spreads, speedKmh: 250 })).toMatchObject({ problem: { code: 'tooFast' } });
   });
 
-  it('say on which leg of a day there is none', () => {
+  it('say on which stretch of a day there is none, and which axles were left out', () => {
     const { ground: _, ...rig } = wagon;
-    const legs = [{ ground: 'gravel' }, { ground: 'softSand', axles: [{ ...axle, leftLoadKg: 1300, roadKpa: 240 }] }];
-    expect(run('one-pressure', { ...rig, legs })).toMatchObject({
+    const heavy = [{ ...axle, leftLoadKg: 1300, roadKpa: 240 }];
+    const stretches = [
+      { ground: 'gravel', lengthKm: 5 },
+      { ground: 'softSand', lengthKm: 1, axles: heavy },
+    ];
+    const wheels = [{ position: axle.position, wheel: 'left', volumeL: 60 }];
+    expect(run('day-route', { ...rig, stretches, wheels })).toMatchObject({
       ok: false,
-      problem: { leg: 1, code: 'noPressureCarries' },
+      problem: { stretch: 1, code: 'noPressureCarries' },
+    });
+    expect(run('day-route', { ...rig, stretches, wheels: [{ ...wheels[0], position: 'trailer' }] })).toMatchObject({
+      problem: { code: 'axlesDiffer' },
     });
   });
 

@@ -16,7 +16,8 @@ import { pressureKpa, pumpedKpa, someLoadKg, speedKmh, widthMm } from '../quanti
 import { axlePosition, axlesInOrder } from '../resources/loadCase';
 import { loadLine, loadRow } from '../resources/rig';
 import { curveOf } from '../rig/rigInput';
-import { tireInput, tireOf } from '../rig/build';
+import { tireInput } from '../marking';
+import { tireOf } from '../rig/build';
 import { contactPatchShape, ownTireShape } from './shapes';
 
 /** One axle as the planning calculators take it. */

@@ -17,6 +17,7 @@ export const putInCalculator = defineCalculator({
     budget: airTool.shape.budget,
     rate: z.number().min(0.05).max(10).default(1),
     outsideKpaAbs,
+    wheelsAtOnce: airTool.shape.wheelsAtOnce.default(1),
     wheels: z.array(airWheel).min(1).max(24),
   }),
   output: z.discriminatedUnion('ok', [
@@ -27,7 +28,10 @@ export const putInCalculator = defineCalculator({
       restS: z.number(),
       liters: z.number(),
       missingLiters: z.number(),
+      /** How long the pump has run since it last rested, s; 0 where it need not rest. */
+      ranS: z.number(),
       shortAt: place.nullable(),
+      shortBecause: z.enum(['stalls', 'runsOut']).nullable(),
       wheels: z.array(
         z.strictObject({
           ...wheelRef,
@@ -46,7 +50,7 @@ export const putInCalculator = defineCalculator({
     }),
     problemShape,
   ]),
-  run: ({ tool: code, flow, duty, budget, rate, wheels, outsideKpaAbs: outside }) => {
+  run: ({ tool: code, flow, duty, budget, rate, wheels, wheelsAtOnce, outsideKpaAbs: outside }) => {
     const tool = inToolOf(code);
     if (!tool) return { ok: false as const, problem: { code: 'putsNothingIn' } };
     const pump: Pump = {
@@ -54,7 +58,7 @@ export const putInCalculator = defineCalculator({
       duty: duty ?? tool.pump.duty,
       budget: budget ?? tool.pump.budget,
     };
-    const plan = fillPlan({ wheels, pump, outsideKpaAbs: outside, setUpS: tool.setUpS, rate });
+    const plan = fillPlan({ wheels, pump, outsideKpaAbs: outside, setUpS: tool.setUpS, rate, wheelsAtOnce });
     return { ok: true as const, ...plan, wheels: [...plan.wheels] };
   },
 });

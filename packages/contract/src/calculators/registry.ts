@@ -2,6 +2,8 @@ import { airPressureCalculator } from './airPressure';
 import type { Calculator } from './calculator';
 import { centralInflationCalculator } from './centralInflation';
 import { contactCalculator } from './contact';
+import { dayRouteCalculator } from './dayRoute';
+import { fieldPressingCalculator } from './fieldPressing';
 import { firstNumbersCalculator } from './firstNumbers';
 import { gaugeFitnessCalculator } from './gaugeFitness';
 import { gaugeNowCalculator } from './gaugeNow';
@@ -10,7 +12,6 @@ import { leakCalculator } from './leak';
 import { letOutCalculator } from './letOut';
 import { marginCalculator } from './margin';
 import { moveAirCalculator } from './moveAir';
-import { onePressureCalculator } from './onePressure';
 import { ownTireCalculator } from './ownTire';
 import { putInCalculator } from './putIn';
 import { rigFindingsCalculator } from './rigFindings';
@@ -38,12 +39,13 @@ export const CALCULATORS = [
   firstNumbersCalculator,
   whatIfCalculator,
   marginCalculator,
-  onePressureCalculator,
+  dayRouteCalculator,
   stuckLadderCalculator,
   tapeCalculator,
   ...routineCalculators,
   ownTireCalculator,
   wheelOnSoilCalculator,
+  fieldPressingCalculator,
   letOutCalculator,
   putInCalculator,
   moveAirCalculator,

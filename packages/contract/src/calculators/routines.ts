@@ -14,7 +14,8 @@ import { axlePosition } from '../resources/loadCase';
 import { routineFields } from '../resources/proofTest';
 import { defineCalculator } from './calculator';
 import { planInput, planInputOf } from './planShapes';
-import { buildOf, tireInput } from '../rig/build';
+import { tireInput } from '../marking';
+import { buildOf } from '../rig/build';
 
 const dashed = (code: RoutineCode): string => code.replaceAll(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 

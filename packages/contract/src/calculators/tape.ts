@@ -3,7 +3,8 @@ import { z } from 'zod';
 
 import { contactLengthMm, pressureKpa, wheelLoadKg } from '../quantities';
 import { defineCalculator } from './calculator';
-import { buildOf, tireInput } from '../rig/build';
+import { tireInput } from '../marking';
+import { buildOf } from '../rig/build';
 import { tapeContactShape } from './shapes';
 
 export const tapeCalculator = defineCalculator({

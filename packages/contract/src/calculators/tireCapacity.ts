@@ -5,7 +5,7 @@ import { loadKg, pressureKpa, speedKmh } from '../quantities';
 import { loadLine, loadRow } from '../resources/rig';
 import { curveOf } from '../rig/rigInput';
 import { defineCalculator } from './calculator';
-import { tireInput } from '../rig/build';
+import { tireInput } from '../marking';
 
 export const tireCapacityCalculator = defineCalculator({
   name: 'tire-capacity',

@@ -4,7 +4,8 @@ import { z } from 'zod';
 import { pressureKpa, someLoadKg, widthMm } from '../quantities';
 import { defineCalculator } from './calculator';
 import { problemShape } from './planShapes';
-import { buildOf, tireInput } from '../rig/build';
+import { tireInput } from '../marking';
+import { buildOf } from '../rig/build';
 
 export const wheelOnSoilCalculator = defineCalculator({
   name: 'wheel-on-soil',

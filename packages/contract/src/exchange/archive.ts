@@ -2,7 +2,8 @@ import { z } from 'zod';
 
 import { id, pressureKpa, tempC, timestamp } from '../quantities';
 import { logTime } from '../log';
-import { RESOURCE_NAMES, RESOURCES, type ResourceName } from '../resources/registry';
+import { RESOURCE_NAMES } from '../resources/kinds';
+import { RESOURCES, type ResourceName } from '../resources/registry';
 import { wheelRef } from '../resources/wheelRef';
 import { FROM_VERSION_2 } from './version2';
 

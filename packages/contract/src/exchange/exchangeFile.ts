@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
-import { RESOURCE_NAMES, RESOURCES, type ResourceName } from '../resources/registry';
+import { RESOURCE_NAMES } from '../resources/kinds';
+import { RESOURCES, type ResourceName } from '../resources/registry';
 import { fromVersion1, version1 } from './version1';
 import { fromVersion2, version2 } from './version2';
 

@@ -61,6 +61,7 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
     school: null,
     beadFloorKpa: null,
     softOnPurposeAt: null,
+    keeperId: null,
     demo: false,
     axles: axles.map((old, index) => ({
       ...PLAIN_AXLE,

@@ -5,10 +5,12 @@ import { airing, airingRow } from './airing';
 import { airTool, airToolRow } from './airTool';
 import { comparison, comparisonRow } from './comparison';
 import { gauge, gaugeRow } from './gauge';
+import { KINDS } from './kinds';
 import { outing, outingRow } from './outing';
 import { proofTest, proofTestRow } from './proofTest';
 import { readingRound, readingRoundRow } from './readingRound';
 import { rig, rigRow } from './rig';
+import { route, routeRow } from './route';
 import { pageOf, pageQuery } from './row';
 
 /** A comma-separated list of ids, as a query gives it. */
@@ -41,108 +43,30 @@ const kind = <Body extends z.ZodType, Row extends z.ZodType, Query extends z.Zod
   spec: Kind<Body, Row, Query>,
 ): Kind<Body, Row, Query> & { readonly page: ReturnType<typeof pageOf<Row>> } => ({ ...spec, page: pageOf(spec.row) });
 
-const NEVER = { files: false, archives: false };
-const byName = { by: 'name', newestFirst: false } as const;
-const stampedAt = { createdAt: (now: string) => now, updatedAt: (now: string) => now };
 const ofRig = pageQuery.extend({ rigId: id.optional(), outingIds: ids.optional() });
 
 /**
- * Every kind of row that can be read and saved, in the order in which they point at one another. Routes, documentation,
- * exchange files, archives and the client's hooks follow from this table.
+ * Every kind of row with its schemas. Routes, documentation, exchange files, archives and the client's hooks follow from
+ * this table.
  */
 export const RESOURCES = {
-  gauges: kind({
-    path: 'gauges',
-    body: gauge,
-    row: gaugeRow,
-    query: pageQuery,
-    order: byName,
-    serverOnly: stampedAt,
-    missingInOlder: NEVER,
-  }),
-  tools: kind({
-    path: 'tools',
-    body: airTool,
-    row: airToolRow,
-    query: pageQuery,
-    order: byName,
-    serverOnly: stampedAt,
-    missingInOlder: NEVER,
-  }),
+  gauges: kind({ ...KINDS.gauges, body: gauge, row: gaugeRow, query: pageQuery }),
+  tools: kind({ ...KINDS.tools, body: airTool, row: airToolRow, query: pageQuery }),
   rigs: kind({
-    path: 'rigs',
+    ...KINDS.rigs,
     body: rig,
     row: rigRow,
     query: pageQuery.extend({ search: z.string().trim().max(60).optional() }),
-    order: byName,
-    serverOnly: stampedAt,
-    missingInOlder: NEVER,
   }),
-  outings: kind({
-    path: 'outings',
-    body: outing,
-    row: outingRow,
-    query: pageQuery.extend({ rigId: id.optional() }),
-    order: { by: 'startedAt', newestFirst: true },
-    serverOnly: { ...stampedAt, rigName: () => '' },
-    missingInOlder: NEVER,
-  }),
-  tests: kind({
-    path: 'tests',
-    body: proofTest,
-    row: proofTestRow,
-    query: ofRig,
-    order: { by: 'performedAt', newestFirst: true },
-    serverOnly: stampedAt,
-    missingInOlder: NEVER,
-  }),
-  airings: kind({
-    path: 'airings',
-    body: airing,
-    row: airingRow,
-    query: ofRig.extend({ toolId: id.optional() }),
-    order: { by: 'startedAt', newestFirst: true },
-    serverOnly: stampedAt,
-    missingInOlder: { files: true, archives: false },
-  }),
-  readings: kind({
-    path: 'readings',
-    body: readingRound,
-    row: readingRoundRow,
-    query: ofRig,
-    order: { by: 'readAt', newestFirst: true },
-    serverOnly: stampedAt,
-    missingInOlder: { files: true, archives: false },
-  }),
-  comparisons: kind({
-    path: 'comparisons',
-    body: comparison,
-    row: comparisonRow,
-    query: pageQuery,
-    order: { by: 'keptAt', newestFirst: true },
-    serverOnly: stampedAt,
-    missingInOlder: { files: true, archives: true },
-  }),
-} as const;
+  outings: kind({ ...KINDS.outings, body: outing, row: outingRow, query: pageQuery.extend({ rigId: id.optional() }) }),
+  tests: kind({ ...KINDS.tests, body: proofTest, row: proofTestRow, query: ofRig }),
+  airings: kind({ ...KINDS.airings, body: airing, row: airingRow, query: ofRig.extend({ toolId: id.optional() }) }),
+  readings: kind({ ...KINDS.readings, body: readingRound, row: readingRoundRow, query: ofRig }),
+  comparisons: kind({ ...KINDS.comparisons, body: comparison, row: comparisonRow, query: pageQuery }),
+  routes: kind({ ...KINDS.routes, body: route, row: routeRow, query: pageQuery.extend({ rigId: id.optional() }) }),
+} as const satisfies Record<keyof typeof KINDS, unknown>;
 
 export type ResourceName = keyof typeof RESOURCES;
 export type BodyOf<Name extends ResourceName> = z.infer<(typeof RESOURCES)[Name]['body']>;
 export type RowOf<Name extends ResourceName> = z.infer<(typeof RESOURCES)[Name]['row']>;
 export type QueryOf<Name extends ResourceName> = z.infer<(typeof RESOURCES)[Name]['query']>;
-
-export const RESOURCE_NAMES = Object.keys(RESOURCES) as readonly ResourceName[];
-
-/** The part of a row that a person saves: all but what only the server fills. */
-export const bodyOf = <Name extends ResourceName>(name: Name, row: RowOf<Name>): BodyOf<Name> =>
-  Object.fromEntries(
-    Object.entries(row).filter(([field]) => !(field in RESOURCES[name].serverOnly)),
-  ) as unknown as BodyOf<Name>;
-
-/** What stands in the fields that only the server fills until its first answer. */
-export const serverOnlyFields = (name: ResourceName, now: string): Readonly<Record<string, unknown>> =>
-  Object.fromEntries(
-    Object.entries(RESOURCES[name].serverOnly).map(([field, until]: [string, (now: string) => unknown]) => [
-      field,
-      until(now),
-    ]),
-  );

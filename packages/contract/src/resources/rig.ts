@@ -97,6 +97,8 @@ export const rig = z
     beadFloorKpa: z.number().min(LOWEST_FLOOR_KPA).max(400).nullable(),
     /** Since when it stands soft on purpose, so that nobody is reminded; null where it does not. */
     softOnPurposeAt: timestamp.nullable().default(null),
+    /** Who of the crew has it just now; null where nobody said. */
+    keeperId: id.nullable().default(null),
     /** One of the rigs that come with the application, on a shelf of their own. */
     demo: z.boolean().default(false),
     axles: axlesInOrder(rigAxle),

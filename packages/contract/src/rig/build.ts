@@ -1,10 +1,4 @@
-import { carcassFactor, LOAD_RANGE_CODES, readMarking, type Tire, type TireBuild } from '@dunlinmoss/core';
-import { z } from 'zod';
-
-import { tireMarking } from '../marking';
-
-/** A tire by marking and load range, as calculators take it. */
-export const tireInput = { tireMarking, loadRange: z.enum(LOAD_RANGE_CODES) };
+import { carcassFactor, readMarking, type LOAD_RANGE_CODES, type Tire, type TireBuild } from '@dunlinmoss/core';
 
 /** The tire of a marking that a schema has already found readable. */
 export function tireOf(marking: string): Tire {
@@ -14,7 +8,10 @@ export function tireOf(marking: string): Tire {
 }
 
 /** The tire and carcass that stand in a rig's axle or a test. */
-export const buildOf = (tire: z.infer<z.ZodObject<typeof tireInput>>): TireBuild => ({
+export const buildOf = (tire: {
+  readonly tireMarking: string;
+  readonly loadRange: (typeof LOAD_RANGE_CODES)[number];
+}): TireBuild => ({
   tire: tireOf(tire.tireMarking),
   carcass: carcassFactor(tire.loadRange),
 });

@@ -64,10 +64,63 @@ describe('fillPlan', () => {
     };
     const stalled = plan({ pump: weak });
     expect(stalled.shortAt).toEqual({ position: 'front', wheel: 'left' });
-    expect(stalled.wheels[0]!.reachedKpa).toBe(110);
+    // It comes to rest where it delivers nothing any more, and its air is not what is missing.
+    expect(stalled.wheels[0]!.reachedKpa).toBe(200);
+    expect(stalled.shortBecause).toBe('stalls');
+    const dry = plan({ pump: { ...weak, budget: { kind: 'liters', liters: 20 } } });
+    expect(dry.shortBecause).toBe('runsOut');
+    expect(plan().shortBecause).toBeNull();
+    // Firmer than the pump can: nothing is let out of it.
+    expect(plan({ pump: weak, wheels: [wheel({ fromKpa: 230 })] }).wheels[0]!.reachedKpa).toBe(230);
+  });
+
+  it('fills four on four hoses in the minutes of the pump, without the rests between', () => {
+    const one = fillSeconds(pump.flow, 60, 110, 250, 101.325);
+    const together = plan({ wheelsAtOnce: 4 });
+    expect(together.totalS).toBeCloseTo(4 * one + 4 * 15, 9);
+    expect(together.wheels.map(({ startS }) => startS)).toEqual([60, 60, 60, 60]);
+    const duty = { onMin: 2, restMin: 10 };
+    expect(plan({ wheelsAtOnce: 4, pump: { ...pump, duty } }).restS).toBe(2 * 600);
+    // Two hoses: two and two.
+    expect(plan({ wheelsAtOnce: 2 }).wheels.map(({ endS }) => endS)).toEqual(
+      [1, 1, 2, 2].map((pair) => expect.closeTo(pair * (2 * one + 30), 9)),
+    );
+  });
+
+  it('levels what hoses join, takes off who has enough, and goes on with the others', () => {
+    const mixed = [wheel({ fromKpa: 100, toKpa: 240 }), wheel({ position: 'rear', fromKpa: 140, toKpa: 290 })];
+    const { wheels, runS } = plan({ wheels: mixed, wheelsAtOnce: 4 });
+    expect(runS).toBeCloseTo(
+      fillSeconds(pump.flow, 120, 120, 240, 101.325) + fillSeconds(pump.flow, 60, 240, 290, 101.325),
+      9,
+    );
+    expect(wheels.map(({ reachedKpa }) => reachedKpa)).toEqual([240, 290]);
+    expect(wheels[0]!.endS).toBeLessThan(wheels[1]!.endS);
+  });
+
+  it('asks for the same air on any number of hoses, and leaves the same', () => {
+    const pressureKpa = fc.double({ min: 60, max: 180, noNaN: true });
+    fc.assert(
+      fc.property(fc.array(pressureKpa, { minLength: 1, maxLength: 6 }), fc.integer({ min: 1, max: 6 }), (from, at) => {
+        const wheels = from.map((fromKpa, index) => wheel({ fromKpa, toKpa: 250 + 10 * index, volumeL: 40 + index }));
+        const [alone, joined] = [1, at].map((wheelsAtOnce) => plan({ wheels, wheelsAtOnce }));
+        expect(joined!.liters).toBeCloseTo(alone!.liters, 6);
+        expect(joined!.runS).toBeCloseTo(alone!.runS, 6);
+        expect(joined!.shortAt).toBeNull();
+      }),
+      { seed: 1502 },
+    );
   });
 
   it('goes by the person’s own clock', () => expect(plan({ rate: 0.5 }).runS).toBeCloseTo(2 * plan().runS, 9));
+
+  it('keeps its air on hoses that run dry half way', () => {
+    const short = plan({ wheelsAtOnce: 4, pump: { ...pump, budget: { kind: 'liters', liters: 200 } } });
+    expect(short.liters).toBeCloseTo(200, 6);
+    expect(short.wheels.every(({ reachedKpa }) => reachedKpa === short.wheels[0]!.reachedKpa)).toBe(true);
+    expect(short.missingLiters).toBeCloseTo(4 * 82.902 - 200, 1);
+    expect(short.shortBecause).toBe('runsOut');
+  });
 
   it('keeps its air: what went in is what was there less what is left', () => {
     fc.assert(

@@ -2,7 +2,7 @@ import type { Airing, AiringWheel } from '@dunlinmoss/contract';
 import { psi, sameWheel, WHEEL_CODES } from '@dunlinmoss/core';
 import fc from 'fast-check';
 
-import { airingAfter, pressuresAfter, toReadWith, type AiringStep } from './airingSteps';
+import { airingAfter, pressuresAfter, startsWith, toReadWith, type AiringStep } from './airingSteps';
 import { progressOf } from './predict';
 
 const wheel = (code: AiringWheel['wheel'], change: Partial<AiringWheel> = {}): AiringWheel => ({
@@ -175,5 +175,22 @@ describe('pressuresAfter', () => {
       { position: 'rear', pressureKpa: psi(40) },
     ]);
     expect(pressuresAfter(progressOf(one, psi(1)), [], (kpa) => kpa)).toEqual([]);
+  });
+});
+
+describe('startsWith', () => {
+  it('joins the wheel one stands at with others to the same number, as many as there are hoses', () => {
+    const wheels = [
+      left,
+      right,
+      wheel('left', { position: 'rear' }),
+      wheel('right', { position: 'rear', targetKpa: 150 }),
+    ];
+    const progress = progressOf(airing({ wheels }), psi(1));
+    const joined = (hoses: number) =>
+      startsWith(progress, right, psi(1), hoses).map(({ wheel: each }) => `${each.position} ${each.wheel}`);
+    expect(joined(4)).toEqual(['front right', 'front left', 'rear left']);
+    expect(joined(2)).toEqual(['front right', 'front left']);
+    expect(joined(1)).toEqual(['front right']);
   });
 });

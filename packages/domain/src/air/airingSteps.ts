@@ -120,16 +120,20 @@ export const toReadWith = (airing: Airing, wheel: WheelRef, together: boolean, s
     : []),
 ];
 
-/** The wheels that hoses open together with one: not begun or to go on, to the same number. */
+/** The wheels that hoses join to one, itself first: not begun or to go on, to the same number, as many as there are hoses. */
 export const startsWith = (
   progress: readonly WheelProgress[],
-  { targetKpa }: Pick<AiringWheel, 'targetKpa'>,
+  at: AiringWheel,
   stepKpa: number,
+  hoses: number,
 ): WheelProgress[] =>
-  progress.filter(
-    ({ state, wheel }) =>
-      (state === 'waiting' || state === 'more') && Math.abs(wheel.targetKpa - targetKpa) < stepKpa / 2,
-  );
+  progress
+    .filter(
+      ({ state, wheel }) =>
+        (state === 'waiting' || state === 'more') && Math.abs(wheel.targetKpa - at.targetKpa) < stepKpa / 2,
+    )
+    .sort((a, b) => Number(sameWheel(b.wheel, at)) - Number(sameWheel(a.wheel, at)))
+    .slice(0, hoses);
 
 /**
  * What each axle has after an airing, cold, kPa: the mean of what was met or read on it; what it had before where nothing

@@ -83,6 +83,9 @@ describe('pumps', () => {
     const slow = run(1000, { beforeKpa: 110, afterKpa: 250, endedAt: new Date(1_165_804).toISOString() });
     expect(pumpRate(used, [{ ...filled, runs: [slow] }])).toMatchObject({ rate: expect.closeTo(0.5, 3), timed: 1 });
     expect(pumpRate(used, [])).toEqual({ rate: 1, timed: 0 });
+    // Two on two hoses in the same minutes: what went into both is held against them.
+    const both = [slow, { ...slow, wheel: 'right' as const }];
+    expect(pumpRate(used, [{ ...filled, runs: both }])).toMatchObject({ rate: expect.closeTo(1, 3), timed: 2 });
     // A slip of the thumb.
     const slip = run(1000, { beforeKpa: 110, afterKpa: 250, endedAt: new Date(1_001_000).toISOString() });
     expect(pumpRate(used, [{ ...filled, runs: [slip] }]).timed).toBe(0);

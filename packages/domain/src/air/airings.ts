@@ -89,6 +89,10 @@ export function pumpOf({ kind, tool }: ToolUsed): Pump {
   };
 }
 
+/** How many wheels a tool is on at once: hoses on a pump, deflators in the bag. */
+export const wheelsAtOnceOf = ({ kind, tool }: ToolUsed): number =>
+  tool?.wheelsAtOnce ?? (inToolOf(kind) ?? outToolOf(kind))?.wheelsAtOnce ?? 1;
+
 export interface PumpRate {
   /** The person's own over the label's. */
   readonly rate: number;
@@ -98,26 +102,58 @@ export interface PumpRate {
 /** A rate this far from the label's is a slip of the thumb, not a pump. Assumption. */
 const LIKELY_RATE = { low: 0.1, high: 4 };
 
-/** How fast a pump really is against its label: all it ran over all it should have run. */
+/**
+ * How fast a pump really is against its label: all it should have run over all it ran. Wheels on several hoses are filled
+ * in the same minutes: what went into all of them is held against the time that passed.
+ */
 export function pumpRate(used: ToolUsed, airings: readonly Airing[]): PumpRate {
   const { flow } = pumpOf(used);
   let [told, ran, timed] = [0, 0, 0];
   for (const airing of airings.filter(usedIn(used))) {
     if (airing.way !== 'in') continue;
     const runs = coreRuns(airing);
-    for (const run of runs) {
+    const fills = runs.flatMap((run): Filling[] => {
       const { startedS, endedS, beforeKpa, afterKpa } = run;
       const volumeL = volumeIn(airing, run);
-      if (endedS === null || afterKpa === null || volumeL === undefined || runProblem(run, runs, 'in')) continue;
-      const label = fillSeconds(flow, volumeL, beforeKpa, afterKpa, airPressureKpaAbs(airing.altitudeM));
-      const own = label / (endedS - startedS);
+      if (endedS === null || afterKpa === null || volumeL === undefined || runProblem(run, runs, 'in')) return [];
+      const labelS = fillSeconds(flow, volumeL, beforeKpa, afterKpa, airPressureKpaAbs(airing.altitudeM));
+      return [{ startedS, endedS, labelS, wheels: 1 }];
+    });
+    for (const { startedS, endedS, labelS, wheels } of sameMinutes(fills)) {
+      const own = labelS / (endedS - startedS);
       if (!(own > LIKELY_RATE.low && own < LIKELY_RATE.high)) continue;
-      told += label;
+      told += labelS;
       ran += endedS - startedS;
-      timed += 1;
+      timed += wheels;
     }
   }
   return { rate: timed > 0 ? told / ran : 1, timed };
+}
+
+interface Filling {
+  readonly startedS: number;
+  readonly endedS: number;
+  /** How long the label says that it takes. */
+  readonly labelS: number;
+  readonly wheels: number;
+}
+
+/** Fillings that overlap in time as one. */
+function sameMinutes(fills: readonly Filling[]): Filling[] {
+  const joined: Filling[] = [];
+  for (const fill of [...fills].sort((a, b) => a.startedS - b.startedS)) {
+    const last = joined.at(-1);
+    if (!last || fill.startedS >= last.endedS) joined.push(fill);
+    else {
+      joined[joined.length - 1] = {
+        startedS: last.startedS,
+        endedS: Math.max(last.endedS, fill.endedS),
+        labelS: last.labelS + fill.labelS,
+        wheels: last.wheels + fill.wheels,
+      };
+    }
+  }
+  return joined;
 }
 
 const runKey = ({ position, wheel, startedAt }: AiringRunBody): string => `${position} ${wheel} ${startedAt}`;

@@ -35,6 +35,13 @@ export interface AirHistory {
   readonly outings: readonly OutingRow[];
 }
 
+/** Of all that is kept, what belongs to one rig. */
+export function historyOf({ airings, rounds, outings }: Omit<AirHistory, 'rig'>, rig: RigRow): AirHistory {
+  const own = <Row extends { readonly rigId: string }>(rows: readonly Row[]): Row[] =>
+    rows.filter(({ rigId }) => rigId === rig.id);
+  return { rig, airings: own(airings), rounds: own(rounds), outings: own(outings) };
+}
+
 /** At which cold pressures are meant where nobody measured the air, °C. Assumption. */
 const MILD_C = 20;
 
@@ -100,7 +107,10 @@ const WEIGHT: Record<Knowledge, number> = { assumed: 0, set: 1, letOut: 2, readW
  * wheel that was let down is low until a cold reading shows road pressure, and nothing else ends that: no closed outing, no
  * warm reading, nothing said. Undefined where nothing at all is known.
  */
-export function inTire({ rig, airings, rounds, outings }: AirHistory, place: WheelRef): InTire | undefined {
+export const inTire = (history: AirHistory, place: WheelRef): InTire | undefined => courseOf(history, place).at(-1);
+
+/** What was in a wheel over time, the earliest first: each stands until the next. */
+export function courseOf({ rig, airings, rounds, outings }: AirHistory, place: WheelRef): readonly InTire[] {
   const axle = rig.axles.find(({ position }) => position === place.position);
   const roadKpa = axle?.roadKpa || null;
   const isBelow = (kpa: number): boolean => roadKpa !== null && kpa < roadKpa - LOW_BY_KPA;
@@ -111,17 +121,17 @@ export function inTire({ rig, airings, rounds, outings }: AirHistory, place: Whe
   ].sort((a, b) => a.at.localeCompare(b.at) || WEIGHT[a.known] - WEIGHT[b.known]);
 
   const where = { position: place.position, wheel: place.wheel };
-  let now: InTire | undefined;
+  const course: InTire[] = [];
   if (axle?.present) {
     const presentKpa = readKpa(axle.present);
-    now = { ...where, coldKpa: presentKpa, known: 'read', from: 'rig', at: null, low: isBelow(presentKpa) };
+    course.push({ ...where, coldKpa: presentKpa, known: 'read', from: 'rig', at: null, low: isBelow(presentKpa) });
   } else if (roadKpa !== null) {
-    now = { ...where, coldKpa: roadKpa, known: 'assumed', from: 'rig', at: null, low: false };
+    course.push({ ...where, coldKpa: roadKpa, known: 'assumed', from: 'rig', at: null, low: false });
   }
   for (const { at, known, coldKpa: kpa, from } of events) {
     const below = isBelow(kpa);
-    const low = known === 'read' ? below : below || known === 'letOut' || (now?.low ?? false);
-    now = { ...where, coldKpa: kpa, known, from, at, low };
+    const low = known === 'read' ? below : below || known === 'letOut' || (course.at(-1)?.low ?? false);
+    course.push({ ...where, coldKpa: kpa, known, from, at, low });
   }
-  return now;
+  return course;
 }

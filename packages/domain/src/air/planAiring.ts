@@ -11,7 +11,7 @@ import {
 } from '@dunlinmoss/core';
 import type { AiringRow, RigRow } from '@dunlinmoss/contract';
 
-import { outRate, pumpOf, pumpRate, type ToolUsed } from './airings';
+import { wheelsAtOnceOf, outRate, pumpOf, pumpRate, type ToolUsed } from './airings';
 import type { InTire } from './inTire';
 import { walksOf, type RigWheel } from './wheels';
 
@@ -92,6 +92,13 @@ export function planAiring(question: AiringQuestion): AiringPlan {
   }
   const own = pumpRate(used, airings);
   const { setUpS } = inToolOf(used.kind)!;
-  const fill = fillPlan({ wheels: drains, pump: pumpOf(used), outsideKpaAbs, setUpS, rate: own.rate });
+  const fill = fillPlan({
+    wheels: drains,
+    pump: pumpOf(used),
+    outsideKpaAbs,
+    setUpS,
+    rate: own.rate,
+    wheelsAtOnce: wheelsAtOnceOf(used),
+  });
   return { rows, drain: undefined, fill, wheels: drains, totalS: fill.totalS, timed: own.timed };
 }

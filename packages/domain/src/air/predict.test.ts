@@ -1,4 +1,4 @@
-import type { Airing } from '@dunlinmoss/contract';
+import type { Airing, AirToolRow } from '@dunlinmoss/contract';
 
 import { allSettled, nextWheel, predictionOf, progressOf } from './predict';
 
@@ -64,6 +64,17 @@ describe('predictionOf', () => {
     const prediction = predictionOf(up, { kind: 'batteryClipCompressor', tool: undefined }, [up]);
     const seconds = prediction.seconds(up.wheels[0]!, 110, 240);
     expect(prediction.expectedKpa(up.wheels[0]!, 110, 240, seconds)).toBeCloseTo(240, 6);
+  });
+
+  it('shares a pump among its hoses, as far as wheels go to the same number', () => {
+    const up = { ...base, way: 'in' as const, wheels: base.wheels.map((wheel) => ({ ...wheel, targetKpa: 240 })) };
+    const pump = { kind: 'batteryClipCompressor', flow: [], duty: null, budget: null, wheelsAtOnce: 4 };
+    const used = { kind: 'batteryClipCompressor' as const, tool: pump as unknown as AirToolRow };
+    const [alone, shared] = [undefined, used.tool].map((tool) => predictionOf(up, { ...used, tool }, []));
+    const seconds = shared!.seconds(up.wheels[0]!, 110, 240);
+    expect(seconds).toBeCloseTo(2 * alone!.seconds(up.wheels[0]!, 110, 240), 6);
+    expect(shared!.expectedKpa(up.wheels[0]!, 110, 240, seconds)).toBeCloseTo(240, 6);
+    expect(shared!.seconds(up.wheels[0]!, 110, 200)).toBeCloseTo(alone!.seconds(up.wheels[0]!, 110, 200), 6);
   });
 });
 

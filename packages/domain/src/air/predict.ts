@@ -14,7 +14,7 @@ import {
   type WheelState,
 } from '@dunlinmoss/core';
 
-import { coreRuns, outRate, pumpOf, pumpRate, type ToolUsed } from './airings';
+import { coreRuns, wheelsAtOnceOf, outRate, pumpOf, pumpRate, type ToolUsed } from './airings';
 
 /** How an airing goes: how long a wheel takes, and what it has meanwhile. True gauge pressures. */
 export interface Prediction {
@@ -35,7 +35,7 @@ const LABEL_ERROR = 0.3;
 
 /** The prediction of an airing, by all that was timed with its tool, this airing included. */
 export function predictionOf(
-  { way, altitudeM }: Pick<Airing, 'way' | 'altitudeM'>,
+  { way, altitudeM, wheels }: Pick<Airing, 'way' | 'altitudeM' | 'wheels'>,
   used: ToolUsed,
   airings: readonly Airing[],
 ): Prediction {
@@ -57,10 +57,13 @@ export function predictionOf(
     ...point,
     litersPerMin: point.litersPerMin * own.rate,
   })) as unknown as Pump['flow'];
+  // Wheels that go to the same number share the pump's air as far as it has hoses.
+  const joinedL = (volumeL: number, toKpa: number): number =>
+    volumeL * Math.max(1, Math.min(wheelsAtOnceOf(used), wheels.filter(({ targetKpa }) => targetKpa === toKpa).length));
   return {
-    seconds: ({ volumeL }, fromKpa, toKpa) => fillSeconds(flow, volumeL, fromKpa, toKpa, outside),
-    expectedKpa: ({ volumeL }, fromKpa, _toKpa, seconds) =>
-      pressureAfterSeconds(flow, volumeL, fromKpa, seconds, outside),
+    seconds: ({ volumeL }, fromKpa, toKpa) => fillSeconds(flow, joinedL(volumeL, toKpa), fromKpa, toKpa, outside),
+    expectedKpa: ({ volumeL }, fromKpa, toKpa, seconds) =>
+      pressureAfterSeconds(flow, joinedL(volumeL, toKpa), fromKpa, seconds, outside),
     relativeError: own.timed === 0 ? LABEL_ERROR : Math.max(0.05, LABEL_ERROR / (1 + 4 * own.timed)),
     timed: own.timed,
   };

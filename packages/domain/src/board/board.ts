@@ -1,7 +1,7 @@
 import type { AiringRow, NextStep, OutingRow, ProofTestRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
 import { familyOf, wheelKey } from '@dunlinmoss/core';
 
-import { inTire, type InTire } from '../air/inTire';
+import { historyOf, inTire, type InTire } from '../air/inTire';
 import { rigWheels, type RigWheel } from '../air/wheels';
 import { isToCome, nextStep, outingOf } from '../outing/nextStep';
 
@@ -24,6 +24,8 @@ export interface BoardEntry {
   /** Every wheel in walking order, with what is in it. */
   readonly wheels: readonly { readonly wheel: RigWheel; readonly now: InTire | undefined }[];
   readonly step: BoardStep;
+  /** Who did something with it last, and when; undefined where nobody signs in. */
+  readonly lastBy: { readonly personId: string; readonly at: string } | undefined;
 }
 
 export interface Board {
@@ -63,12 +65,50 @@ function isSoftOnPurpose({ softOnPurposeAt }: RigRow, wheels: BoardEntry['wheels
   );
 }
 
+/** Who saved the newest of some rows. */
+function lastOf(
+  rows: readonly { readonly updatedAt: string; readonly savedBy?: string | undefined }[],
+): BoardEntry['lastBy'] {
+  const newest = rows.reduce<(typeof rows)[number] | undefined>(
+    (last, row) => (last && last.updatedAt >= row.updatedAt ? last : row),
+    undefined,
+  );
+  return newest?.savedBy === undefined ? undefined : { personId: newest.savedBy, at: newest.updatedAt };
+}
+
 /** Every wheel was read at its road pressure since it was let down for this outing. */
 const isBack = ({ wheels, outing }: Pick<BoardEntry, 'wheels' | 'outing'>): boolean =>
   wheels.every(
     ({ now }) =>
       now?.known === 'read' && !now.low && now.at !== null && now.at > (outing?.pressuresAt ?? outing?.startedAt ?? ''),
   );
+
+/** A machine as it stands, whether it matters now or not. */
+export type Machine = Omit<BoardEntry, 'step'>;
+
+/** What is in the wheels of a machine, what is under way with it, and who was at it last. */
+export function machineOf(
+  rig: RigRow,
+  { outings, airings, rounds, nowMs }: Omit<BoardInput, 'rigs' | 'tests'>,
+): Machine {
+  const history = historyOf({ airings, rounds, outings }, rig);
+  const outing = outingOf(history.outings, rig.id, nowMs);
+  return {
+    rig,
+    outing,
+    airing: history.airings.find(({ endedAt }) => endedAt === null),
+    wheels: rigWheels(rig).map((wheel) => ({ wheel, now: inTire(history, wheel) })),
+    lastBy: lastOf([...history.airings, ...history.rounds, ...(outing ? [outing] : [])]),
+  };
+}
+
+/** Every machine there is, each with its step on the board; null for one that stands on none. By name. */
+export function allMachines(input: BoardInput): readonly (Machine & { readonly step: BoardStep | null })[] {
+  const steps = new Map(boardOf(input).now.map(({ rig, step }) => [rig.id, step]));
+  return input.rigs
+    .map((rig) => ({ ...machineOf(rig, input), step: steps.get(rig.id) ?? null }))
+    .sort((a, b) => a.rig.name.localeCompare(b.rig.name));
+}
 
 /**
  * Every machine that matters now: with an airing or an outing under way, or standing low. Nothing makes it go but readings
@@ -77,15 +117,10 @@ const isBack = ({ wheels, outing }: Pick<BoardEntry, 'wheels' | 'outing'>): bool
  */
 export function boardOf({ rigs, outings, airings, rounds, tests, nowMs }: BoardInput): Board {
   const now = rigs.flatMap((rig): BoardEntry[] => {
-    const own = <Row extends { readonly rigId: string }>(rows: readonly Row[]): Row[] =>
-      rows.filter(({ rigId }) => rigId === rig.id);
-    const history = { rig, airings: own(airings), rounds: own(rounds), outings: own(outings) };
-    const wheels = rigWheels(rig).map((wheel) => ({ wheel, now: inTire(history, wheel) }));
-    const outing = outingOf(history.outings, rig.id, nowMs);
-    const airing = history.airings.find(({ endedAt }) => endedAt === null);
+    const entry = machineOf(rig, { outings, airings, rounds, nowMs });
+    const { outing, airing, wheels } = entry;
     const { kind } = familyOf(rig.family);
     const low = kind !== 'bicycle' && wheels.some((each) => each.now?.low);
-    const entry = { rig, outing, airing, wheels };
     if (airing) return [{ ...entry, step: 'goOn' }];
     if (outing) {
       const count = tests.filter(({ outingId }) => outingId === outing.id).length;

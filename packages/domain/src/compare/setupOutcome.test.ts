@@ -2,7 +2,7 @@ import type { RigRow, Setup } from '@dunlinmoss/contract';
 import { contactPatch, psi, REFERENCE_RIG } from '@dunlinmoss/core';
 
 import { fullRig, sampleBicycle, sampleCase, sampleRig } from '../testing/sampleRig';
-import { plainSetup, setupOutcome, withSetup } from './setupOutcome';
+import { isAsItStands, plainSetup, setupOutcome, withSetup } from './setupOutcome';
 
 const ON_SAND = { groundCode: 'softSand', soil: 'drySand', depthMm: null } as const;
 const rig = sampleRig({
@@ -89,5 +89,20 @@ describe('setupOutcome', () => {
     expect(code({ position: 'trailer' })).toBe('axleGone');
     expect(code({}, 'bikePark')).toBe('otherGround');
     expect(code({ loadCaseId: null })).toBeNull();
+  });
+});
+
+describe('isAsItStands', () => {
+  it('whatever the pressure, and nothing else changed', () => {
+    const plain = plainSetup(sampleRig(), 'rear');
+    expect(isAsItStands({ ...plain, pressureKpa: 100, loadCaseId: 'x' })).toBe(true);
+    for (const change of [
+      { insert: 'foam' },
+      { casing: 'light' },
+      { rimInnerMm: 30 },
+      { tireMarking: '35x12.50R17' },
+    ]) {
+      expect(isAsItStands({ ...plain, ...change } as never)).toBe(false);
+    }
   });
 });

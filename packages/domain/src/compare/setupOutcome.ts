@@ -45,6 +45,13 @@ export const plainSetup = (
   pressureKpa: null,
 });
 
+/** Whether nothing is changed on the wheel, whatever pressure it is looked at. */
+export const isAsItStands = (setup: Setup): boolean => {
+  const { rigId, loadCaseId, position, pressureKpa } = setup;
+  const plain = { ...plainSetup({ id: rigId, loadCaseId }, position), pressureKpa };
+  return Object.entries(plain).every(([field, value]) => setup[field as keyof Setup] === value);
+};
+
 /** What was read on the tire that came off says nothing of another one. */
 const OF_THE_TIRE = {
   measuredWidthMm: null,

@@ -1,7 +1,8 @@
 import type { ProofTestRow, RigAxle } from '@dunlinmoss/contract';
-import { contactPatch, deflectionMm, psi, REFERENCE_RIG } from '@dunlinmoss/core';
+import { contactPatch, deflectionMm, planGround, psi, REFERENCE_RIG } from '@dunlinmoss/core';
 
-import { sampleAxle } from '../testing/sampleRig';
+import { planInput } from '../plan/planInput';
+import { sampleAxle, sampleRig } from '../testing/sampleRig';
 import { isOfTire, judgementOf, ownTireOf, routineTestOf } from './evidence';
 
 const at = '2026-05-02T08:00:00.000Z';
@@ -29,6 +30,7 @@ const tape = (gauge: ProofTestRow['details']['gauge'], change: object = {}) =>
 const height = (change: object = {}): ProofTestRow =>
   ({
     id: 'h',
+    rigId: sampleRig().id,
     kind: 'standingHeight',
     counts: true,
     performedAt: at,
@@ -79,5 +81,34 @@ describe('ownTireOf', () => {
 
   it('knows the same size in another notation of the same sidewall', () => {
     expect(isOfTire(tape(null), axle({ tireMarking: 'P265/65R17' }))).toBe(true);
+  });
+});
+
+describe('a standing height', () => {
+  /** What the front bends to at its floor, by what is known of its carcass. */
+  const front = (tests: readonly ProofTestRow[]) => {
+    const input = planInput(sampleRig({ axles: [axle(), sampleAxle('rear')] }), tests, {
+      ground: 'verySoftSand',
+      modifiers: [],
+      speedKmh: null,
+    });
+    if (!input.ok) throw new Error(input.problem.code);
+    const plan = planGround(input.value);
+    if (!plan.ok) throw new Error(plan.problem.code);
+    const { floor } = plan.value.axles[0]!;
+    return Object.fromEntries(floor.all.map(({ code, pressureKpa }) => [code, pressureKpa]));
+  };
+
+  it('moves the floor of the bend, as far as the carcass was found stiffer, and no limit of the marking', () => {
+    const [without, stiffer] = [front([]), front([height()])];
+    expect(stiffer.heatAndSpeed!).toBeLessThan(without.heatAndSpeed!);
+    const softer = height();
+    const run = { pressureKpa: psi(38), loadedMm: 300 - 1.2 * deflectionMm(REFERENCE_RIG.build, 600, psi(36)) };
+    const sinks = front([{ ...softer, details: { ...softer.details, runs: [run] } } as ProofTestRow]);
+    expect(sinks.heatAndSpeed!).toBeGreaterThan(without.heatAndSpeed!);
+    for (const floors of [stiffer, sinks])
+      expect({ ...floors, heatAndSpeed: 0 }).toEqual({ ...without, heatAndSpeed: 0 });
+    // Struck from the list it is as if it had never been measured.
+    expect(front([height({ counts: false })])).toEqual(without);
   });
 });

@@ -41,7 +41,9 @@ export const gaugeStepKpa = (units: GaugeUnits): number => toCanonical('pressure
  * either.
  */
 export function axleOnGauge({ startKpa, window, floor, ceiling, roadKpa }: AxlePlan, units: GaugeUnits) {
-  const floorKpa = onGauge(floor.pressureKpa, units, 'up');
+  // Where the floor is the person's own road pressure, both are the same mark of the gauge.
+  const isRoad = roadKpa !== null && Math.abs(floor.pressureKpa - roadKpa) < DUST;
+  const floorKpa = onGauge(floor.pressureKpa, units, isRoad ? 'nearest' : 'up');
   const ceilingKpa = ceiling && onGauge(ceiling.pressureKpa, units, ceiling.code === 'placard' ? 'nearest' : 'down');
   const held = (kpa: number): number =>
     Math.max(Math.min(onGauge(kpa, units), ceilingKpa ?? Number.POSITIVE_INFINITY), floorKpa);

@@ -45,6 +45,7 @@ export function sampleRig(change: Partial<RigRow> = {}): RigRow {
     school: null,
     beadFloorKpa: null,
     softOnPurposeAt: null,
+    keeperId: null,
     demo: false,
     axles: [sampleAxle('front'), sampleAxle('rear')],
     loadCases,
@@ -164,6 +165,7 @@ export function fullRig(change: Partial<RigRow> = {}): RigRow {
     school: 'equalDeflection',
     beadFloorKpa: 96.7,
     softOnPurposeAt: '2026-11-19T17:00:00.000Z',
+    keeperId: '0192f000-0000-7000-8000-00000000a001',
     demo: true,
     axles: [
       sampleAxle('front', { ...front, trackMm: 1571.3 }),

@@ -81,16 +81,30 @@ export async function inTransaction<T>(
   }
 }
 
+/** Longer than this, and what it wrote may show after the time of the writing has been asked for, ms. */
+const LONG_MS = 2_000;
+/** How far a mark of changes reaches back, so that it takes in what was being written just then, ms: `LONG_MS` and a commit. */
+export const MARK_REACHES_BACK_MS = 10_000;
+
+const noteLate = (connection: Connection, tookMs: number): Promise<unknown> =>
+  connection.query(
+    'INSERT INTO late_changes (since, until) VALUES (CURRENT_TIMESTAMP(3) - INTERVAL ? MICROSECOND, CURRENT_TIMESTAMP(3))',
+    [Math.ceil(tookMs * 1000)],
+  );
+
 async function tryTransaction<T>(
   pool: Pool,
   work: (connection: Connection) => Promise<T>,
   snapshot: boolean,
 ): Promise<T> {
   const connection = await pool.getConnection();
+  const startedMs = performance.now();
   try {
     if (snapshot) await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
     await connection.beginTransaction();
     const result = await work(connection);
+    const tookMs = performance.now() - startedMs;
+    if (tookMs > LONG_MS && !snapshot) await noteLate(connection, tookMs);
     await connection.commit();
     connection.release();
     return result;
@@ -115,6 +129,10 @@ const AWAY = new Set([
   'ER_SERVER_SHUTDOWN',
   'ER_CON_COUNT_ERROR',
   'ER_CONNECTION_KILLED',
+  // A node of a cluster that is not in step with the others yet.
+  'ER_UNKNOWN_COM_ERROR',
+  // One that lost the others in the middle of a commit: nothing was kept, and the same again is the same row.
+  'ER_ERROR_DURING_COMMIT',
 ]);
 
 const codeOf = (error: unknown): string | undefined =>
@@ -146,4 +164,7 @@ const isCollision = (error: unknown): boolean => {
 };
 
 /** Whether a row pointed at one that is not there. */
+/** Something that there may be once only is there already. */
+export const isDuplicate = (error: unknown): boolean => codeOf(error) === 'ER_DUP_ENTRY';
+
 export const isMissingReference = (error: unknown): boolean => codeOf(error) === 'ER_NO_REFERENCED_ROW_2';

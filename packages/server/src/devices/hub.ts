@@ -61,6 +61,11 @@ export class MonitorHub {
     }
   }
 
+  /** Phones that follow now. */
+  get size(): number {
+    return [...this.streams.values()].reduce((sum, { phones }) => sum + phones.size, 0);
+  }
+
   /** Ends every stream. */
   close(): void {
     for (const { phones, timer } of this.streams.values()) {

@@ -32,6 +32,7 @@ const budget: Column<AirTool['budget']> = {
 export const airToolRepository = (pool: Pool) =>
   versioned<AirTool, RowOf<'tools'>, QueryOf<'tools'>, Omit<AirTool, 'id' | 'revision' | 'flow'>>(pool, {
     table: 'air_tools',
+    kind: 'tools',
     order: RESOURCES.tools.order,
     fields: {
       name: plain(),

@@ -42,6 +42,7 @@ const RUNS = part<Airing>()<Airing['runs'][number]>({
 export const airingRepository = (pool: Pool) =>
   versioned<Airing, RowOf<'airings'>, QueryOf<'airings'>, Omit<Airing, 'id' | 'revision' | 'wheels' | 'runs'>>(pool, {
     table: 'airings',
+    kind: 'airings',
     order: RESOURCES.airings.order,
     fields: {
       rigId: plain(),

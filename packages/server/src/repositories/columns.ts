@@ -61,6 +61,14 @@ export const timeOrNull = (name?: string): Column<string | null> =>
     true,
   );
 
+/** As JSON, for what is never searched. What is in it is guarded on the way out as it was on the way in. */
+export const json = <Value>(schema: { readonly parse: (value: unknown) => Value }): Column<Value> =>
+  column<Value>(
+    undefined,
+    (value) => JSON.stringify(value),
+    (kept: unknown) => schema.parse(typeof kept === 'string' ? JSON.parse(kept) : kept),
+  );
+
 /** A few codes in one column, in their order, with commas between. */
 export const codes = <Code extends string>(name?: string): Column<Code[]> =>
   column<Code[]>(

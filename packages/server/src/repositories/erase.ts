@@ -1,3 +1,5 @@
+import type { ResourceName } from '@dunlinmoss/contract';
+
 import type { Connection } from '../db/pool';
 
 /** The photos that some tests name and no other test does. */
@@ -19,10 +21,50 @@ export async function eraseOuting(connection: Connection, ownerId: string, id: s
   }
 }
 
+/** What a device calls the rows of a rig, by their tables. */
+const KINDS_OF_RIG: readonly (readonly [ResourceName, string])[] = [
+  ['tests', 'proof_tests'],
+  ['airings', 'airings'],
+  ['readings', 'reading_rounds'],
+  ['outings', 'outings'],
+  ['routes', 'day_routes'],
+];
+
 /** A rig goes with everything that was done with it: tests and their photos, air, readings, outings, its log. */
 export async function eraseRig(connection: Connection, ownerId: string, id: string): Promise<void> {
   await connection.query(photosOfTests('t.rig_id = ?'), [ownerId, id, id]);
-  for (const table of ['proof_tests', 'airings', 'reading_rounds', 'outings', 'monitor_log', 'monitor_log_summary']) {
+  for (const [kind, table] of KINDS_OF_RIG) {
+    await connection.query(
+      `INSERT INTO gone_rows (owner_id, kind, id) SELECT owner_id, ?, id FROM ${table} WHERE owner_id = ? AND rig_id = ?
+       ON DUPLICATE KEY UPDATE changed_at = CURRENT_TIMESTAMP(3)`,
+      [kind, ownerId, id],
+    );
+    await connection.query(
+      `DELETE FROM row_history WHERE owner_id = ? AND kind = ? AND id IN (SELECT id FROM ${table} WHERE owner_id = ? AND rig_id = ?)`,
+      [ownerId, kind, ownerId, id],
+    );
+  }
+  for (const table of [...KINDS_OF_RIG.map(([, table]) => table), 'monitor_log', 'monitor_log_summary']) {
     await connection.query(`DELETE FROM ${table} WHERE owner_id = ? AND rig_id = ?`, [ownerId, id]);
   }
+}
+
+/** Every table whose rows name their space, in an order in which nothing points at what is gone; parts go with their rows. */
+export const TABLES_OF_SPACE = [
+  ...[
+    'monitor_log',
+    'monitor_log_summary',
+    'simulated_rigs',
+    'proof_photos',
+    'proof_tests',
+    'airings',
+    'reading_rounds',
+  ],
+  ...['outings', 'comparisons', 'day_routes', 'rigs', 'air_tools', 'gauges', 'gone_rows', 'row_history'],
+] as const;
+
+/** Takes everything away that is in a space, for good, and the space itself. Whose it is must be gone before. */
+export async function eraseSpace(connection: Connection, ownerId: string): Promise<void> {
+  for (const table of TABLES_OF_SPACE) await connection.query(`DELETE FROM ${table} WHERE owner_id = ?`, [ownerId]);
+  await connection.query('DELETE FROM owners WHERE id = ?', [ownerId]);
 }

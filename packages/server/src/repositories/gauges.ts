@@ -18,6 +18,7 @@ const COMPARISONS = part<Gauge>()<Gauge['comparisons'][number]>({
 export const gaugeRepository = (pool: Pool) =>
   versioned<Gauge, RowOf<'gauges'>, QueryOf<'gauges'>, Omit<Gauge, 'id' | 'revision' | 'comparisons'>>(pool, {
     table: 'gauges',
+    kind: 'gauges',
     order: RESOURCES.gauges.order,
     fields: { name: plain(), fromKpa: plain(), fullScaleKpa: plain(), gradePercent: plain() },
     parts: [COMPARISONS],

@@ -30,6 +30,7 @@ type Own = Omit<Outing, 'id' | 'revision' | 'pressures' | 'modifiers'>;
 export const outingRepository = (pool: Pool) =>
   versioned<Outing, RowOf<'outings'>, QueryOf<'outings'>, Own>(pool, {
     table: 'outings',
+    kind: 'outings',
     order: RESOURCES.outings.order,
     fields: {
       rigId: plain(),

@@ -1,6 +1,7 @@
 import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
 import type { Connection } from '../db/pool';
+import { MOST_PHOTOS, SpaceFull } from '../limits';
 
 /** The photos of an owner, by id. */
 export async function photosOf(
@@ -32,7 +33,18 @@ export async function keepPhoto(
     'INSERT INTO proof_photos SET ? ON DUPLICATE KEY UPDATE id = proof_photos.id',
     [{ owner_id: ownerId, id, bytes, created_at: createdAt }],
   );
-  return result.affectedRows === 1;
+  const isNew = result.affectedRows === 1;
+  if (isNew) {
+    const [[count]] = await connection.query<RowDataPacket[]>(
+      'SELECT COUNT(*) many FROM proof_photos WHERE owner_id = ?',
+      [ownerId],
+    );
+    if (count!.many > MOST_PHOTOS) {
+      await connection.query('DELETE FROM proof_photos WHERE owner_id = ? AND id = ?', [ownerId, id]);
+      throw new SpaceFull();
+    }
+  }
+  return isNew;
 }
 
 /** A photo arrives before its test, from a phone without signal long before. After so many days it was never saved. */

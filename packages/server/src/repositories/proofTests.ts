@@ -21,6 +21,7 @@ type Own = Pick<ProofTest, 'rigId' | 'outingId' | 'kind' | 'performedAt' | 'coun
 export const proofTestRepository = (pool: Pool) =>
   versioned<ProofTest, RowOf<'tests'>, QueryOf<'tests'>, Own>(pool, {
     table: 'proof_tests',
+    kind: 'tests',
     order: RESOURCES.tests.order,
     fields: { rigId: plain(), outingId: plain(), kind: plain(), performedAt: time(), counts: flag(), details },
     filter: ofRig,

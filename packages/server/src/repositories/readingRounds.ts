@@ -21,6 +21,7 @@ export const readingRoundRepository = (pool: Pool) =>
     pool,
     {
       table: 'reading_rounds',
+      kind: 'readings',
       order: RESOURCES.readings.order,
       filter: ofRig,
       fields: {

@@ -9,6 +9,7 @@ import { outingRepository } from './outings';
 import { proofTestRepository } from './proofTests';
 import { readingRoundRepository } from './readingRounds';
 import { rigRepository } from './rigs';
+import { routeRepository } from './routes';
 import type { Repository } from './versioned';
 
 export type Repositories = {
@@ -24,4 +25,5 @@ export const createRepositories = (pool: Pool): Repositories => ({
   airings: airingRepository(pool),
   readings: readingRoundRepository(pool),
   comparisons: comparisonRepository(pool),
+  routes: routeRepository(pool),
 });

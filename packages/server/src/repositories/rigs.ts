@@ -151,6 +151,7 @@ const CASE_ITEMS = part<Rig>()<CaseItem>({
 export const rigRepository = (pool: Pool) =>
   versioned<Rig, RowOf<'rigs'>, QueryOf<'rigs'>, Omit<Rig, 'id' | 'revision' | 'axles' | 'loadCases'>>(pool, {
     table: 'rigs',
+    kind: 'rigs',
     order: RESOURCES.rigs.order,
     fields: {
       family: plain(),
@@ -161,6 +162,7 @@ export const rigRepository = (pool: Pool) =>
       school: plain(),
       beadFloorKpa: plain(),
       softOnPurposeAt: timeOrNull(),
+      keeperId: plain(),
       demo: flag(),
     },
     filter: ({ search }) =>

@@ -1,8 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
 
+import { bodyOf, RESOURCES, type ResourceName } from '@dunlinmoss/contract';
+import type { HISTORY_DEEDS } from '@dunlinmoss/contract/api';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
+import { MOST_ROWS, SpaceFull } from '../limits';
 import { columnOf, columnsOf, type Columns, type Packet } from './columns';
 import { deleteParts, insertAll, insertParts, selectedOf, selectTogether, type Part, type Selected } from './parts';
 
@@ -12,11 +15,24 @@ export interface Stamped {
   readonly revision: number;
   readonly createdAt: string;
   readonly updatedAt: string;
+  readonly savedBy?: string | undefined;
+}
+
+export type Deed = (typeof HISTORY_DEEDS)[number];
+
+/** What a row was after somebody had done something to it. */
+export interface PastRow<Body> {
+  readonly revision: number;
+  readonly deed: Deed;
+  readonly savedAt: string;
+  readonly savedBy?: string;
+  readonly body: Body;
 }
 
 export type SaveOutcome<Row> =
   | { readonly kind: 'saved'; readonly row: Row; readonly isNew: boolean }
-  | { readonly kind: 'stale'; readonly present: Row | null };
+  /** Somebody saved in between: the row as it is now, and whether it was archived; null where there is none. */
+  | { readonly kind: 'stale'; readonly present: Row | null; readonly archived: boolean };
 
 export type RemoveOutcome<Row> =
   | { readonly kind: 'removed' }
@@ -37,12 +53,19 @@ export interface KeptRow<Row> {
   readonly deletedAt: string | null;
 }
 
+/** A row and when it changed last, as the database keeps the time. */
+export interface ChangedRow<Row> extends KeptRow<Row> {
+  readonly changedAt: Date;
+}
+
 /** Gives the items of a part that hang on a row. */
 export type ItemsOf<Body> = <Item>(each: Part<Body, Item>) => readonly Item[];
 
 /** How one kind of row lies in its tables. All SQL is written out there; values go in as parameters. */
 export interface TableShape<Body, Own, Rest, Query> {
   readonly table: string;
+  /** What the contract calls it. */
+  readonly kind: ResourceName;
   /** The fields that lie in the table itself, but those that every row has. */
   readonly fields: Columns<Own>;
   /** Fields that are looked up elsewhere and never written, each with its SQL. */
@@ -69,16 +92,28 @@ export interface ListFilter {
 export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
   get(ownerId: string, id: string): Promise<Row | null>;
   list(ownerId: string, query: Query): Promise<Page<Row>>;
-  save(ownerId: string, body: Body): Promise<SaveOutcome<Row>>;
+  /** @param by who saves; null where nobody signs in. The same of the three below. */
+  save(ownerId: string, body: Body, by: string | null): Promise<SaveOutcome<Row>>;
+  /** What a row was, newest first; empty where nothing is kept of it. */
+  history(ownerId: string, id: string): Promise<readonly PastRow<Body>[]>;
   /**
    * Adds rows inside a transaction that is under way, where there are none of their ids: one that is there stays as it
    * is, be it the same or another.
    */
   addWithin(connection: Connection, ownerId: string, bodies: readonly Body[]): Promise<AddOutcome[]>;
-  remove(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
-  restore(ownerId: string, id: string): Promise<Row | null>;
+  remove(ownerId: string, id: string, revision: number, by: string | null): Promise<RemoveOutcome<Row>>;
+  restore(ownerId: string, id: string, by: string | null): Promise<Row | null>;
   /** Deletes for good what was archived, with everything that hangs on it or was made with it. */
   erase(ownerId: string, id: string, revision: number): Promise<RemoveOutcome<Row>>;
+  /** Rows that changed after a moment, or at it with a later id, in that order; archived ones too. */
+  changed(
+    connection: Pool | Connection,
+    ownerId: string,
+    after: readonly [changedAt: Date, id: string],
+    limit: number,
+  ): Promise<readonly ChangedRow<Row>[]>;
+  /** How many rows there are, archived or not. */
+  count(connection: Pool | Connection, ownerId: string): Promise<number>;
   /** Every row in order of its id, archived or not, a batch at a time. */
   everything(connection: Connection, ownerId: string): AsyncGenerator<readonly KeptRow<Row>[]>;
   /** Writes rows as they once were, stamps and all, where there are none of their ids. Gives back how many it wrote. */
@@ -112,7 +147,15 @@ export class BadCursor extends Error {}
 const asKey = (value: unknown): unknown => (value instanceof Date ? value.toISOString() : value);
 const fromKey = (value: string, direction: 'ASC' | 'DESC'): unknown => (direction === 'DESC' ? new Date(value) : value);
 
-const STAMPS = ['id', 'revision', 'created_at', 'updated_at', 'deleted_at'] as const;
+/** A version that was kept before a field came has it as older files do: by its default. */
+function asOfToday(kind: ResourceName, body: unknown): unknown {
+  const read = RESOURCES[kind].body.safeParse(body);
+  return read.success ? read.data : body;
+}
+
+const STAMPS = ['id', 'revision', 'created_at', 'updated_at', 'deleted_at', 'saved_by'] as const;
+/** So many versions of a row are kept. */
+const VERSIONS_KEPT = 40;
 const STAMP_DATES = ['created_at', 'updated_at', 'deleted_at'];
 /** How many rows are read at once where all are read. */
 const BATCH = 500;
@@ -150,6 +193,7 @@ export function versioned<
       ...shape.partFields?.((each) => packetsOf(each.table).map(each.fields.read)),
       createdAt: packet.created_at.toISOString(),
       updatedAt: packet.updated_at.toISOString(),
+      ...(packet.saved_by !== null && { savedBy: packet.saved_by }),
     }) as unknown as Row;
 
   const toRows = async (connection: Pool | Connection, ownerId: string, packets: readonly Packet[]): Promise<Row[]> => {
@@ -212,25 +256,55 @@ export function versioned<
       rows.map(({ body }) => body),
       parts,
     );
+    // Counted after, within the transaction: a refusal takes all of it back.
+    const [[count]] = await connection.query<RowDataPacket[]>(`SELECT COUNT(*) many FROM ${table} WHERE owner_id = ?`, [
+      ownerId,
+    ]);
+    if (rows.length > 0 && count!.many > MOST_ROWS) throw new SpaceFull();
   };
-  const fresh = (): Packet => {
+  const fresh = (by: string | null = null): Packet => {
     const now = new Date();
-    return { revision: 1, created_at: now, updated_at: now, deleted_at: null };
+    return { revision: 1, created_at: now, updated_at: now, deleted_at: null, saved_by: by };
   };
 
-  const saveWithin = async (connection: Connection, ownerId: string, body: Body): Promise<SaveOutcome<Row>> => {
+  /** Writes down what a row is now, and lets go of what it was very long ago. */
+  const remember = async (connection: Connection, ownerId: string, row: Row, deed: Deed, by: string | null) => {
+    const body = bodyOf(shape.kind, row as never);
+    await connection.query(
+      `INSERT INTO row_history (owner_id, kind, id, revision, deed, saved_at, saved_by, body) VALUES (?)
+       ON DUPLICATE KEY UPDATE deed = VALUES(deed), saved_at = VALUES(saved_at), saved_by = VALUES(saved_by), body = VALUES(body)`,
+      [[ownerId, shape.kind, row.id, row.revision, deed, new Date(), by, JSON.stringify(body)]],
+    );
+    if (row.revision > VERSIONS_KEPT) {
+      await connection.query('DELETE FROM row_history WHERE owner_id = ? AND kind = ? AND id = ? AND revision <= ?', [
+        ownerId,
+        shape.kind,
+        row.id,
+        row.revision - VERSIONS_KEPT,
+      ]);
+    }
+  };
+
+  const saveWithin = async (
+    connection: Connection,
+    ownerId: string,
+    body: Body,
+    by: string | null,
+  ): Promise<SaveOutcome<Row>> => {
     const present = await find(connection, ownerId, body.id, true);
     if (!present) {
-      if (body.revision !== 0) return { kind: 'stale', present: null };
-      await insert(connection, ownerId, [{ body, stamps: fresh() }]);
+      if (body.revision !== 0) return { kind: 'stale', present: null, archived: false };
+      await insert(connection, ownerId, [{ body, stamps: fresh(by) }]);
     } else {
       // A save that got through although its answer was lost comes again with the old revision: it is one row.
       if (!present.deletedAt && present.row.revision === body.revision + 1 && sameBody(present.row, body)) {
         return { kind: 'saved', row: present.row, isNew: false };
       }
-      if (present.row.revision !== body.revision) return { kind: 'stale', present: present.row };
+      if (present.row.revision !== body.revision) {
+        return { kind: 'stale', present: present.row, archived: present.deletedAt !== null };
+      }
       await connection.query(`UPDATE ${table} SET ?, deleted_at = NULL WHERE owner_id = ? AND id = ?`, [
-        { revision: body.revision + 1, ...own.write(body as unknown as Own), updated_at: new Date() },
+        { revision: body.revision + 1, ...own.write(body as unknown as Own), updated_at: new Date(), saved_by: by },
         ownerId,
         body.id,
       ]);
@@ -238,6 +312,7 @@ export function versioned<
       await insertParts(connection, ownerId, [body], parts);
     }
     const saved = await find(connection, ownerId, body.id);
+    await remember(connection, ownerId, saved!.row, 'saved', by);
     return { kind: 'saved', row: saved!.row, isNew: present === null };
   };
 
@@ -286,7 +361,22 @@ export function versioned<
       };
     },
 
-    save: (ownerId, body) => inTransaction(pool, (connection) => saveWithin(connection, ownerId, body)),
+    save: (ownerId, body, by) => inTransaction(pool, (connection) => saveWithin(connection, ownerId, body, by)),
+
+    async history(ownerId, id) {
+      const [packets] = await pool.query<RowDataPacket[]>(
+        `SELECT revision, deed, saved_at, saved_by, body FROM row_history
+          WHERE owner_id = ? AND kind = ? AND id = ? ORDER BY revision DESC LIMIT ${VERSIONS_KEPT}`,
+        [ownerId, shape.kind, id],
+      );
+      return packets.map(({ revision, deed, saved_at, saved_by, body }) => ({
+        revision,
+        deed,
+        savedAt: saved_at.toISOString(),
+        ...(saved_by !== null && { savedBy: saved_by }),
+        body: asOfToday(shape.kind, JSON.parse(body)) as Body,
+      }));
+    },
 
     async addWithin(connection, ownerId, bodies) {
       const outcomes: AddOutcome[] = [];
@@ -310,29 +400,32 @@ export function versioned<
       return outcomes;
     },
 
-    remove: (ownerId, id, revision) =>
+    remove: (ownerId, id, revision, by) =>
       inTransaction(pool, async (connection): Promise<RemoveOutcome<Row>> => {
         const present = await find(connection, ownerId, id, true);
         if (!present) return { kind: 'missing' };
         if (present.deletedAt) return { kind: 'removed' };
         if (present.row.revision !== revision) return { kind: 'stale', present: present.row };
         await connection.query(
-          `UPDATE ${table} SET deleted_at = ?, revision = revision + 1 WHERE owner_id = ? AND id = ?`,
-          [new Date(), ownerId, id],
+          `UPDATE ${table} SET deleted_at = ?, revision = revision + 1, saved_by = ? WHERE owner_id = ? AND id = ?`,
+          [new Date(), by, ownerId, id],
         );
+        await remember(connection, ownerId, { ...present.row, revision: revision + 1 }, 'archived', by);
         return { kind: 'removed' };
       }),
 
-    restore: (ownerId, id) =>
+    restore: (ownerId, id, by) =>
       inTransaction(pool, async (connection) => {
         const present = await find(connection, ownerId, id, true);
         if (!present) return null;
         if (!present.deletedAt) return present.row;
         await connection.query(
-          `UPDATE ${table} SET deleted_at = NULL, revision = revision + 1 WHERE owner_id = ? AND id = ?`,
-          [ownerId, id],
+          `UPDATE ${table} SET deleted_at = NULL, revision = revision + 1, saved_by = ? WHERE owner_id = ? AND id = ?`,
+          [by, ownerId, id],
         );
-        return (await find(connection, ownerId, id))!.row;
+        const { row } = (await find(connection, ownerId, id))!;
+        await remember(connection, ownerId, row, 'restored', by);
+        return row;
       }),
 
     erase: (ownerId, id, revision) =>
@@ -342,9 +435,42 @@ export function versioned<
         if (!present.deletedAt) return { kind: 'notArchived' };
         if (present.row.revision !== revision) return { kind: 'stale', present: present.row };
         await shape.beforeErase?.(connection, ownerId, id);
+        // Devices that have it and are away just now hear of it by this.
+        await connection.query(
+          'INSERT INTO gone_rows (owner_id, kind, id) VALUES (?) ON DUPLICATE KEY UPDATE changed_at = CURRENT_TIMESTAMP(3)',
+          [[ownerId, shape.kind, id]],
+        );
+        await connection.query('DELETE FROM row_history WHERE owner_id = ? AND kind = ? AND id = ?', [
+          ownerId,
+          shape.kind,
+          id,
+        ]);
         await connection.query(`DELETE FROM ${table} WHERE owner_id = ? AND id = ?`, [ownerId, id]);
         return { kind: 'removed' };
       }),
+
+    async changed(connection, ownerId, [changedAt, id], limit) {
+      const [packets] = await connection.query<RowDataPacket[]>(
+        `${selectRows.replace('t.*', 't.*, t.changed_at')} FORCE INDEX (${table}_changed)` +
+          ' WHERE t.owner_id = ? AND (t.changed_at > ? OR (t.changed_at = ? AND t.id > ?))' +
+          ' ORDER BY t.changed_at, t.id LIMIT ?',
+        [ownerId, changedAt, changedAt, id, limit],
+      );
+      const rows = await toRows(connection, ownerId, packets);
+      return rows.map((row, index) => ({
+        row,
+        deletedAt: packets[index]!.deleted_at?.toISOString() ?? null,
+        changedAt: packets[index]!.changed_at,
+      }));
+    },
+
+    async count(connection, ownerId) {
+      const [[counted]] = await connection.query<RowDataPacket[]>(
+        `SELECT COUNT(*) AS many FROM ${table} WHERE owner_id = ?`,
+        [ownerId],
+      );
+      return counted!.many;
+    },
 
     async *everything(connection, ownerId) {
       let after = '';
@@ -377,6 +503,7 @@ export function versioned<
             created_at: new Date(row.createdAt),
             updated_at: new Date(row.updatedAt),
             deleted_at: deletedAt === null ? null : new Date(deletedAt),
+            saved_by: row.savedBy ?? null,
           },
         })),
       );

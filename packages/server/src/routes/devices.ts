@@ -9,7 +9,7 @@ import {
   rowId,
 } from '@dunlinmoss/contract/api';
 import { AXLE_POSITIONS, WHEEL_CODES } from '@dunlinmoss/core';
-import { Router, type Request } from 'express';
+import { Router, type Request, type Response } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
@@ -35,6 +35,16 @@ const historyQuery = z.strictObject({ minutes: z.coerce.number().int().min(1).ma
 const HISTORY_MS = 60_000;
 /** Nearer than this a wheel is on its target, kPa. */
 const ON_TARGET_KPA = 0.5;
+
+/** Begins an answer of server-sent events, which nothing on the way may hold back. */
+export function beginEvents(response: Response): void {
+  response.status(200).set({
+    'Content-Type': 'text/event-stream',
+    'Cache-Control': 'no-store, no-transform',
+    'X-Accel-Buffering': 'no',
+  });
+  response.flushHeaders();
+}
 
 /** `/devices/rigs/:id/…`: the simulated stand-ins of a rig. */
 export function deviceRoutes(
@@ -115,12 +125,7 @@ export function deviceRoutes(
     await switchedOn(request);
     const { ownerId } = request;
     const rigId = rigIdOf(request);
-    response.status(200).set({
-      'Content-Type': 'text/event-stream',
-      'Cache-Control': 'no-store, no-transform',
-      'X-Accel-Buffering': 'no',
-    });
-    response.flushHeaders();
+    beginEvents(response);
     hub.follow(`${ownerId} ${rigId}`, () => simulatedRig(pool, ownerId, rigId), response);
   });
 

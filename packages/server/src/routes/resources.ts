@@ -1,6 +1,6 @@
 import { RESOURCES, type ResourceName } from '@dunlinmoss/contract';
 import { rowId, removeQuery } from '@dunlinmoss/contract/api';
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import { z } from 'zod';
 
 import { Refusal } from '../problems';
@@ -17,6 +17,9 @@ function idOf(parameters: unknown): string {
   if (!result.success) throw new Refusal('notFound');
   return result.data.id;
 }
+
+/** Who is written down beside a row: nobody, where nobody signs in. */
+const byOf = ({ signIn, personId }: Request): string | null => (signIn ? personId : null);
 
 /** The routes of one kind of row. */
 function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyBody & Stamped, PageQuery>): Router {
@@ -40,14 +43,20 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
       const field = { path: '/id', code: 'idMismatch', message: 'Expected the id of the address' };
       throw new Refusal('invalid', { fields: [field] });
     }
-    const outcome = await repository.save(request.ownerId, saved);
-    if (outcome.kind === 'stale') throw new Refusal('staleRevision', { present: outcome.present });
+    const outcome = await repository.save(request.ownerId, saved, byOf(request));
+    if (outcome.kind === 'stale') {
+      const { present, archived } = outcome;
+      throw new Refusal('staleRevision', { present, ...(archived && { presentArchived: true }) });
+    }
     response.json(outcome.row);
   });
 
   router.delete('/:id', async (request, response) => {
     const { revision, forever } = removeQuery.parse(request.query);
-    const outcome = await repository[forever ? 'erase' : 'remove'](request.ownerId, idOf(request.params), revision);
+    const id = idOf(request.params);
+    const outcome = forever
+      ? await repository.erase(request.ownerId, id, revision)
+      : await repository.remove(request.ownerId, id, revision, byOf(request));
     if (outcome.kind === 'missing') throw new Refusal('notFound');
     if (outcome.kind === 'stale') throw new Refusal('staleRevision', { present: outcome.present });
     if (outcome.kind === 'notArchived') {
@@ -57,8 +66,15 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
     response.status(204).end();
   });
 
+  router.get('/:id/history', async (request, response) => {
+    const id = idOf(request.params);
+    const items = await repository.history(request.ownerId, id);
+    if (items.length === 0 && !(await repository.get(request.ownerId, id))) throw new Refusal('notFound');
+    response.json({ items });
+  });
+
   router.post('/:id/restore', async (request, response) => {
-    const row = await repository.restore(request.ownerId, idOf(request.params));
+    const row = await repository.restore(request.ownerId, idOf(request.params), byOf(request));
     if (!row) throw new Refusal('notFound');
     response.json(row);
   });

@@ -1,1 +1,3 @@
-export { CentralScreen as default } from '../../screens/air/CentralScreen';
+import { later } from '../../screens/later';
+
+export default later('CentralScreen');

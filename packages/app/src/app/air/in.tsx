@@ -1,1 +1,3 @@
-export { AirInScreen as default } from '../../screens/air/AiringScreen';
+import { later } from '../../screens/later';
+
+export default later('AirInScreen');

@@ -1,1 +1,3 @@
-export { AirScreen as default } from '../../screens/air/AirScreen';
+import { later } from '../../screens/later';
+
+export default later('AirScreen');

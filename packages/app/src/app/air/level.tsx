@@ -1,1 +1,3 @@
-export { LevelScreen as default } from '../../screens/air/LevelScreen';
+import { later } from '../../screens/later';
+
+export default later('LevelScreen');

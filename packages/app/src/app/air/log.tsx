@@ -1,1 +1,3 @@
-export { LogScreen as default } from '../../screens/air/LogScreen';
+import { later } from '../../screens/later';
+
+export default later('LogScreen');

@@ -1,1 +1,3 @@
-export { AirOutScreen as default } from '../../screens/air/AiringScreen';
+import { later } from '../../screens/later';
+
+export default later('AirOutScreen');

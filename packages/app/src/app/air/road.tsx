@@ -1,1 +1,3 @@
-export { RoadScreen as default } from '../../screens/air/RoadScreen';
+import { later } from '../../screens/later';
+
+export default later('RoadScreen');

@@ -1,1 +1,3 @@
-export { ToolsComparedScreen as default } from '../../screens/air/ToolsComparedScreen';
+import { later } from '../../screens/later';
+
+export default later('ToolsComparedScreen');

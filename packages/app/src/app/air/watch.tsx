@@ -1,1 +1,3 @@
-export { WatchScreen as default } from '../../screens/air/WatchScreen';
+import { later } from '../../screens/later';
+
+export default later('WatchScreen');

@@ -1,1 +1,3 @@
-export { OutingScreen as default } from '../../screens/book/OutingScreen';
+import { later } from '../../screens/later';
+
+export default later('OutingScreen');

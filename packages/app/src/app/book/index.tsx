@@ -1,1 +1,3 @@
-export { BookScreen as default } from '../../screens/book/BookScreen';
+import { later } from '../../screens/later';
+
+export default later('BookScreen');

@@ -1,1 +1,3 @@
-export { CurveScreen as default } from '../../screens/ground/CurveScreen';
+import { later } from '../../screens/later';
+
+export default later('CurveScreen');

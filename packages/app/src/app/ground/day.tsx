@@ -1,1 +1,3 @@
-export { DayScreen as default } from '../../screens/ground/DayScreen';
+import { later } from '../../screens/later';
+
+export default later('DayScreen');

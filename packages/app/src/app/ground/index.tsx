@@ -1,1 +1,3 @@
-export { GroundScreen as default } from '../../screens/ground/GroundScreen';
+import { later } from '../../screens/later';
+
+export default later('GroundScreen');

@@ -1,1 +1,3 @@
-export { WhatIfScreen as default } from '../../screens/ground/WhatIfScreen';
+import { later } from '../../screens/later';
+
+export default later('WhatIfScreen');

@@ -1,1 +1,3 @@
-export { ProofScreen as default } from '../../screens/proof/ProofScreen';
+import { later } from '../../screens/later';
+
+export default later('ProofScreen');

@@ -1,1 +1,3 @@
-export { LearnedScreen as default } from '../../screens/proof/LearnedScreen';
+import { later } from '../../screens/later';
+
+export default later('LearnedScreen');

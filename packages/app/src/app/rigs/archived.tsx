@@ -1,1 +1,3 @@
-export { ArchivedScreen as default } from '../../screens/rigs/ArchivedScreen';
+import { later } from '../../screens/later';
+
+export default later('ArchivedScreen');

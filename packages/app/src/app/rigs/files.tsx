@@ -1,1 +1,3 @@
-export { FilesScreen as default } from '../../screens/rigs/FilesScreen';
+import { later } from '../../screens/later';
+
+export default later('FilesScreen');

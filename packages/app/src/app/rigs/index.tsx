@@ -1,1 +1,3 @@
-export { RigsScreen as default } from '../../screens/rigs/RigsScreen';
+import { later } from '../../screens/later';
+
+export default later('RigsScreen');

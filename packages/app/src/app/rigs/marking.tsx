@@ -1,1 +1,3 @@
-export { MarkingScreen as default } from '../../screens/rigs/MarkingScreen';
+import { later } from '../../screens/later';
+
+export default later('MarkingScreen');

@@ -1,1 +1,3 @@
-export { NewRigScreen as default } from '../../screens/rigs/RigScreen';
+import { later } from '../../screens/later';
+
+export default later('NewRigScreen');

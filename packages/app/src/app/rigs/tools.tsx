@@ -1,1 +1,3 @@
-export { ToolsScreen as default } from '../../screens/rigs/ToolsScreen';
+import { later } from '../../screens/later';
+
+export default later('ToolsScreen');

@@ -1,1 +1,3 @@
-export { WallScreen as default } from '../../screens/rigs/WallScreen';
+import { later } from '../../screens/later';
+
+export default later('WallScreen');

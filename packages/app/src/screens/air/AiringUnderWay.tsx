@@ -11,13 +11,14 @@ import {
   progressOf,
   startsWith,
   toReadWith,
+  wheelsAtOnceOf,
   type AiringStep,
 } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
-import { saveAiring } from '../../data/airings';
 import { markRun, runIsTimed, useNow } from '../../data/clock';
+import { save } from '../../data/outbox';
 import { saveOuting } from '../../data/outings';
 import { archiveRow } from '../../data/rows';
 import { useWakeLock } from '../../data/wakeLock';
@@ -61,14 +62,17 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
   const at: WheelRef | undefined = picked ?? nextWheel(progress);
   const current = at && progress.find(({ wheel }) => sameWheel(wheel, at));
   const tool = airing.way === 'out' ? outToolOf(airing.toolKind) : undefined;
-  const together = tool?.levels === true;
-  const walksOn = tool?.stopsItself === true && (used.tool?.wheelsAtOnce ?? tool.wheelsAtOnce) > 1;
+  const hoses = wheelsAtOnceOf(used);
+  const together = hoses > 1 && (airing.way === 'in' || tool?.levels === true);
+  const walksOn = tool?.stopsItself === true && hoses > 1;
   const finished = allSettled(progress);
 
   const keep = async (next: Airing): Promise<void> => {
-    const saved = await saveAiring(next);
+    const saved = await save('airings', next, airing);
     if (saved.kind === 'refused') notify(saved.problem.title);
-    else if (saved.merged) notify('Another phone is on this too: both are put together, nothing is lost.');
+    else if (saved.kind === 'saved' && saved.merged) {
+      notify('Another phone is on this too: both are put together, nothing is lost.');
+    }
   };
   /** One more step, kept as it is tapped; the wheel to stand at next, or the one that comes by itself. */
   const go = (step: AiringStep, then?: WheelRef): void => {
@@ -101,7 +105,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
 
   /** Nothing was opened and nothing read: it leaves no trace. */
   const forgetEmpty = async (): Promise<void> => {
-    await archiveRow('airings', row).catch(() => keep({ ...airing, endedAt: now() }));
+    await archiveRow('airings', row);
     notify('No wheel was touched: nothing is kept of it.');
     router.navigate({ pathname: '/air', params: { rig: rig.id } });
   };
@@ -178,7 +182,7 @@ export function AiringUnderWay({ job, airing: row, title }: AiringUnderWayProps)
           job={job}
           now={nowMs}
           shows={shows}
-          group={together ? startsWith(progress, current.wheel, stepKpa) : []}
+          group={together ? startsWith(progress, current.wheel, stepKpa, hoses) : []}
           onStart={start}
           onStop={() =>
             stop(together ? progress.flatMap(({ running: run, wheel }) => (run ? [wheel] : [])) : [current.wheel])

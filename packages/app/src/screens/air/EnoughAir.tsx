@@ -19,7 +19,7 @@ interface EnoughAirProps {
 /** Whether the pump will do it, wheel by wheel, and where it won't the best use of what there is. */
 export function EnoughAir({ job, fill, used, wheels }: EnoughAirProps) {
   const { units } = job;
-  const stalls = fill.wheels.some(({ enough, leftLiters }) => !enough && (leftLiters === null || leftLiters > 1));
+  const stalls = fill.shortBecause === 'stalls';
   return (
     <Panel title={fill.shortAt ? 'It will not be enough' : 'Wheel by wheel'}>
       {fill.shortAt && (

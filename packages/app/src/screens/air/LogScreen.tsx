@@ -14,6 +14,7 @@ import { Progress } from '../../components/Progress';
 import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { LogLines } from '../../pictures/LogLines';
+import { apiHere } from '../../settings/who';
 import { Download } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
@@ -66,7 +67,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
 
   const give = async (): Promise<void> => {
     try {
-      const answer = await fetch(`/api/v1/export/log/${rig.id}`);
+      const answer = await fetch(`${apiHere()}/export/log/${rig.id}`);
       if (!answer.ok) throw new Error();
       giveFile(fileName(`${rig.name} log`, 'csv'), await answer.blob());
     } catch {

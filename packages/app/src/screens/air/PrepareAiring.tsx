@@ -5,7 +5,8 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { newAiring, saveAiring } from '../../data/airings';
+import { newAiring } from '../../data/airings';
+import { save } from '../../data/outbox';
 import { readStored, writeStored } from '../../settings/storage';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
@@ -21,7 +22,7 @@ import { TOOL_WORDS } from '../../words/tools';
 import { GaugeConditions } from './GaugeConditions';
 import { GaugePick, useGaugeInHand } from './GaugePick';
 import { EnoughAir } from './EnoughAir';
-import { lastTool, rememberTool, toolsFor } from './toolChoice';
+import { lastTool, rememberTool, toolsFor } from '../../hooks/toolChoice';
 import type { AirJob } from '../../hooks/useAirJob';
 import { useConditions } from '../../hooks/useConditions';
 import { conditionsOf } from '../../settings/conditions';
@@ -93,7 +94,8 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
       targetKpa: targetKpa!,
       settled: null,
     }));
-    const saved = await saveAiring(
+    const saved = await save(
+      'airings',
       newAiring({
         rigId: rig.id,
         outingId: outing?.id ?? null,
@@ -149,7 +151,9 @@ export function PrepareAiring({ job, way, title, choice }: PrepareAiringProps) {
       <Text tone="muted">
         {way === 'out'
           ? `${rig.name} for ${groundName(job.question.asked.ground).toLowerCase()}, as the gauge should read now.`
-          : `${rig.name} back to road pressure, as the gauge should read now.`}
+          : job.ordered.size > 0
+            ? `${rig.name} up to what its route asks for, as the gauge should read now.`
+            : `${rig.name} back to road pressure, as the gauge should read now.`}
       </Text>
       <Text as="small" tone="rust">
         {way === 'out' ? MIND_OUT[0] : MIND_IN[0]}

@@ -40,6 +40,13 @@ export function Monitors({ job, devices }: MonitorsProps) {
   const trouble = (work: Promise<void>): void => {
     work.catch(() => notify('The simulated monitors can’t be reached just now.'));
   };
+  if (devices.unreached) {
+    return (
+      <Unfold label="Monitors (simulated)" value="Not reached">
+        <Text as="small">Whether they are on is not known here without signal. Read by hand until then.</Text>
+      </Unfold>
+    );
+  }
   if (!state) {
     return (
       <Unfold label="Monitors (simulated)" value="Off">

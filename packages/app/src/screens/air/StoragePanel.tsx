@@ -1,7 +1,7 @@
-import { measuredLossADay, storageLoss, TUBE_KINDS, type TubeKind } from '@dunlinmoss/core';
-import { inTire, onGauge } from '@dunlinmoss/domain';
+import { TUBE_KINDS, type TubeKind } from '@dunlinmoss/core';
+import { nextLookMs, onGauge, standingAxles, usualTube } from '@dunlinmoss/domain';
 
-import { createStore } from '../../settings/store';
+import { tubesStore } from '../../settings/preferences';
 import { Choice } from '../../components/Choice';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
@@ -17,45 +17,15 @@ const TUBE_WORDS: Record<TubeKind, string> = {
   extraLight: 'Extra-light tube',
 };
 
-/** What holds the air in, by rig: kept on this device. */
-const tubesStore = createStore<Readonly<Record<string, TubeKind>>>({}, 'tubes');
-
-const DAY_MS = 86_400_000;
-/** Two readings this far apart tell how fast it goes, days. Assumption. */
-const FAR_APART_DAYS = 3;
-
 /** Standing in the shed: what is lost by itself, and when to look again. */
-export function StoragePanel({
-  job,
-  onBicycle,
-  nowMs,
-}: {
-  readonly job: AirJob;
-  readonly onBicycle: boolean;
-  readonly nowMs: number;
-}) {
-  const { rig, units, wheels } = job;
+export function StoragePanel({ job, nowMs }: { readonly job: AirJob; readonly nowMs: number }) {
+  const { rig, units } = job;
   const tubes = tubesStore.use();
-  const tube = tubes[rig.id] ?? (rig.axles[0]!.tube ? 'standard' : 'noTube');
-  const axles = [...new Map(wheels.map((wheel) => [wheel.position, wheel])).values()].flatMap((wheel) => {
-    const known = job.known(wheel);
-    if (!known) return [];
-    const leastKpa = job.planned(wheel)?.lowKpa ?? (wheel.axle.roadKpa ?? known.coldKpa) * 0.9;
-    // The newest reading against the one before it, where they lie days apart: one's own rate.
-    const before = job.rounds
-      .map((round) => inTire({ rig, airings: [], rounds: [round], outings: [] }, wheel))
-      .find((each) => each?.at && known.at && Date.parse(known.at) - Date.parse(each.at) > FAR_APART_DAYS * DAY_MS);
-    const own =
-      before?.at && known.at && before.known === 'read' && known.known === 'read'
-        ? measuredLossADay(before.coldKpa, known.coldKpa, (Date.parse(known.at) - Date.parse(before.at)) / DAY_MS)
-        : null;
-    const from = known.at ? Date.parse(known.at) : nowMs;
-    const loss = storageLoss(known.coldKpa, Math.min(leastKpa, known.coldKpa * 0.97), tube, onBicycle, own);
-    return [{ wheel, loss, own, nextMs: from + loss.checkDays * DAY_MS }];
-  });
-  if (axles.length === 0) return null;
-  const next = Math.min(...axles.map(({ nextMs }) => nextMs));
-  const late = next < nowMs;
+  const tube = tubes[rig.id] ?? usualTube(rig);
+  const axles = standingAxles(job, tube, nowMs);
+  const next = nextLookMs(axles);
+  if (next === null) return null;
+  const late = next <= nowMs;
   return (
     <Unfold
       label="Standing"
@@ -68,9 +38,11 @@ export function StoragePanel({
         options={TUBE_KINDS.map((code) => ({ code, name: TUBE_WORDS[code] }))}
         onChange={(code) => tubesStore.set({ ...tubes, [rig.id]: code })}
       />
-      {axles.map(({ wheel, loss, own, nextMs }) => (
-        <Text key={wheel.position}>
-          {`${AXLE_WORDS[wheel.position]}: about ${pressure(onGauge(loss.thenKpa, units), units)} by ${day(new Date(nextMs).toISOString())}${own === null ? '' : `, by your own readings: ${percent(own)} a day`}.`}
+      {axles.map(({ position, loss, ownLossADay, isDated, nextMs }) => (
+        <Text key={position}>
+          {isDated
+            ? `${AXLE_WORDS[position]}: about ${pressure(onGauge(loss.thenKpa, units), units)} by ${day(new Date(nextMs).toISOString())}${ownLossADay === null ? '' : `, by your own readings: ${percent(ownLossADay)} a day`}.`
+            : `${AXLE_WORDS[position]}: nobody wrote down when it was read.`}
         </Text>
       ))}
       <Text as="small" tone="muted">

@@ -1,6 +1,7 @@
 import type { MonitorPacket } from '@dunlinmoss/contract';
 import { wheelKey } from '@dunlinmoss/core';
 import { type WatchedWheel, watchRig } from '@dunlinmoss/domain';
+import { useState } from 'react';
 
 import { useNow } from '../../data/clock';
 import { useDevices, useMonitors, type LineState } from '../../data/monitors';
@@ -36,10 +37,13 @@ const LINE_WORDS: Record<LineState, string> = {
 
 function Watching({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
   const palette = usePalette();
-  const { rig, units, outing, family } = job;
+  const { rig, units, outing } = job;
   const devices = useDevices(rig.id);
   const on = devices.state !== undefined;
-  const { packets, line } = useMonitors(rig.id, on);
+  const { packets, line, looked } = useMonitors(rig.id, on);
+  // What the monitors said stands above what is pressed: that comes once it no longer moves, and then it stays.
+  const [settled, setSettled] = useState(false);
+  if (!settled && !devices.asking && (!on || looked)) setSettled(true);
   const now = useNow(true, LOOK_MS);
   const offRoad = outing?.state === 'lowered';
   const wheels = watchRig(job, on ? packets : [], now, offRoad);
@@ -48,22 +52,24 @@ function Watching({ job, choice }: { readonly job: AirJob; readonly choice: Reac
     <Page
       title="Watch"
       result={
-        <>
-          {on && packets.length > 0 && (
-            <Panel title="The last hours">
-              <LogLines wheels={linesOf(wheels, packets)} units={units} palette={palette} />
-            </Panel>
-          )}
-          <Alarms job={job} wheels={wheels} />
-          <ByHand job={job} />
-          <Monitors job={job} devices={devices} />
-          <StoragePanel job={job} onBicycle={family.kind === 'bicycle'} nowMs={now} />
-        </>
+        settled && (
+          <>
+            {on && packets.length > 0 && (
+              <Panel title="The last hours">
+                <LogLines wheels={linesOf(wheels, packets)} units={units} palette={palette} />
+              </Panel>
+            )}
+            <Alarms job={job} wheels={wheels} />
+            <ByHand job={job} />
+            <Monitors job={job} devices={devices} />
+            <StoragePanel job={job} nowMs={now} />
+          </>
+        )
       }
     >
       {choice}
       <Text tone="muted" role="status">
-        {on
+        {on || devices.asking
           ? LINE_WORDS[line]
           : 'By hand: read a round now and then. Three readings show whether it is warmth or loss.'}
       </Text>

@@ -11,7 +11,7 @@ import { AirOfOuting } from '../../components/AirOfOuting';
 import { EnoughAir } from './EnoughAir';
 import { gaugeRangeProblem } from './gaugeRange';
 import { StoragePanel } from './StoragePanel';
-import { lastTool, rememberTool, toolsFor } from './toolChoice';
+import { lastTool, rememberTool, toolsFor } from '../../hooks/toolChoice';
 
 const units = FIRST_UNITS;
 const plain = (element: HTMLElement): string => (element.textContent ?? '').replace(/\u00a0/g, ' ');
@@ -101,12 +101,25 @@ describe('gaugeRangeProblem', () => {
 
 describe('StoragePanel', () => {
   it('says when to look again', () => {
-    const job = sampleJob();
-    const soon = render(<StoragePanel job={job} onBicycle={false} nowMs={Date.parse('2026-11-21T00:00:00Z')} />);
+    const wheels = sampleJob().wheels.map(({ position, wheel }) => ({ position, wheel, shownKpa: psi(36) }));
+    const round = {
+      readAt: '2026-11-20T00:00:00.000Z',
+      wheels,
+      gauge: null,
+      airTempC: 20,
+      tireTempC: null,
+      altitudeM: 0,
+    };
+    const job = { ...sampleJob(), rounds: [round as never] };
+    const soon = render(<StoragePanel job={job} nowMs={Date.parse('2026-11-21T00:00:00Z')} />);
     expect(plain(soon.container)).toMatch(/Look again on \d+ Dec 2026/);
     soon.unmount();
-    const late = render(<StoragePanel job={job} onBicycle={false} nowMs={Date.parse('2027-03-01T00:00:00Z')} />);
+    const late = render(<StoragePanel job={job} nowMs={Date.parse('2027-03-01T00:00:00Z')} />);
     expect(plain(late.container)).toContain('Look now, it is due');
+    late.unmount();
+    // Nobody ever read it: no date is made up.
+    const never = render(<StoragePanel job={sampleJob()} nowMs={Date.parse('2026-11-21T00:00:00Z')} />);
+    expect(plain(never.container)).toContain('Look now, it is due');
   });
 });
 

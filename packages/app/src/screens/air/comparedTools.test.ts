@@ -28,6 +28,15 @@ const bicycle = (read: number | undefined) => ({
 const names = (job: typeof car, way: 'out' | 'in') => comparedTools(job, way).tools.map(({ code }) => code);
 
 describe('comparedTools', () => {
+  it('goes to what a route asks for instead, up or down', () => {
+    const onRoute = { ...car, ordered: new Map([['front' as const, psi(24)]]) };
+    for (const way of ['out', 'in'] as const) {
+      const { from } = comparedTools(onRoute, way);
+      const front = from.filter(({ position }) => position === 'front');
+      expect(front.every(({ toKpa }) => Math.abs(toKpa - psi(24)) < 0.01)).toBe(true);
+    }
+  });
+
   it('lets a wagon down from road pressure, and back up to it from the plan', () => {
     expect(comparedTools(car, 'out').from.every(({ fromKpa, toKpa }) => fromKpa > toKpa)).toBe(true);
     const home = comparedTools(car, 'in').from;

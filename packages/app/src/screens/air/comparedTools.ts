@@ -7,6 +7,7 @@ import {
   suitsKind,
   valveMisfits,
   walksOf,
+  wheelsAtOnceOf,
   type ToolUsed,
 } from '@dunlinmoss/domain';
 
@@ -15,7 +16,7 @@ import { duration, NEAR_TARGET, wheelName } from '../../words/air';
 import { air, pressure } from '../../words/format';
 import { adapterText, TOOL_WORDS } from '../../words/tools';
 import { targetOf } from './targetOf';
-import { toolsFor } from './toolChoice';
+import { toolsFor } from '../../hooks/toolChoice';
 
 /** One tool as it is compared with the others. */
 export interface ComparedTool {
@@ -91,7 +92,7 @@ const timedText = (timed: number): string =>
 function drained(job: AirJob, code: string, used: ToolUsed, from: readonly FillWheel[]): ComparedTool {
   const tool = outToolOf(used.kind)!;
   const rate = outRate(used, job.airings);
-  const atOnce = Math.min(used.tool?.wheelsAtOnce ?? tool.wheelsAtOnce, Math.max(1, from.length));
+  const atOnce = Math.min(wheelsAtOnceOf(used), Math.max(1, from.length));
   const plan = drainPlan(tool, rate, from, job.outsideKpaAbs, atOnce);
   const slowest = duration(Math.max(...plan.wheels.map(({ openS }) => openS), 0));
   return {
@@ -116,10 +117,11 @@ function filled(job: AirJob, code: string, used: ToolUsed, from: readonly FillWh
     outsideKpaAbs: job.outsideKpaAbs,
     setUpS: inToolOf(used.kind)!.setUpS,
     rate: own.rate,
+    wheelsAtOnce: wheelsAtOnceOf(used),
   });
+  const hoses = Math.min(wheelsAtOnceOf(used), from.length);
   const last = plan.wheels.at(-1);
   const stuck = plan.wheels.find(({ enough }) => !enough);
-  const stalls = stuck !== undefined && (stuck.leftLiters === null || stuck.leftLiters > 1);
   return {
     code,
     name: nameOf(used),
@@ -127,6 +129,7 @@ function filled(job: AirJob, code: string, used: ToolUsed, from: readonly FillWh
     time: stuck ? 'not enough' : duration(plan.totalS),
     about: [
       `${air(plan.liters, units)} of air`,
+      ...(hoses > 1 ? [`${hoses} wheels at once`] : []),
       ...(plan.restS > 0 ? [`${duration(plan.restS)} of rest`] : []),
       ...(last && last.leftLiters !== null && !stuck ? [`${air(last.leftLiters, units)} left in it`] : []),
       used.tool && used.tool.flow.length === 0
@@ -138,7 +141,7 @@ function filled(job: AirJob, code: string, used: ToolUsed, from: readonly FillWh
     mind: used.kind === 'carbonDioxideBottle' ? 'CO2 freezes skin: gloves on.' : undefined,
     short: !stuck
       ? undefined
-      : stalls
+      : plan.shortBecause === 'stalls'
         ? `It stalls at ${pressure(stuck.reachedKpa, units)}, below ${pressure(stuck.toKpa, units)}.`
         : `It runs out at ${wheelName(stuck).toLowerCase()}: ${air(plan.missingLiters, units)} short.`,
     adapter: adapterText(nameOf(used), valveMisfits(used.tool, job.rig)),

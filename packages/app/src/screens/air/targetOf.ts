@@ -7,10 +7,13 @@ import type { AirJob } from '../../hooks/useAirJob';
  * none of its own, and is pumped up to what the ground asks for.
  */
 export function targetOf(
-  { family, planned }: Pick<AirJob, 'family' | 'planned'>,
+  { family, planned, ordered }: Pick<AirJob, 'family' | 'planned' | 'ordered'>,
   way: 'out' | 'in',
   wheel: RigWheel,
 ): number | undefined {
+  // A route asks for a pressure of its own, between road and ground.
+  const asked = ordered.get(wheel.position);
+  if (asked !== undefined) return asked;
   const onGround = planned(wheel)?.startKpa;
   const road = wheel.axle.roadKpa ?? undefined;
   if (way === 'out') return onGround;

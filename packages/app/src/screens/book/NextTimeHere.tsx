@@ -16,7 +16,7 @@ import { nextTimeText } from '../../words/learned';
 export function NextTimeHere({ rig, outing }: { readonly rig: RigRow; readonly outing: OutingRow }) {
   const units = unitsFor(unitsStore.use(), rig.family);
   const tests = useTestsOf(rig.id);
-  const { rows: outings } = useRows('outings', { limit: '100' });
+  const { rows: outings } = useRows('outings', { rigId: rig.id });
   const input = planInput(rig, tests, askedOf(outing));
   const plan = input.ok ? planGround(input.value) : undefined;
   if (!input.ok || !plan?.ok) return null;

@@ -9,6 +9,7 @@ import { unitsFor, unitsStore } from '../../settings/preferences';
 import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
+import { History } from '../../components/History';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { archiveAndSay } from '../../components/archiveAndSay';
@@ -34,7 +35,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
   const own = unitsStore.use();
   const { row: rig } = useRow('rigs', outing.rigId);
   const units = rig ? unitsFor(own, rig.family) : own;
-  const { rows: tests } = useRows('tests', { outingIds: outing.id }, ({ outingId }) => outingId === outing.id);
+  const { rows: tests } = useRows('tests', { outingId: outing.id });
   const draft = `decision:${outing.id}`;
   const form = useForm<DecisionValues>({
     defaultValues: readDraft<DecisionValues>(draft) ?? outing.decision ?? { code: '', note: '' },
@@ -128,6 +129,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
         />
         <Action kind="main" label="Write it in the Book" onPress={() => void decide()} />
       </Panel>
+      <History name="outings" row={outing} />
       <Action kind="hurt" icon={Trash} label="Archive this outing" onPress={() => void remove()} />
     </View>
   );

@@ -17,6 +17,7 @@ import {
   noOutcomeText,
   otherKindText,
   pastText,
+  provedBesideRule,
   setupText,
 } from '../../words/compare';
 
@@ -30,13 +31,15 @@ interface CompareResultProps {
   readonly rigs: Both<RigRow | undefined>;
   /** Undefined where what is typed can't be worked out yet. */
   readonly outcomes: Both<Result<SetupOutcome, NoOutcome> | undefined>;
+  /** What is proved on this ground with a setup that is the rig as it stands, kPa. */
+  readonly proved: Both<number | undefined>;
   readonly units: Units;
 }
 
 const NAMES = { first: 'First', second: 'Second' } as const;
 
 /** Both setups line by line with how the second differs, and their footprints over each other. */
-export function CompareResult({ body, rigs, outcomes, units }: CompareResultProps) {
+export function CompareResult({ body, rigs, outcomes, proved, units }: CompareResultProps) {
   const palette = usePalette();
   const { first, second } = outcomes;
   if (!first?.ok || !second?.ok) {
@@ -77,6 +80,10 @@ export function CompareResult({ body, rigs, outcomes, units }: CompareResultProp
               <Text key={index} role="alert" tone="rust">{`${index === 0 ? 'First' : 'Second'}: ${past}`}</Text>
             )
           );
+        })}
+        {(['first', 'second'] as const).map((which) => {
+          const provedText = provedBesideRule(outcomes[which]!, proved[which], units);
+          return provedText && <Text key={which}>{`${NAMES[which]}: ${provedText}`}</Text>;
         })}
         <View role="table" aria-label="Two setups">
           <View role="row" style={[styles.row, { borderColor: palette.ink }]}>

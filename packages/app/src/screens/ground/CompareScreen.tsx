@@ -1,6 +1,6 @@
 import { RESOURCES, type ComparisonBody, type ComparisonRow, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, groundOr, groundsFor, readMarking, SOIL_CODES, soilOf, STUCK } from '@dunlinmoss/core';
-import { plainSetup, setupOutcome, type NoOutcome, type SetupOutcome } from '@dunlinmoss/domain';
+import { isAsItStands, plainSetup, setupOutcome, type NoOutcome, type SetupOutcome } from '@dunlinmoss/domain';
 import type { Result } from '@dunlinmoss/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 
@@ -17,6 +17,7 @@ import { RowFrame } from '../../components/RowFrame';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { chosenRigStore } from '../../hooks/useChosenRig';
+import { useProof } from '../../hooks/useProof';
 import { unitsStore } from '../../settings/preferences';
 import { Trash } from '../../theme/icons';
 import { GROUND_WORDS, groundName } from '../../words/grounds';
@@ -97,6 +98,15 @@ function Compare({ row, rigs }: CompareProps) {
     const setup = RESOURCES.comparisons.body.shape[which].safeParse(body[which]);
     return setup.success ? setupOutcome(rig, tests[which], setup.data, body) : undefined;
   };
+  const proofOf = { first: useProof(firstRig?.id), second: useProof(secondRig?.id) };
+  const provedOn = (which: 'first' | 'second'): number | undefined => {
+    const rig = rigOf(which);
+    const setup = body[which];
+    if (!rig || setup.pressureKpa !== null || !isAsItStands(setup)) return undefined;
+    const asked = { ground: groundCode, modifiers: [], speedKmh: null, loadCaseId: setup.loadCaseId };
+    const { proved } = proofOf[which](rig, tests[which], asked);
+    return proved.find(({ position }) => position === setup.position)?.pressureKpa;
+  };
   const kind = familyOf((firstRig ?? rigs[0]!).family).kind;
   const soilWords = ROUTINE_WORDS.climb.options!.soil!;
   return (
@@ -107,6 +117,7 @@ function Compare({ row, rigs }: CompareProps) {
           body={body}
           rigs={{ first: firstRig, second: secondRig }}
           outcomes={{ first: outcomeOf('first'), second: outcomeOf('second') }}
+          proved={{ first: provedOn('first'), second: provedOn('second') }}
           units={units}
         />
       }

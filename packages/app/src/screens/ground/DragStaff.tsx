@@ -1,18 +1,21 @@
+import type { WhatIf } from '@dunlinmoss/core';
 import { gaugeStepKpa } from '@dunlinmoss/domain';
+import { useRef } from 'react';
 
-import { useEffect, useRef, type PointerEvent } from 'react';
-
+import { Moves } from '../../pictures/Moves';
+import { kpaAt, Staff, staffMoving, topOf, type StaffAxle } from '../../pictures/Staff';
 import type { Units } from '../../settings/preferences';
-import { kpaAt, Staff, topOf, type StaffAxle } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
 import { pressure } from '../../words/format';
+import { useDrag } from './useDrag';
+import type { Trying } from './whatIfValues';
 
 interface DragStaffProps {
-  /** The axle with the level it is dragged to. */
+  /** The axle with the plan's own level. */
   readonly axle: StaffAxle;
+  readonly trying: Trying;
   readonly units: Units;
   readonly roadName: string;
-  readonly onChange: (pressureKpa: number) => void;
 }
 
 const KEYS: Readonly<Record<string, number>> = {
@@ -24,52 +27,47 @@ const KEYS: Readonly<Record<string, number>> = {
   PageDown: -5,
 };
 
-/** The staff to be dragged: with a finger, a mouse, or the arrow keys. At most one change a frame goes out. */
-export function DragStaff({ axle, units, roadName, onChange }: DragStaffProps) {
+/** The staff to be dragged: with a finger, a mouse, or the arrow keys. */
+export function DragStaff({ axle, trying, units, roadName }: DragStaffProps) {
   const palette = usePalette();
-  const frame = useRef(0);
-  const wanted = useRef(0);
-  useEffect(() => () => cancelAnimationFrame(frame.current), []);
-  // Before it is dragged past the top of the board, the board stays as it is.
-  const board = { ...axle, startKpa: Math.min(axle.startKpa, axle.roadKpa ?? axle.highKpa) };
-  const put = (kpa: number): void => {
-    wanted.current = kpa;
-    if (frame.current !== 0) return;
-    frame.current = requestAnimationFrame(() => {
-      frame.current = 0;
-      onChange(wanted.current);
-    });
-  };
-  const follow = (event: PointerEvent<HTMLDivElement>): void => {
-    const box = event.currentTarget.getBoundingClientRect();
-    put(kpaAt((event.clientY - box.top) / box.height, [board]));
-  };
+  const { live } = trying;
+  const rest = live.rest.use();
+  const box = useRef<HTMLDivElement>(null);
+  // Dragged past the top of the board, the board stays as it is.
+  const board = { ...axle, startKpa: axle.lowKpa };
+  const topKpa = topOf([board]);
+  const at = ({ pressureKpa }: WhatIf): StaffAxle => ({ ...axle, startKpa: pressureKpa });
+  const slider = ({ pressureKpa }: WhatIf) => ({
+    'aria-valuenow': Math.round(pressureKpa),
+    'aria-valuetext': pressure(pressureKpa, units),
+  });
+  useDrag(box, {
+    move: (share) => trying.move(kpaAt(share, topKpa)),
+    settle: (share) => trying.settle(kpaAt(share, topKpa)),
+  });
   return (
-    <div
-      role="slider"
-      tabIndex={0}
-      aria-label={`${axle.name}, pressure to try`}
-      aria-orientation="vertical"
-      aria-valuemin={0}
-      aria-valuemax={Math.round(topOf([board]))}
-      aria-valuenow={Math.round(axle.startKpa)}
-      aria-valuetext={pressure(axle.startKpa, units)}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        follow(event);
-      }}
-      onPointerMove={(event) => {
-        if (event.currentTarget.hasPointerCapture(event.pointerId)) follow(event);
-      }}
-      onKeyDown={(event) => {
-        const steps = KEYS[event.key];
-        if (steps === undefined) return;
-        event.preventDefault();
-        put(Math.max(0, Math.min(topOf([board]), axle.startKpa + steps * gaugeStepKpa(units))));
-      }}
-      style={{ touchAction: 'none', cursor: 'ns-resize' }}
-    >
-      <Staff axles={[axle]} board={board} units={units} palette={palette} roadName={roadName} still />
-    </div>
+    <Moves by={live} at={(what) => ({ slider: slider(what), ...staffMoving(at(what), board, units, roadName) })}>
+      <div
+        ref={box}
+        data-part="slider"
+        role="slider"
+        tabIndex={0}
+        aria-label={`${axle.name}, pressure to try`}
+        aria-orientation="vertical"
+        aria-valuemin={0}
+        aria-valuemax={Math.round(topKpa)}
+        {...slider(rest)}
+        onKeyDown={(event) => {
+          const steps = KEYS[event.key];
+          if (steps === undefined) return;
+          event.preventDefault();
+          const kpa = live.get().pressureKpa + steps * gaugeStepKpa(units);
+          trying.settle(Math.max(0, Math.min(topKpa, kpa)));
+        }}
+        style={{ touchAction: 'none', userSelect: 'none', cursor: 'ns-resize' }}
+      >
+        <Staff axles={[at(rest)]} board={board} units={units} palette={palette} roadName={roadName} still />
+      </div>
+    </Moves>
   );
 }

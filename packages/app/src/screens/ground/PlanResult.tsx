@@ -1,4 +1,4 @@
-import { type GroundPlan, STUCK } from '@dunlinmoss/core';
+import { groundOf, type GroundPlan, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -121,6 +121,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
 function GoOn({ question }: { readonly question: PlanQuery }) {
   const router = useRouter();
   const params = addressOf(question);
+  const onField = groundOf(question.asked.ground).traits.some((trait) => trait === 'field');
   return (
     <Panel title="Ask further">
       <Action
@@ -128,12 +129,18 @@ function GoOn({ question }: { readonly question: PlanQuery }) {
         onPress={() => router.navigate({ pathname: '/ground/what-if', params })}
       />
       <Action label="What the next step buys" onPress={() => router.navigate({ pathname: '/ground/curve', params })} />
+      {onField && (
+        <Action
+          label="How deep it presses, and what helps"
+          onPress={() => router.navigate({ pathname: '/ground/depth', params })}
+        />
+      )}
       <Action
         label="Two setups side by side"
         onPress={() => router.navigate({ pathname: '/ground/compare/[id]', params: { ...params, id: 'new' } })}
       />
       <Action
-        label="One pressure or two, for a day of several grounds"
+        label="A day’s route: which pressures, where to stop"
         onPress={() => router.navigate({ pathname: '/ground/day', params })}
       />
       <Action

@@ -1,41 +1,51 @@
-import { standingDiameterMm, whatIf, type AxleContext, type WhatIf } from '@dunlinmoss/core';
+import { standingDiameterMm, type AxleContext, type WhatIf } from '@dunlinmoss/core';
 import { onGauge } from '@dunlinmoss/domain';
-import { memo, useDeferredValue } from 'react';
+import { useDeferredValue } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { WhileSeen } from '../../components/WhileSeen';
-import { Cut } from '../../pictures/Cut';
-import { Familiar } from '../../pictures/Familiar';
-import { Print } from '../../pictures/Print';
+import { Cut, cutMoving, type CutWheel } from '../../pictures/Cut';
+import { Familiar, familiarMoving, mostOf } from '../../pictures/Familiar';
+import { Moves } from '../../pictures/Moves';
+import { Print, printMoving } from '../../pictures/Print';
 import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS } from '../../words/axles';
-import { type Shown, type FollowersProps } from './whatIfValues';
-import { Readings, Closeness } from './WhatIfReadings';
+import { Closeness, nearMoving, Readings, readingsMoving } from './WhatIfReadings';
+import type { Shown } from './whatIfValues';
 
-/** All that follows the staff: drawn after it, and given up for the next place of the finger where there is no time. */
-export function Following({ tried, held, ...shown }: Shown) {
-  const triedKpa = useDeferredValue(tried.use());
-  return <Followers triedKpa={triedKpa} heldKpa={held.use()} {...shown} />;
-}
-
-const Followers = memo(function Followers({ context, axle, units, roadName, triedKpa, heldKpa }: FollowersProps) {
+/** All that follows the staff: figures, limits and pictures. */
+export function Following({ context, axle, units, trying, held: heldStore, roadName }: Shown) {
   const palette = usePalette();
   const wide = useWide();
-  const now = whatIf(context, axle, triedKpa);
-  const held = heldKpa === null ? null : whatIf(context, axle, heldKpa);
+  const { live } = trying;
+  const now = useDeferredValue(live.rest.use());
+  const held = useDeferredValue(heldStore.use());
+  const scaleKpa = mostOf(now.patch?.groundPressureKpa ?? 0);
+  const printOf = ({ pressureKpa, patch }: WhatIf) => ({
+    axles: patch
+      ? [
+          {
+            name: AXLE_WORDS[axle.position],
+            start: { ...patch, pressureKpa: onGauge(pressureKpa, units) },
+            road: held ? held.patch : axle.atRoad,
+          },
+        ]
+      : [],
+    beside: held ? 'kept' : roadName,
+    units,
+  });
   return (
     <>
-      <WhileSeen>
+      <Moves by={live} at={(what) => readingsMoving(what, units)}>
         <Readings axle={axle} now={now} held={held} units={units} />
-      </WhileSeen>
-      <WhileSeen>
+      </Moves>
+      <Moves by={live} at={(what) => nearMoving(what, units, palette)}>
         <Closeness now={now} units={units} />
-      </WhileSeen>
+      </Moves>
       {now.patch && (
-        <WhileSeen>
+        <Moves by={live} at={({ patch }) => patch && familiarMoving(patch.groundPressureKpa, scaleKpa, units)}>
           <Panel title="On the ground, beside others">
             <Familiar
               groundKpa={now.patch.groundPressureKpa}
@@ -44,11 +54,11 @@ const Followers = memo(function Followers({ context, axle, units, roadName, trie
               palette={palette}
             />
           </Panel>
-        </WhileSeen>
+        </Moves>
       )}
       <View style={wide ? styles.side : styles.stack}>
         <View style={wide && styles.half}>
-          <WhileSeen>
+          <Moves by={live} at={(what) => what.patch && cutMoving(wheelOf(context, what)!, units)}>
             <Panel title="The wheel from the side">
               {now.patch ? (
                 <Cut
@@ -61,34 +71,19 @@ const Followers = memo(function Followers({ context, axle, units, roadName, trie
                 <Text>Squeezed flat: no tire left to stand on.</Text>
               )}
             </Panel>
-          </WhileSeen>
+          </Moves>
         </View>
         <View style={wide && styles.half}>
-          <WhileSeen>
-            <Panel title="Footprint">
-              {now.patch && (
-                <Print
-                  axles={[
-                    {
-                      name: AXLE_WORDS[axle.position],
-                      start: { ...now.patch, pressureKpa: onGauge(triedKpa, units) },
-                      road: held ? held.patch : axle.atRoad,
-                    },
-                  ]}
-                  beside={held ? 'kept' : roadName}
-                  units={units}
-                  palette={palette}
-                />
-              )}
-            </Panel>
-          </WhileSeen>
+          <Moves by={live} at={(what) => what.patch && printMoving(printOf(what))}>
+            <Panel title="Footprint">{now.patch && <Print {...printOf(now)} palette={palette} />}</Panel>
+          </Moves>
         </View>
       </View>
     </>
   );
-});
+}
 
-const wheelOf = ({ build }: AxleContext, { patch }: WhatIf) =>
+const wheelOf = ({ build }: AxleContext, { patch }: WhatIf): CutWheel | null =>
   patch && {
     outerDiameterMm: standingDiameterMm(build),
     rimDiameterMm: build.tire.rimDiameterMm,

@@ -1,4 +1,4 @@
-import { contextsOf, planGround, type AxleContext, type GroundPlan } from '@dunlinmoss/core';
+import { contextsOf, planGround, type AxleContext, type GroundPlan, type WhatIf } from '@dunlinmoss/core';
 import { axleOnGauge, planInput } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -19,7 +19,7 @@ import { groundName } from '../../words/grounds';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
-import type { Shown } from './whatIfValues';
+import { tryingOf, type Shown } from './whatIfValues';
 import { StaffPanel, Standing } from './WhatIfStaff';
 import { Following } from './WhatIfFollowers';
 
@@ -35,12 +35,15 @@ function OfQuestion({ question }: { readonly question: PlanQuery }) {
   const router = useRouter();
   const { rig, family, tests, asked, units } = question;
   const back = (): void => router.navigate({ pathname: '/ground', params: addressOf(question) });
-  const input = planInput(rig, tests, asked);
-  const plan = input.ok ? planGround(input.value) : undefined;
-  const key = JSON.stringify([rig.id, rig.revision, asked]);
-  // The rig and the day do not change while the staff is dragged.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const contexts = useMemo(() => (input.ok ? contextsOf(input.value) : []), [key]);
+  const key = JSON.stringify([rig.id, rig.revision, tests.map(({ id, revision }) => [id, revision]), asked]);
+  // The rig and the day do not change while the staff is dragged, whatever else arrives meanwhile.
+  const { input, plan, contexts } = useMemo(() => {
+    const given = planInput(rig, tests, asked);
+    return given.ok
+      ? { input: given, plan: planGround(given.value), contexts: contextsOf(given.value) }
+      : { input: given, plan: undefined, contexts: [] };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
   if (!plan?.ok) {
     return (
       <Page title="What if">
@@ -73,10 +76,9 @@ function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
   const axle = plan.axles[at]!;
   const context = contexts[at]!;
   const marks = useMemo(() => axleOnGauge(axle, units), [axle, units]);
-  // What is dragged lives in stores, so that a frame of dragging draws what follows it and nothing else.
-  const tried = useMemo(() => createStore(marks.startKpa), [marks]);
-  const held = useMemo(() => createStore<number | null>(null), []);
-  const shown: Shown = { context, axle, units, tried, held, roadName: COMPARED_WITH[question.family.kind] };
+  const trying = useMemo(() => tryingOf(context, axle, marks.startKpa), [context, axle, marks]);
+  const held = useMemo(() => createStore<WhatIf | null>(null), []);
+  const shown: Shown = { context, axle, units, trying, held, roadName: COMPARED_WITH[question.family.kind] };
   const staff = <StaffPanel {...shown} marks={marks} beside={!wide} />;
   const back = <Action label="Back to the ground" onPress={onBack} />;
   return (

@@ -1,112 +1,97 @@
-import { whatIf } from '@dunlinmoss/core';
-import { memo, useDeferredValue } from 'react';
+import type { WhatIf } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { Action } from '../../components/Action';
 import { FixedBox } from '../../components/FixedBox';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
+import { Moves } from '../../pictures/Moves';
+import type { Palette } from '../../theme/palette';
+import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { pressureNumber } from '../../words/format';
 import { LIMIT_WORDS } from '../../words/limits';
 import { DragStaff } from './DragStaff';
-import { type Shown, NUMERAL_HEIGHT, type Marks, type FollowersProps, readingsIn, FIGURE } from './whatIfValues';
+import {
+  FIGURE,
+  NUMERAL_HEIGHT,
+  VERDICT_HEIGHT,
+  readingsIn,
+  readText,
+  type Marks,
+  type Reading,
+  type Shown,
+} from './whatIfValues';
 
 /** The number, and whether it is inside every limit. */
-export function Standing({ context, axle, units, tried }: Shown) {
-  const triedKpa = tried.use();
-  const past = whatIf(context, axle, triedKpa).limits.filter(({ insideKpa }) => insideKpa < -1e-6);
-  return (
-    <Verdict
-      number={pressureNumber(triedKpa, units)}
-      unit={`${units.pressure}, ${AXLE_WORDS[axle.position].toLowerCase()}, cold`}
-      past={
-        past.length === 0
-          ? null
-          : `Past ${past.map(({ code }) => LIMIT_WORDS[code].name).join(' and ')}: ${LIMIT_WORDS[past[0]!.code].voice}.`
-      }
-    />
-  );
+function verdictOf({ pressureKpa, limits }: WhatIf, units: Shown['units'], palette: Palette) {
+  const past = limits.filter(({ insideKpa }) => insideKpa < -1e-6);
+  const [first, ...more] = past.map(({ code }) => LIMIT_WORDS[code]);
+  const isPast = first !== undefined;
+  return {
+    number: { words: pressureNumber(pressureKpa, units) },
+    verdict: {
+      role: isPast ? 'alert' : 'status',
+      style: { color: isPast ? palette.rust : palette.moss },
+      words: isPast
+        ? `Past ${first.name}${more.length === 0 ? '' : ` and ${more.length} more`}: ${first.voice}.`
+        : 'Inside every limit.',
+    },
+  };
 }
 
-interface VerdictProps {
-  readonly number: string;
-  readonly unit: string;
-  /** Which limits are passed; null inside all of them. */
-  readonly past: string | null;
-}
-
-const Verdict = memo(function Verdict({ number, unit, past }: VerdictProps) {
+export function Standing({ axle, units, trying }: Shown) {
+  const palette = usePalette();
+  const now = trying.live.rest.use();
+  const { number, verdict } = verdictOf(now, units, palette);
   return (
-    <Panel>
-      <FixedBox height={NUMERAL_HEIGHT}>
-        <View style={styles.numeral}>
-          <Text as="numeral">{number}</Text>
-          <Text as="strong">{unit}</Text>
-        </View>
-      </FixedBox>
-      {past === null ? (
-        <Text tone="moss">Inside every limit.</Text>
-      ) : (
-        <Text as="strong" tone="rust" role="alert">
-          {past}
-        </Text>
-      )}
-    </Panel>
+    <Moves by={trying.live} at={(what) => verdictOf(what, units, palette)}>
+      <Panel>
+        <FixedBox height={NUMERAL_HEIGHT}>
+          <View style={styles.numeral}>
+            <Text as="numeral">
+              <span data-part="number">{number.words}</span>
+            </Text>
+            <Text as="strong">{`${units.pressure}, ${AXLE_WORDS[axle.position].toLowerCase()}, cold`}</Text>
+          </View>
+        </FixedBox>
+        <FixedBox height={VERDICT_HEIGHT}>
+          <View>
+            <Text as="strong">
+              <span data-part="verdict" role={verdict.role} style={verdict.style}>
+                {verdict.words}
+              </span>
+            </Text>
+          </View>
+        </FixedBox>
+      </Panel>
+    </Moves>
   );
-});
+}
 
 /** The staff under the finger; on a phone what it comes to stands right beside it. */
 export function StaffPanel({ marks, beside, ...shown }: Shown & { readonly marks: Marks; readonly beside: boolean }) {
-  const { axle, units, tried, held, roadName } = shown;
+  const { axle, units, trying, held, roadName } = shown;
   return (
     <Panel title="Drag the pressure">
       <View style={beside && styles.beside}>
         <View style={beside && styles.staff}>
-          <Dragged axle={axle} marks={marks} tried={tried} units={units} roadName={roadName} />
+          <DragStaff
+            axle={{ name: AXLE_WORDS[axle.position], ...marks }}
+            trying={trying}
+            units={units}
+            roadName={roadName}
+          />
         </View>
-        {beside && <Beside {...shown} />}
+        {beside && <Figures {...shown} />}
       </View>
       <View style={styles.buttons}>
-        <Action label="Keep this beside it" onPress={() => held.set(tried.get())} />
-        <Action label="Back to the plan" onPress={() => tried.set(marks.startKpa)} />
+        <Action label="Keep this beside it" onPress={() => held.set(trying.live.get())} />
+        <Action label="Back to the plan" onPress={() => trying.settle(marks.startKpa)} />
       </View>
     </Panel>
   );
 }
-
-/** The figures that matter most, one below the other, the held one behind. */
-function Beside({ tried, held, ...shown }: Shown) {
-  const triedKpa = useDeferredValue(tried.use());
-  return <Figures triedKpa={triedKpa} heldKpa={held.use()} {...shown} />;
-}
-
-const Figures = memo(function Figures({ context, axle, units, triedKpa, heldKpa }: FollowersProps) {
-  const now = whatIf(context, axle, triedKpa);
-  const other = heldKpa === null ? null : whatIf(context, axle, heldKpa);
-  return (
-    <View style={styles.figures}>
-      {readingsIn(units)
-        .filter(({ name }) => BESIDE.has(name))
-        .map(({ name, read }) => (
-          <Figure key={name} name={name} text={`${read(now) ?? '–'}${other ? ` (${read(other) ?? '–'})` : ''}`} />
-        ))}
-    </View>
-  );
-});
-
-const Figure = memo(function Figure({ name, text }: { readonly name: string; readonly text: string }) {
-  return (
-    <FixedBox width={FIGURE.width} height={FIGURE.height}>
-      <View>
-        <Text as="small" tone="muted">
-          {name}
-        </Text>
-        <Text as="figure">{text}</Text>
-      </View>
-    </FixedBox>
-  );
-});
 
 const BESIDE: ReadonlySet<string> = new Set([
   'Settles by',
@@ -117,20 +102,38 @@ const BESIDE: ReadonlySet<string> = new Set([
   'Fastest here',
 ]);
 
-const Dragged = ({
-  axle,
-  marks,
-  tried,
-  units,
-  roadName,
-}: Pick<Shown, 'axle' | 'tried' | 'units' | 'roadName'> & { readonly marks: Marks }) => (
-  <DragStaff
-    axle={{ name: AXLE_WORDS[axle.position], ...marks, startKpa: tried.use() }}
-    units={units}
-    roadName={roadName}
-    onChange={tried.set}
-  />
-);
+/** In brackets behind the same figure there is no room for it twice. */
+const withoutUnit = (text: string): string => text.split('\u00a0')[0]!;
+
+/** The figures that matter most, one below the other, the held one behind. */
+function Figures({ units, trying, held: heldStore }: Shown) {
+  const now = trying.live.rest.use();
+  const held = heldStore.use();
+  const shown = readingsIn(units).filter(({ name }) => BESIDE.has(name));
+  const textOf = (reading: Reading, what: WhatIf): string =>
+    `${readText(reading, what)}${held ? ` (${withoutUnit(readText(reading, held))})` : ''}`;
+  return (
+    <Moves
+      by={trying.live}
+      at={(what) => Object.fromEntries(shown.map((reading) => [reading.name, { words: textOf(reading, what) }]))}
+    >
+      <View style={styles.figures}>
+        {shown.map((reading) => (
+          <FixedBox key={reading.name} width={FIGURE.width} height={FIGURE.height}>
+            <View>
+              <Text as="small" tone="muted">
+                {reading.name}
+              </Text>
+              <Text as="figure">
+                <span data-part={reading.name}>{textOf(reading, now)}</span>
+              </Text>
+            </View>
+          </FixedBox>
+        ))}
+      </View>
+    </Moves>
+  );
+}
 
 const styles = StyleSheet.create({
   numeral: { flexDirection: 'row', alignItems: 'baseline', gap: 6 },

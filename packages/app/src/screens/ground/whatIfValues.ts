@@ -1,27 +1,47 @@
-import type { AxleContext, AxlePlan, WhatIf } from '@dunlinmoss/core';
-import { axleOnGauge } from '@dunlinmoss/domain';
+import { whatIf, type AxleContext, type AxlePlan, type WhatIf } from '@dunlinmoss/core';
+import type { axleOnGauge } from '@dunlinmoss/domain';
 
+import { createLive, type Live } from '../../pictures/live';
 import type { Units } from '../../settings/preferences';
 import type { Store } from '../../settings/store';
 import { area, length, mass, percent, pressure, speed } from '../../words/format';
+
+/** What the axle would do at the pressure under the finger. */
+export interface Trying {
+  readonly live: Live<WhatIf>;
+  /** While the finger is on it, kPa. */
+  readonly move: (pressureKpa: number) => void;
+  /** When it is off, kPa. */
+  readonly settle: (pressureKpa: number) => void;
+}
+
+export function tryingOf(context: AxleContext, axle: AxlePlan, startKpa: number): Trying {
+  const at = (kpa: number): WhatIf => whatIf(context, axle, kpa);
+  const live = createLive(at(startKpa));
+  return {
+    live,
+    move(kpa) {
+      const next = at(kpa);
+      // Squeezed flat there are no pictures to write into.
+      const drawnAlike = (next.patch === null) === (live.rest.get().patch === null);
+      if (drawnAlike) live.move(next);
+      else live.settle(next);
+    },
+    settle: (kpa) => live.settle(at(kpa)),
+  };
+}
 
 export interface Shown {
   readonly context: AxleContext;
   readonly axle: AxlePlan;
   readonly units: Units;
-  /** The pressure under the finger, kPa. */
-  readonly tried: Store<number>;
-  /** The one that is held beside it, kPa. */
-  readonly held: Store<number | null>;
+  readonly trying: Trying;
+  /** What is kept beside it. */
+  readonly held: Store<WhatIf | null>;
   readonly roadName: string;
 }
 
 export type Marks = ReturnType<typeof axleOnGauge>;
-
-export interface FollowersProps extends Omit<Shown, 'tried' | 'held'> {
-  readonly triedKpa: number;
-  readonly heldKpa: number | null;
-}
 
 export interface Reading {
   readonly name: string;
@@ -53,7 +73,13 @@ export const readingsIn = (units: Units): readonly Reading[] => {
   ];
 };
 
+/** What a reading says, and a dash where there is nothing to read. */
+export const readText = ({ read }: Reading, what: WhatIf | null): string => (what && read(what)) ?? '–';
+
 /** Of a line of large numerals; of a figure with its name above. px. */
 export const NUMERAL_HEIGHT = 56;
+
+/** Two lines. */
+export const VERDICT_HEIGHT = 44;
 
 export const FIGURE = { width: 116, height: 46 };

@@ -23,7 +23,7 @@ export function ProofScreen() {
   const { rows: rigs } = useRows('rigs');
   const { rig, loading: loadingRigs } = useChosenRig(params.rig);
   const { outing } = useOutingOf(rig?.id);
-  const list = useRows('tests', rig ? { rigId: rig.id } : null, ({ rigId }) => rigId === rig?.id);
+  const list = useRows('tests', rig ? { rigId: rig.id } : null);
   if (!rig) {
     return <NeedsRig title="Proof" loading={loadingRigs} why="A test needs a rig: load, tires and placard." />;
   }

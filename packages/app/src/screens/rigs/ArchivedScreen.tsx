@@ -17,23 +17,15 @@ import { BesideList } from './RigScreen';
 export function ArchivedScreen() {
   const palette = usePalette();
   const { rows, loading } = useArchived('rigs');
-  const back = async ({ id, name }: RigRow): Promise<void> => {
-    try {
-      await restoreRow('rigs', id);
-      notify(`${name} is back.`);
-    } catch {
-      notify("The store can't be reached: nothing was changed.");
-    }
+  const back = async (rig: RigRow): Promise<void> => {
+    await restoreRow('rigs', rig);
+    notify(`${rig.name} is back.`);
   };
   const [sure, setSure] = useState<string | null>(null);
   const remove = async (rig: RigRow): Promise<void> => {
-    try {
-      await deleteForGood('rigs', rig);
-      setSure(null);
-      notify(`${rig.name} is deleted.`);
-    } catch {
-      notify("The store can't be reached, or it was changed meanwhile: nothing was deleted.");
-    }
+    await deleteForGood('rigs', rig);
+    setSure(null);
+    notify(`${rig.name} is deleted.`);
   };
   return (
     <BesideList title="Archived rigs">

@@ -4,9 +4,11 @@ import { useEffect, useRef, useState } from 'react';
 
 import { giveFile, saveAsFile, saveFrom } from '../../components/files';
 import { ImportFailed, importArchive, importFile, importLoads, type ImportFailure } from '../../data/imports';
+import { apiHere } from '../../settings/who';
 import { unitsStore } from '../../settings/preferences';
 import { bringDemoBack } from '../../data/demo';
-import { readAgain, useArchived } from '../../data/rows';
+import { useArchived } from '../../data/rows';
+import { readAgain } from '../../data/sync';
 import { Action } from '../../components/Action';
 import { FilePicker } from '../../components/FilePicker';
 import { notify } from '../../components/Notice';
@@ -23,6 +25,7 @@ import {
 } from '../../words/imports';
 import { BesideList } from './RigScreen';
 import { Lines, Rows, type Done } from './ImportLines';
+import { ThisDevice } from './ThisDevice';
 
 type State =
   | { readonly kind: 'idle' }
@@ -111,7 +114,7 @@ export function FilesScreen() {
     });
 
   const saveTable = async (): Promise<void> => {
-    const response = await fetch('/api/v1/export/loads.csv').catch(() => undefined);
+    const response = await fetch(`${apiHere()}/export/loads.csv`).catch(() => undefined);
     if (response?.ok) giveFile('loads.csv', await response.blob());
     else notify("The store can't be reached: nothing to save just now.");
   };
@@ -162,6 +165,7 @@ export function FilesScreen() {
           decimal commas or a “load lb” column.
         </Text>
       </Panel>
+      <ThisDevice />
       <DemoBack />
     </BesideList>
   );
@@ -169,17 +173,21 @@ export function FilesScreen() {
 
 /** The demo machines that were put away, with the way back. */
 function DemoBack() {
-  const { rows } = useArchived('rigs');
+  const { rows, whole } = useArchived('rigs');
   const demo = rows.filter((rig) => rig.demo);
   if (demo.length === 0) return null;
   const back = async (): Promise<void> => {
-    const all = await bringDemoBack(demo);
-    notify(all ? 'The demo machines are back.' : "The store can't be reached: not all of them are back.");
+    await bringDemoBack(demo);
+    notify('The demo machines are back.');
   };
   return (
     <Panel title="Demo">
-      <Text>{`${demo.length === 1 ? 'One demo machine is' : `${demo.length} demo machines are`} put away.`}</Text>
-      <Action label="Bring the demo back" onPress={() => void back()} />
+      <Text>
+        {whole
+          ? `${demo.length === 1 ? 'One demo machine is' : `${demo.length} demo machines are`} put away.`
+          : 'The demo machines are being put away …'}
+      </Text>
+      <Action label="Bring the demo back" disabled={!whole} onPress={() => void back()} />
     </Panel>
   );
 }

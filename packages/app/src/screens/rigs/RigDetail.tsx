@@ -21,6 +21,7 @@ import { wayToFinding, wayToQuestion } from '../../hooks/wayTo';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { Findings } from '../../components/Findings';
+import { History } from '../../components/History';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { archiveAndSay } from '../../components/archiveAndSay';
@@ -184,6 +185,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
             )}
             <Action icon={Archive} label="Archive it" onPress={() => void archive()} />
           </Panel>
+          <History name="rigs" row={rig} />
         </View>
       </View>
     </View>

@@ -17,6 +17,7 @@ import { RigList } from './RigList';
 const BESIDE: readonly { readonly label: string; readonly href: Href }[] = [
   { label: 'Gauges and air tools', href: '/rigs/tools' },
   { label: 'Read a sidewall', href: '/rigs/marking' },
+  { label: 'All machines as a table', href: '/office' },
   { label: 'Wall sheet: all machines by ground', href: '/rigs/wall' },
   { label: 'Files: in and out', href: '/rigs/files' },
   { label: 'Archived rigs', href: '/rigs/archived' },
@@ -55,9 +56,10 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
   const [search, setSearch] = useState('');
   const sought = search.trim();
   const all = useRows('rigs');
-  const found = useRows('rigs', sought === '' ? {} : { search: sought }, ({ name }) =>
-    name.toLowerCase().includes(sought.toLowerCase()),
-  );
+  const found = {
+    ...all,
+    rows: all.rows.filter(({ name }) => name.toLowerCase().includes(sought.toLowerCase())),
+  };
   return (
     <>
       <Unfold label="Gauges, sidewall reader, wall sheet, files, archived rigs">
@@ -70,7 +72,7 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
         <TextField label="Find a rig by name" value={search} onChange={setSearch} />
       )}
       <ListFrame
-        list={sought === '' ? all : found}
+        list={found}
         empty={
           sought === ''
             ? 'No rig yet. A tire size and the pressure on the road are enough for a first number.'

@@ -4,7 +4,7 @@ import { withProof } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 
-import { useAllRows } from '../../data/rows';
+import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { fileName, giveFile } from '../../components/files';
@@ -21,12 +21,9 @@ import { KIND_WORDS } from '../../words/families';
 import { groundName } from '../../words/grounds';
 import { wallGrounds, wallLines, wallSheet, wallTable, type WallOrder } from '../../words/wallSheet';
 
-const ALL = { limit: '100' };
-const every = (): boolean => true;
-
 /** All machines of a kind by all grounds on one sheet, for the wall. */
 export function WallScreen() {
-  const { rows: rigs, loading } = useAllRows('rigs', ALL, every);
+  const { rows: rigs, loading } = useRows('rigs');
   const kinds = [...new Set(rigs.map(({ family }) => familyOf(family).kind))];
   const [chosen, setKind] = useState<Kind>();
   // A farm's wall is what it is most often for.
@@ -48,9 +45,9 @@ export function WallScreen() {
 
 function OfKind({ kind, children }: { readonly kind: Kind; readonly children: React.ReactNode }) {
   const units = unitsStore.use();
-  const { rows: rigs } = useAllRows('rigs', ALL, every);
-  const { rows: tests } = useAllRows('tests', ALL, every);
-  const { rows: outings } = useAllRows('outings', ALL, every);
+  const { rows: rigs } = useRows('rigs');
+  const { rows: tests } = useRows('tests');
+  const { rows: outings } = useRows('outings');
   const [grounds, setGrounds] = useState<readonly GroundCode[]>(() => wallGrounds(kind));
   const [order, setOrder] = useState<WallOrder>('name');
   const [allLoads, setAllLoads] = useState(false);

@@ -39,6 +39,7 @@ export const emptyRig = (code: FamilyCode): Omit<Rig, 'id'> => ({
   school: null,
   beadFloorKpa: null,
   softOnPurposeAt: null,
+  keeperId: null,
   demo: false,
   axles: familyOf(code).axles.map(axleOfTemplate),
   loadCases: [],

@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
 import { Action } from '../../components/Action';
+import { LastBy } from '../../components/LastBy';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
 import { TriangleAlert } from '../../theme/icons';
@@ -53,6 +54,7 @@ export function MachineCard({ entry }: { readonly entry: BoardEntry }) {
           </Text>
         )}
         <Text as="small">{`In the tires: ${inTiresText(entry, units, gaugeStepKpa(units), nowMs)}.`}</Text>
+        <LastBy {...entry} />
       </Press>
       <Text>{sentence}</Text>
       <Action kind={step === 'setPressures' ? 'quiet' : 'main'} label={button} onPress={go} />

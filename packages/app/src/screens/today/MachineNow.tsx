@@ -2,21 +2,24 @@ import { bodyOf } from '@dunlinmoss/contract';
 import { familyOf, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge, gaugeStepKpa, roadGaps, type BoardEntry } from '@dunlinmoss/domain';
 import { useRouter } from 'expo-router';
-import type { ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 
 import { useNow } from '../../data/clock';
 import { saveOuting } from '../../data/outings';
 import { save } from '../../data/outbox';
+import { useRows } from '../../data/rows';
 import { useTestsOf } from '../../data/tests';
 import { Action } from '../../components/Action';
 import { Cautions } from '../../components/Cautions';
+import { LastBy } from '../../components/LastBy';
 import { Numerals } from '../../components/Numerals';
 import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
+import { useKitNotes } from '../../hooks/useKitNotes';
+import { whoStore } from '../../settings/who';
 import { inPairs } from '../../pictures/inPairs';
-import { Staff } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { groundName } from '../../words/grounds';
@@ -26,6 +29,11 @@ import { DemoShelf } from './DemoShelf';
 import { Path } from './OutingPath';
 import { useNext } from './useNext';
 import { speed } from '../../words/format';
+import { later } from '../later';
+
+const Staff = later('Staff');
+const HandOver = later('HandOver');
+const RouteNow = later('RouteNow');
 
 interface MachineNowProps {
   readonly entry: BoardEntry;
@@ -39,8 +47,13 @@ export function MachineNow({ entry, below }: MachineNowProps) {
   const palette = usePalette();
   const { rig, outing, step, wheels } = entry;
   const next = useNext(entry);
+  // A route leads before the outing does; the way back up from below the floor comes before all.
+  const { rows: routes } = useRows('routes', { rigId: rig.id });
+  const onRoute = step !== 'backUp' && routes.some(({ drive }) => drive !== null);
+  const inCrew = whoStore.use().crewId !== null;
   const { units, plan } = next;
   const tests = useTestsOf(rig.id);
+  const kit = useKitNotes(rig, step === 'setPressures' ? next.numbers : [], units);
   const { kind } = familyOf(rig.family);
   const onBicycle = kind === 'bicycle';
   const stepKpa = gaugeStepKpa(units);
@@ -93,26 +106,28 @@ export function MachineNow({ entry, below }: MachineNowProps) {
             </Panel>
           )}
           {plan && outing && <Cautions plan={plan} severity="danger" />}
-          {outing && step !== 'goOn' && step !== 'standsLow' && (
+          {outing && !onRoute && step !== 'goOn' && step !== 'standsLow' && (
             <Path step={step === 'endOuting' ? 'airUp' : step} kind={kind} />
           )}
           {plan && (
             <Panel title="Pressures">
-              {inPairs(plan.axles).map((pair) => (
-                <Staff
-                  key={pair[0]!.position}
-                  axles={pair.map((axle) => {
-                    const set = outing?.pressures.find(({ position }) => position === axle.position);
-                    return {
-                      name: AXLE_WORDS[axle.position],
-                      ...axleOnGauge(axle, units),
-                      ...(set && { startKpa: set.pressureKpa }),
-                    };
-                  })}
-                  units={units}
-                  palette={palette}
-                />
-              ))}
+              <Suspense>
+                {inPairs(plan.axles).map((pair) => (
+                  <Staff
+                    key={pair[0]!.position}
+                    axles={pair.map((axle) => {
+                      const set = outing?.pressures.find(({ position }) => position === axle.position);
+                      return {
+                        name: AXLE_WORDS[axle.position],
+                        ...axleOnGauge(axle, units),
+                        ...(set && { startKpa: set.pressureKpa }),
+                      };
+                    })}
+                    units={units}
+                    palette={palette}
+                  />
+                ))}
+              </Suspense>
             </Panel>
           )}
           {below}
@@ -125,20 +140,32 @@ export function MachineNow({ entry, below }: MachineNowProps) {
           ? `${rig.name} · ${groundName(outing.groundCode)} · ${stateText(outing, rig.family).toLowerCase()}`
           : 'No outing is under way with it.'}
       </Text>
+      <Suspense>
+        <RouteNow rig={rig} />
+      </Suspense>
       <Panel>
-        <Text as="label" tone={step === 'standsLow' ? 'rust' : 'moss'}>
-          Next
-        </Text>
-        <Text as="heading">{next.sentence}</Text>
-        {next.numbers.length > 0 && <Numerals units={units} axles={next.numbers} />}
-        <Action kind="main" label={next.button} onPress={next.go} />
-        {step === 'setPressures' && plan && (
-          <Action
-            label="See why, or say it is set"
-            onPress={() =>
-              router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: outing!.groundCode } })
-            }
-          />
+        {!onRoute && (
+          <>
+            <Text as="label" tone={step === 'standsLow' ? 'rust' : 'moss'}>
+              Next
+            </Text>
+            <Text as="heading">{next.sentence}</Text>
+            {next.numbers.length > 0 && <Numerals units={units} axles={next.numbers} />}
+            {kit.map((text) => (
+              <Text key={text} as="small" role="alert">
+                {text}
+              </Text>
+            ))}
+            <Action kind="main" label={next.button} onPress={next.go} />
+            {step === 'setPressures' && plan && (
+              <Action
+                label="See why, or say it is set"
+                onPress={() =>
+                  router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: outing!.groundCode } })
+                }
+              />
+            )}
+          </>
         )}
         {soft && !onBicycle && (
           <>
@@ -152,6 +179,12 @@ export function MachineNow({ entry, below }: MachineNowProps) {
           </>
         )}
         <Text as="small" tone="muted">{`In the tires, cold: ${inTiresText(entry, units, stepKpa, nowMs)}.`}</Text>
+        <LastBy {...entry} />
+        {inCrew && (
+          <Suspense>
+            <HandOver rig={rig} />
+          </Suspense>
+        )}
       </Panel>
     </Page>
   );

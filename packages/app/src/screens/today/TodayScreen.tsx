@@ -1,17 +1,22 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { Suspense } from 'react';
 import { StyleSheet, View } from 'react-native';
 
+import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { useWide } from '../../theme/useWide';
 import { useBoard } from '../../hooks/useBoard';
+import { later } from '../later';
 import { DemoShelf } from './DemoShelf';
 import { MachineCard } from './MachineCard';
 import { MachineNow } from './MachineNow';
-import { StartOuting } from './StartOuting';
 import { ToCome } from './ToCome';
+
+const StartOuting = later('StartOuting');
+const RouteNow = later('RouteNow');
 
 /** Every machine that is out, the most pressing first; one alone fills the screen. */
 export function TodayScreen() {
@@ -19,7 +24,10 @@ export function TodayScreen() {
   const { rig: chosen } = useLocalSearchParams<{ rig?: string }>();
   const wide = useWide();
   const { board, loading } = useBoard();
-  if (loading) {
+  const { rows: routes, loading: routesWait } = useRows('routes');
+  const { rows: rigs } = useRows('rigs');
+  const onRoute = rigs.filter(({ id }) => routes.some(({ rigId, drive }) => rigId === id && drive !== null));
+  if (loading || routesWait) {
     return (
       <Page title="Today">
         <Loading />
@@ -27,9 +35,29 @@ export function TodayScreen() {
     );
   }
   const { now, toCome } = board;
-  if (now.length === 0) return <StartOuting toCome={toCome} />;
+  if (now.length === 0) {
+    return onRoute.length === 0 ? (
+      <StartOuting toCome={toCome} />
+    ) : (
+      <Page title="Today" result={<ToCome outings={toCome} />}>
+        <DemoShelf />
+        {onRoute.map((rig) => (
+          <Suspense key={rig.id}>
+            <Text as="strong">{rig.name}</Text>
+            <RouteNow rig={rig} />
+          </Suspense>
+        ))}
+        <Action label="Another outing" onPress={() => router.navigate('/outing')} />
+      </Page>
+    );
+  }
   const one = now.length === 1 ? now[0] : now.find(({ rig }) => rig.id === chosen);
-  const another = <Action label="Another outing" onPress={() => router.navigate('/outing')} />;
+  const another = (
+    <View style={styles.list}>
+      <Action label="Another outing" onPress={() => router.navigate('/outing')} />
+      {wide && <Action label="All machines as a table" onPress={() => router.navigate('/office')} />}
+    </View>
+  );
   if (one) {
     return (
       <MachineNow
@@ -59,6 +87,9 @@ export function TodayScreen() {
     <Page title="Today" action={another} result={wide ? cards : coming}>
       <DemoShelf />
       <Text tone="muted">{`${now.length} machines, the most pressing first.`}</Text>
+      {onRoute.map((rig) => (
+        <Action key={rig.id} label={`${rig.name}: its route`} onPress={() => router.setParams({ rig: rig.id })} />
+      ))}
       {wide ? coming : cards}
     </Page>
   );

@@ -1,1 +1,3 @@
-export { CompareScreen as default } from '../../../screens/ground/CompareScreen';
+import { later } from '../../../screens/later';
+
+export default later('CompareScreen');

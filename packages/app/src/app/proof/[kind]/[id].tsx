@@ -1,1 +1,3 @@
-export { RoutineScreen as default } from '../../../screens/proof/RoutineScreen';
+import { later } from '../../../screens/later';
+
+export default later('RoutineScreen');

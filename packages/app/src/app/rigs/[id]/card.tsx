@@ -1,1 +1,3 @@
-export { CardScreen as default } from '../../../screens/rigs/CardScreen';
+import { later } from '../../../screens/later';
+
+export default later('CardScreen');

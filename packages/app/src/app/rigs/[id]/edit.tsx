@@ -1,1 +1,3 @@
-export { RigEditScreen as default } from '../../../screens/rigs/RigScreen';
+import { later } from '../../../screens/later';
+
+export default later('RigEditScreen');

@@ -1,1 +1,3 @@
-export { RigScreen as default } from '../../../screens/rigs/RigScreen';
+import { later } from '../../../screens/later';
+
+export default later('RigScreen');

@@ -1,1 +1,3 @@
-export { PressureCardScreen as default } from '../../../screens/ground/PressureCardScreen';
+import { later } from '../../../screens/later';
+
+export default later('PressureCardScreen');

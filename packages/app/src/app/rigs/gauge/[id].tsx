@@ -1,1 +1,3 @@
-export { GaugeScreen as default } from '../../../screens/rigs/GaugeScreen';
+import { later } from '../../../screens/later';
+
+export default later('GaugeScreen');

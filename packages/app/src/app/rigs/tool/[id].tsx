@@ -1,1 +1,3 @@
-export { ToolScreen as default } from '../../../screens/rigs/ToolScreen';
+import { later } from '../../../screens/later';
+
+export default later('ToolScreen');

@@ -146,12 +146,17 @@ export function PhotoMeasure({ units, onAccept }: PhotoMeasureProps) {
 /** Keeps the photo; null where this browser keeps none, which is said. */
 async function kept(bench: PhotoBench): Promise<string | null> {
   const id = newId();
+  if (await keepPhoto(id, bench)) return id;
+  notify('The measures are taken. This browser could not keep the photo.');
+  return null;
+}
+
+/** False where the photo can’t be made, kept or sent. */
+async function keepPhoto(id: string, bench: PhotoBench): Promise<boolean> {
   try {
-    await savePhoto(id, await bench.kept());
-    return id;
+    return await savePhoto(id, await bench.kept());
   } catch {
-    notify('The measures are taken. This browser could not keep the photo.');
-    return null;
+    return false;
   }
 }
 

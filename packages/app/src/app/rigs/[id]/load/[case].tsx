@@ -1,1 +1,3 @@
-export { LoadScreen as default } from '../../../../screens/rigs/RigScreen';
+import { later } from '../../../../screens/later';
+
+export default later('LoadScreen');

@@ -1,0 +1,80 @@
+const fs = require('node:fs');
+const path = require('node:path');
+
+/*
+ * Our packages have one barrel each, and a bundler takes all of a barrel for one name of it. This Babel plugin reads the
+ * barrels and has every import go to the file that the name comes from: the first page then loads what it uses, and a
+ * worker of a few functions does not carry the schemas of everything.
+ */
+
+const PACKAGES = path.resolve(__dirname, '..');
+const BARRELS = Object.fromEntries(
+  ['core', 'contract', 'domain'].map((name) => [`@dunlinmoss/${name}`, path.join(PACKAGES, name, 'src/index.ts')]),
+);
+
+/** The same for two libraries of which one name is used, each in a file of its own as its default. */
+const ROOT = path.resolve(PACKAGES, '..', 'node_modules');
+const SINGLE = {
+  uuid: { v7: path.join(ROOT, 'uuid/dist/v7.js') },
+  'd3-random': Object.fromEntries(
+    ['Gamma', 'Lcg', 'Normal', 'Uniform'].map((name) => [
+      `random${name}`,
+      path.join(ROOT, `d3-random/src/${name.toLowerCase()}.js`),
+    ]),
+  ),
+};
+
+/** Where each name of a barrel comes from: `{ psi: '/…/units/units' }`. */
+function namesOf(barrel) {
+  const names = new Map();
+  const text = fs.readFileSync(barrel, 'utf8');
+  for (const [, listed, from] of text.matchAll(/export (?:type )?\{([^}]*)\} from '([^']+)'/g)) {
+    for (const each of listed.split(',')) {
+      const [name, alias] = each
+        .trim()
+        .replace(/^type /, '')
+        .split(/ as /);
+      if (name) names.set(alias ?? name, { name, file: path.join(path.dirname(barrel), from) });
+    }
+  }
+  return names;
+}
+
+/** What the barrels say, and what is done with it, for the key of what was bundled before. */
+const saidByBarrels = () =>
+  [__filename, ...Object.values(BARRELS)].map((barrel) => fs.readFileSync(barrel, 'utf8')).join('\n');
+
+function plugin({ types: t }) {
+  const known = new Map([
+    ...Object.entries(BARRELS).map(([name, barrel]) => [name, namesOf(barrel)]),
+    ...Object.entries(SINGLE).map(([name, files]) => [
+      name,
+      new Map(Object.entries(files).map(([each, file]) => [each, { name: 'default', file }])),
+    ]),
+  ]);
+  return {
+    name: 'past-the-barrels',
+    visitor: {
+      ImportDeclaration(at, { filename }) {
+        const names = known.get(at.node.source.value);
+        if (!names || at.node.importKind === 'type') return;
+        const byFile = new Map();
+        for (const each of at.node.specifiers) {
+          if (!t.isImportSpecifier(each) || each.importKind === 'type') continue;
+          const found = names.get(each.imported.name);
+          // Only a type, or not of the barrel: the compiler says which.
+          if (!found) return;
+          const to = path.relative(path.dirname(filename), found.file).split(path.sep).join('/');
+          const file = to.startsWith('.') ? to : `./${to}`;
+          const specifier = t.importSpecifier(t.identifier(each.local.name), t.identifier(found.name));
+          byFile.set(file, [...(byFile.get(file) ?? []), specifier]);
+        }
+        at.replaceWithMultiple(
+          [...byFile].map(([file, specifiers]) => t.importDeclaration(specifiers, t.stringLiteral(file))),
+        );
+      },
+    },
+  };
+}
+
+module.exports = Object.assign(plugin, { saidByBarrels });

@@ -1,0 +1,46 @@
+import type { ResourceName } from '@dunlinmoss/contract';
+import { useEffect } from 'react';
+import { preload } from 'swr';
+
+import { reachStore } from './client';
+import { outboxReady, startOutbox } from './outbox';
+import { kindStore, loadKind, startReplica, syncStore } from './replica';
+import { syncNow } from './sync';
+
+/** What the first screen shows. */
+const FIRST: readonly ResourceName[] = ['rigs', 'outings', 'airings', 'readings', 'tests', 'routes'];
+
+/** Some browsers don't say when they are idle: then after so long, ms. */
+const SOON_MS = 200;
+/** Whatever else is going on, ms. */
+const AT_LATEST_MS = 2_000;
+
+/** Asks for all that the first screen needs, from the store of this device and from the server, before anything is drawn. */
+export function beginData(): void {
+  startReplica();
+  startOutbox();
+  void outboxReady().then(() => FIRST.forEach((name) => void loadKind(name)));
+  // Away is told elsewhere.
+  Promise.resolve(preload('changes', syncNow)).catch(() => undefined);
+}
+
+/** Does something once the first screen stands with its rows, or there are none to be had: nobody waits for it. */
+export function useBehind(run: () => void): void {
+  const sync = syncStore.use();
+  const reached = reachStore.use();
+  const loaded = FIRST.map((name) => kindStore(name).use().loaded).every(Boolean);
+  const stands = loaded && sync !== undefined && (sync?.filled === true || !reached);
+  useEffect(() => {
+    if (!stands) return undefined;
+    let waits = requestAnimationFrame(() => {
+      // Not before it is drawn.
+      waits = requestAnimationFrame(() => whenIdle(run));
+    });
+    return () => cancelAnimationFrame(waits);
+  }, [stands, run]);
+}
+
+function whenIdle(run: () => void): void {
+  if ('requestIdleCallback' in globalThis) requestIdleCallback(run, { timeout: AT_LATEST_MS });
+  else setTimeout(run, SOON_MS);
+}

@@ -1,0 +1,66 @@
+import { deflectionMm, isTrailer, levers, rutDepthM, shareDrivenOn } from '@dunlinmoss/core';
+import { bulb } from '@dunlinmoss/core/bulb';
+import { axleOnField, axlesInTrack, FIELD_DEPTHS, leastFor } from '@dunlinmoss/domain';
+import { memo } from 'react';
+
+import { Bulb, BULB } from '../../pictures/Bulb';
+import { usePalette } from '../../theme/useLight';
+import { DEPTH_WORDS } from '../../words/depth';
+import { length, percent } from '../../words/format';
+import { DepthResult } from './DepthResult';
+import { workedOut, type Work } from './depthWork';
+
+/** What the levers try: leaving a quarter of the load behind, and waiting some days. */
+const LESS_LOAD = 0.25;
+const WAIT_DAYS = 4;
+
+/** The bulb below the tire. */
+export const Picture = memo(function Picture({ work }: { readonly work: Work }) {
+  const palette = usePalette();
+  const { units } = work.question;
+  const { axle, soil, depths, pressed } = workedOut(work);
+  const atM = pressed.worstAtM;
+  return (
+    <Bulb
+      axle={axle}
+      bands={bulb(axle, soil, pressed, { atM, ...BULB })}
+      atM={atM}
+      lines={FIELD_DEPTHS.map((depth) => ({ name: DEPTH_WORDS[depth].toLowerCase(), depthM: depths[depth] }))}
+      label={`Soil that gives way below the tire: ${pressed.depths.map(({ depthM, chance }) => `${length(1000 * depthM, units)} ${percent(chance)}`).join(', ')}`}
+      units={units}
+      palette={palette}
+    />
+  );
+});
+
+/** What it comes to in words, and what helps. */
+export const Answer = memo(function Answer({ work }: { readonly work: Work }) {
+  const { question, plan, contexts, at, field, cone } = work;
+  const { axle, soil, depthsM, pressed, pressureKpa } = workedOut(work);
+  const context = contexts[at]!;
+  const helps = levers({
+    axle,
+    field: soil,
+    depthsM,
+    leastKpa: leastFor(context),
+    lessLoad: LESS_LOAD,
+    waitDays: WAIT_DAYS,
+    fewestPasses: axlesInTrack(question.rig, contexts, at),
+    takesDuals: !isTrailer(context.axle.position),
+  });
+  const bendM = deflectionMm(context.build, axle.tire.loadKg, pressureKpa) / 1000;
+  const share = shareDrivenOn(
+    contexts.map((_, index) => axleOnField(question.rig, contexts, index, plan.axles[index]!.startKpa, field.times)),
+    field.workingWidthMm / 1000,
+  );
+  return (
+    <DepthResult
+      pressed={pressed}
+      helps={helps}
+      share={share}
+      rutM={cone && rutDepthM(axle.tire, bendM, cone.coneKpa)}
+      field={field}
+      units={question.units}
+    />
+  );
+});

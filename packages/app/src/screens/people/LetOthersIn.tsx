@@ -1,0 +1,33 @@
+import { letOthersIn } from '../../data/people';
+import { Action } from '../../components/Action';
+import { Panel } from '../../components/Panel';
+import { Text } from '../../components/Text';
+import { CredentialFields, useCredentials } from './CredentialFields';
+import { Trouble } from './Trouble';
+import { useAsked } from './useAsked';
+
+/** One person alone is asked nothing; this is how that changes. */
+export function LetOthersIn() {
+  const { value, setValue, whole } = useCredentials();
+  const asked = useAsked();
+  return (
+    <Panel title="Let others in">
+      <Text>
+        Until now Dunlinmoss has one person here, who is asked nothing. Let others in, and everybody signs in with a
+        name and a pass-phrase, you first. All that is here stays yours.
+      </Text>
+      <Text as="small" tone="muted">
+        Then you make a crew, invite people with a link or a code for their camera, and share machines with them. This
+        can’t be turned back.
+      </Text>
+      <CredentialFields value={value} onChange={setValue} problem={asked.problem} isNew />
+      <Trouble {...asked} />
+      <Action
+        kind="main"
+        label="Let others in"
+        disabled={asked.busy || value.name.trim() === '' || value.passphrase === ''}
+        onPress={() => void asked.run(() => letOthersIn(whole))}
+      />
+    </Panel>
+  );
+}

@@ -1,0 +1,49 @@
+/*
+ * Every screen but the first, in one file of its own that is fetched right after the first page is drawn and kept by the
+ * shell. One file, since whatever two files share would be loaded with the first page.
+ */
+export { AirScreen } from './air/AirScreen';
+export { AirInScreen, AirOutScreen } from './air/AiringScreen';
+export { CentralScreen } from './air/CentralScreen';
+export { LevelScreen } from './air/LevelScreen';
+export { LogScreen } from './air/LogScreen';
+export { RoadScreen } from './air/RoadScreen';
+export { ToolsComparedScreen } from './air/ToolsComparedScreen';
+export { WatchScreen } from './air/WatchScreen';
+export { BookScreen } from './book/BookScreen';
+export { OutingScreen } from './book/OutingScreen';
+export { WaitingScreen } from './book/WaitingScreen';
+export { CompareScreen } from './ground/CompareScreen';
+export { CurveScreen } from './ground/CurveScreen';
+export { DayScreen } from './ground/DayScreen';
+export { RouteNow } from './ground/RouteNow';
+export { RouteScreen } from './ground/RouteScreen';
+export { DepthScreen } from './ground/DepthScreen';
+export { GroundScreen } from './ground/GroundScreen';
+export { PressureCardScreen } from './ground/PressureCardScreen';
+export { WhatIfScreen } from './ground/WhatIfScreen';
+export { OfficeScreen } from './office/OfficeScreen';
+export { SeasonScreen } from './office/SeasonScreen';
+export { CrewScreen } from './people/CrewScreen';
+export { HandOver } from './people/HandOver';
+export { JoinScreen } from './people/JoinScreen';
+export { LeftCrewScreen } from './people/LeftCrewScreen';
+export { SignInScreen } from './people/SignInScreen';
+export { LearnedScreen } from './proof/LearnedScreen';
+export { ProofScreen } from './proof/ProofScreen';
+export { RoutineScreen } from './proof/RoutineScreen';
+export { ArchivedScreen } from './rigs/ArchivedScreen';
+export { CardScreen } from './rigs/CardScreen';
+export { FilesScreen } from './rigs/FilesScreen';
+export { GaugeScreen } from './rigs/GaugeScreen';
+export { MarkingScreen } from './rigs/MarkingScreen';
+export { LoadScreen, NewRigScreen, RigEditScreen, RigScreen, SidewallScreen } from './rigs/RigScreen';
+export { RigsScreen } from './rigs/RigsScreen';
+export { ToolScreen } from './rigs/ToolScreen';
+export { ToolsScreen } from './rigs/ToolsScreen';
+export { WallScreen } from './rigs/WallScreen';
+export { StartOuting } from './today/StartOuting';
+export { Staff } from '../pictures/Staff';
+export { followPeople } from '../data/people';
+export { takeOldOutbox } from '../data/oldOutbox';
+export { KeysDialog } from '../components/KeysDialog';

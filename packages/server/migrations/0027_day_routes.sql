@@ -1,0 +1,31 @@
+-- A day of several grounds: which pressures, and where to stop. Stretches, track and what is under way are JSON, which the
+-- contract guards both ways: nothing is searched in them.
+CREATE TABLE IF NOT EXISTS day_routes (
+  owner_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  revision INT UNSIGNED NOT NULL,
+  name VARCHAR(60) NOT NULL,
+  rig_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  kept_at DATETIME(3) NOT NULL,
+  starts_at_min SMALLINT UNSIGNED NULL,
+  plan VARCHAR(20) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  bog_min DOUBLE NULL,
+  pull_over_min DOUBLE NULL,
+  central BOOLEAN NOT NULL,
+  prices JSON NOT NULL,
+  stretches JSON NOT NULL,
+  track JSON NOT NULL,
+  drive JSON NOT NULL,
+  saved_by CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NULL,
+  created_at DATETIME(3) NOT NULL,
+  updated_at DATETIME(3) NOT NULL,
+  deleted_at DATETIME(3) NULL,
+  archived BOOLEAN AS (deleted_at IS NOT NULL) VIRTUAL INVISIBLE,
+  changed_at DATETIME(3) NOT NULL INVISIBLE DEFAULT CURRENT_TIMESTAMP(3) ON UPDATE CURRENT_TIMESTAMP(3),
+  PRIMARY KEY (owner_id, id),
+  KEY day_routes_listed (owner_id, archived, kept_at, id),
+  KEY day_routes_of_rig (owner_id, rig_id, archived, kept_at, id),
+  KEY day_routes_changed (owner_id, changed_at, id),
+  CONSTRAINT day_routes_owner FOREIGN KEY (owner_id) REFERENCES owners (id),
+  CONSTRAINT day_routes_rig FOREIGN KEY (owner_id, rig_id) REFERENCES rigs (owner_id, id)
+) ENGINE = InnoDB DEFAULT CHARACTER SET utf8mb4;
