@@ -73,6 +73,7 @@ test('a day without a signal, from a new rig to the Book, over reloads; then all
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
   await action(page, 'It is set').click();
   await action(page, 'Keep these pressures').click();
+  await expect(page.getByText('Air is out. Prove it with a tape')).toBeVisible();
   await page.reload();
   await page.goto('/');
   await expect(page.getByText('Air is out. Prove it with a tape')).toBeVisible();

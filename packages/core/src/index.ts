@@ -262,6 +262,57 @@ export {
   type TapeContact,
 } from './proof/tape';
 export { failure, success, type Result } from './result/result';
+export {
+  atStart,
+  driveOn,
+  FRAME_S,
+  PACES,
+  type DriveEnd,
+  type DriveOrder,
+  type DriveRun,
+  type DriveState,
+  type Frame,
+  type Pace,
+} from './rehearsal/drive';
+export {
+  canRehearse,
+  drivenRig,
+  REHEARSED_KINDS,
+  type DrivenAxle,
+  type DrivenRig,
+  type RehearsedKind,
+} from './rehearsal/drivenRig';
+export { lessonOf, LESSONS, lessonsFor, type LessonCode } from './rehearsal/lessons/registry';
+export type { Lesson } from './rehearsal/lessons/lesson';
+export { wayOf, type Lie, type Way } from './rehearsal/lie';
+export {
+  isOver,
+  rehearse,
+  USUAL_SOFTNESS,
+  type Choice,
+  type ChoiceCode,
+  type Expected,
+  type ExpectedSoftness,
+  type Moment,
+  type Rehearsal,
+  type RehearsalInput,
+  type Scene,
+} from './rehearsal/scene';
+export {
+  FIT_WARMTH_C,
+  LIMP_KM,
+  limpHome,
+  limpIsOver,
+  type Limp,
+  type LimpChoice,
+  type LimpCode,
+  type LimpFrame,
+  type LimpInput,
+  type LimpMoment,
+  type LimpScene,
+} from './rehearsal/limpHome';
+export { softestClimbed, softnessAfter, softnessOfRut, type SoftnessSeen } from './rehearsal/ownSoftness';
+export { mechanismOf, ofPlaces, twinOf, verdictOn, type Mechanism, type Verdict } from './rehearsal/verdict';
 export { canBog, SURENESS, type Sureness } from './route/bogging';
 export {
   planRoute,

@@ -1,7 +1,6 @@
 import { airPressureKpaAbs } from '../atmosphere/airPressure';
 import { leastSquares } from '../numerics/leastSquares';
-
-const KELVIN = 273.15;
+import { CELSIUS_ZERO_K } from '../units/units';
 
 /** One reading of one wheel, by a monitor with its temperature or by hand without. */
 export interface WatchedReading {
@@ -77,7 +76,9 @@ export function leakTest({ readings, altitudeM, coldTempC, noiseKpa }: LeakTestI
   const last = readings.at(-1);
   const recent = last ? readings.filter(({ atH }) => atH >= last.atH - LEAK_WINDOW_H) : [];
   const cold = recent.map(({ pressureKpa, tempC }) =>
-    tempC === null ? pressureKpa : ((pressureKpa + outside) * (coldTempC + KELVIN)) / (tempC + KELVIN) - outside,
+    tempC === null
+      ? pressureKpa
+      : ((pressureKpa + outside) * (coldTempC + CELSIUS_ZERO_K)) / (tempC + CELSIUS_ZERO_K) - outside,
   );
   const hours = recent.map(({ atH }) => atH - last!.atH);
   const span = hours.length > 0 ? -hours[0]! : 0;
@@ -94,7 +95,7 @@ export function leakTest({ readings, altitudeM, coldTempC, noiseKpa }: LeakTestI
 
   const slopes = tempSlopes(recent);
   const lagTerm = recent.map(({ tempC }, index) =>
-    tempC === null ? 0 : ((cold[index]! + outside) * slopes[index]!) / (tempC + KELVIN),
+    tempC === null ? 0 : ((cold[index]! + outside) * slopes[index]!) / (tempC + CELSIUS_ZERO_K),
   );
   const useLag = varianceOf(lagTerm) > 1e-6;
   const columns = useLag ? [hours.map(() => 1), hours, lagTerm] : [hours.map(() => 1), hours];
@@ -114,7 +115,7 @@ export function leakTest({ readings, altitudeM, coldTempC, noiseKpa }: LeakTestI
   const z = lossKpaPerH / lossErrorKpaPerH;
   const leaks = z > LEAK_Z && lossKpaPerH * span > LEAST_LOSS_IN_NOISE * noiseKpa;
   const blind = recent.some(({ tempC }) => tempC === null);
-  const perC = (coefficients[0]! + outside) / (coldTempC + KELVIN);
+  const perC = (coefficients[0]! + outside) / (coldTempC + CELSIUS_ZERO_K);
   const explained = blind && lossKpaPerH <= COOLS_C_PER_H * perC && lossKpaPerH * span <= COOLS_C * perC;
   return {
     verdict: !leaks ? 'noLeak' : explained ? 'cannotTell' : 'leak',

@@ -1,10 +1,10 @@
+import { CELSIUS_ZERO_K } from '../units/units';
+
 /** Heat capacity ratio of dry air. Exact enough for a field tool; the closed forms below are made for just this value. */
 export const GAMMA = 1.4;
 
 /** Specific gas constant of dry air, J/(kg K). Published: ICAO / ISO 2533 standard atmosphere (from memory). */
 export const R_AIR = 287.053;
-
-const KELVIN = 273.15;
 
 /**
  * Outside over inside absolute pressure below which a flow through a hole is choked: the outside has no say in it.
@@ -45,7 +45,7 @@ export interface OrificeFlow {
  */
 export function massFlowKgPerS(flow: OrificeFlow): number {
   const { areaMm2, insideKpaAbs, outsideKpaAbs, tempC, dischargeCoefficient } = flow;
-  const choked = (CHOKED_FLOW * areaMm2 * 1e-6 * insideKpaAbs * 1000) / Math.sqrt(R_AIR * (tempC + KELVIN));
+  const choked = (CHOKED_FLOW * areaMm2 * 1e-6 * insideKpaAbs * 1000) / Math.sqrt(R_AIR * (tempC + CELSIUS_ZERO_K));
   return dischargeCoefficient * choked * flowShare(outsideKpaAbs / insideKpaAbs);
 }
 
@@ -56,4 +56,4 @@ export function massFlowKgPerS(flow: OrificeFlow): number {
  * @example a 3 mm hole with a coefficient of 0.8 at 20 °C: 1.12 L/s
  */
 export const conductanceLPerS = (areaMm2: number, dischargeCoefficient: number, tempC: number): number =>
-  dischargeCoefficient * areaMm2 * 1e-6 * CHOKED_FLOW * Math.sqrt(R_AIR * (tempC + KELVIN)) * 1000;
+  dischargeCoefficient * areaMm2 * 1e-6 * CHOKED_FLOW * Math.sqrt(R_AIR * (tempC + CELSIUS_ZERO_K)) * 1000;

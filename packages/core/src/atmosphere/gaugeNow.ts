@@ -1,6 +1,5 @@
 import { airPressureKpaAbs } from './airPressure';
-
-const KELVIN = 273.15;
+import { CELSIUS_ZERO_K } from '../units/units';
 
 /** Where and how warm a tire is while it is read. */
 export interface TireConditions {
@@ -20,11 +19,11 @@ export interface TireConditions {
  */
 export function gaugeNowKpa(coldKpa: number, { coldTempC, tireTempC, altitudeM }: TireConditions): number {
   const outside = airPressureKpaAbs(altitudeM);
-  return ((coldKpa + outside) * (tireTempC + KELVIN)) / (coldTempC + KELVIN) - outside;
+  return ((coldKpa + outside) * (tireTempC + CELSIUS_ZERO_K)) / (coldTempC + CELSIUS_ZERO_K) - outside;
 }
 
 /** The cold pressure of a tire on which a gauge shows so much, kPa: `gaugeNowKpa` turned round. */
 export function coldKpa(shownKpa: number, { coldTempC, tireTempC, altitudeM }: TireConditions): number {
   const outside = airPressureKpaAbs(altitudeM);
-  return ((shownKpa + outside) * (coldTempC + KELVIN)) / (tireTempC + KELVIN) - outside;
+  return ((shownKpa + outside) * (coldTempC + CELSIUS_ZERO_K)) / (tireTempC + CELSIUS_ZERO_K) - outside;
 }

@@ -211,7 +211,7 @@ export function routeInput(route: RouteBody, context: RouteContext): Result<Rout
 }
 
 /** The person's own tools, by everything that was timed with them. */
-function routeTools(
+export function routeTools(
   { central, pullOverMin }: Pick<RouteBody, 'central' | 'pullOverMin'>,
   { rig, airings, outTool, inTool, altitudeM }: RouteContext,
 ): RouteTools {
