@@ -135,6 +135,20 @@ export default defineConfig([
     ignores: ['**/*.test.{ts,tsx}'],
     rules: { 'import/no-restricted-paths': ['error', { zones: ZONES }] },
   },
+  {
+    files: ['packages/app/src/screens/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          name: 'expo-router',
+          importNames: ['useRouter'],
+          message: 'What leads on after a save must not drag anybody back: useRouter of hooks.',
+        },
+      ],
+    },
+  },
   { files: ['**/*.{mjs,js}'], languageOptions: { globals: globals.node } },
   // What it has the page do runs in the page.
   { files: ['scripts/screenshots.mjs', 'scripts/bench/browser.mjs'], languageOptions: { globals: globals.browser } },

@@ -87,9 +87,10 @@ export async function settled(page: Page): Promise<void> {
 /** The big numbers of one axle. */
 export const axle = (page: Page, name: 'Front' | 'Rear'): Locator => page.getByRole('group', { name: `${name} axle` });
 
-// In full: "It is set" is also in "See why, or say it is set", which still stands while the next screen is drawn.
+// As it begins: "it is set" also ends "See why, or say it is set", which still stands while the next screen is drawn.
 export const action = (page: Page, name: string | RegExp): Locator =>
-  page.getByRole('button', { name, exact: typeof name === 'string' });
+  page.getByRole('button', { name: typeof name === 'string' ? beginning(name) : name });
+const beginning = (name: string): RegExp => new RegExp(`^${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`);
 
 /** Starts and stops the wheel one stands at, and keeps what the gauge reads then. */
 export async function letOut(page: Page, reads: string): Promise<void> {

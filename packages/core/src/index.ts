@@ -275,6 +275,7 @@ export {
   type Pace,
 } from './rehearsal/drive';
 export {
+  bellyOf,
   canRehearse,
   drivenRig,
   REHEARSED_KINDS,
@@ -288,11 +289,9 @@ export { wayOf, type Lie, type Way } from './rehearsal/lie';
 export {
   isOver,
   rehearse,
-  USUAL_SOFTNESS,
   type Choice,
   type ChoiceCode,
   type Expected,
-  type ExpectedSoftness,
   type Moment,
   type Rehearsal,
   type RehearsalInput,
@@ -303,6 +302,7 @@ export {
   LIMP_KM,
   limpHome,
   limpIsOver,
+  riseKpa,
   type Limp,
   type LimpChoice,
   type LimpCode,
@@ -311,7 +311,13 @@ export {
   type LimpMoment,
   type LimpScene,
 } from './rehearsal/limpHome';
-export { softestClimbed, softnessAfter, softnessOfRut, type SoftnessSeen } from './rehearsal/ownSoftness';
+export {
+  softnessSeen,
+  USUAL_SOFTNESS,
+  type ExpectedSoftness,
+  type GroundAttempt,
+  type OwnSoftness,
+} from './rehearsal/ownSoftness';
 export { mechanismOf, ofPlaces, twinOf, verdictOn, type Mechanism, type Verdict } from './rehearsal/verdict';
 export { canBog, SURENESS, type Sureness } from './route/bogging';
 export {

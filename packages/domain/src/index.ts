@@ -96,7 +96,6 @@ export { limitsOfTest } from './proof/testLimits';
 export { heaviest, testedWheels, type TestedTire, type TestedWheel } from './proof/testedWheels';
 export { limpInput } from './rehearsal/limpInput';
 export { rehearsalInput, type NoRehearsal } from './rehearsal/rehearsalInput';
-export { seenSoftness, type OwnSoftness } from './rehearsal/seenSoftness';
 export {
   drivenOn,
   foundOn,

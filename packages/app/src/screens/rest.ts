@@ -32,6 +32,8 @@ export { SignInScreen } from './people/SignInScreen';
 export { LearnedScreen } from './proof/LearnedScreen';
 export { ProofScreen } from './proof/ProofScreen';
 export { RoutineScreen } from './proof/RoutineScreen';
+export { DrivesScreen } from './rehearsal/DrivesScreen';
+export { DriveScreen } from './rehearsal/DriveScreen';
 export { ArchivedScreen } from './rigs/ArchivedScreen';
 export { CardScreen } from './rigs/CardScreen';
 export { FilesScreen } from './rigs/FilesScreen';

@@ -12,3 +12,19 @@ export function normalBelow(z: number): number {
     Math.exp(-x * x);
   return z >= 0 ? 1 - tail / 2 : tail / 2;
 }
+
+/**
+ * `normalBelow` turned round, by halving: right to 1e-6 between a thousandth and its complement.
+ *
+ * @param share above 0, below 1
+ * @example normalQuantile(0.975) = 1.96
+ */
+export function normalQuantile(share: number): number {
+  let [low, high] = [-8, 8];
+  for (let half = 0; half < 40; half++) {
+    const middle = (low + high) / 2;
+    if (normalBelow(middle) < share) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

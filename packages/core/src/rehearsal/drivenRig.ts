@@ -35,6 +35,9 @@ const BUILT: Readonly<Record<RehearsedKind, { readonly weightM: number; readonly
   farm: { weightM: 1.2, bellyM: 0.45 },
 };
 
+/** Its lowest part between the wheels of a machine of a kind, above the ground, m. Assumption. */
+export const bellyOf = (kind: RehearsedKind): number => BUILT[kind].bellyM;
+
 /** Kinds that can be rehearsed with. */
 export const REHEARSED_KINDS = ['car', 'quad', 'farm'] as const satisfies readonly Kind[];
 export type RehearsedKind = (typeof REHEARSED_KINDS)[number];

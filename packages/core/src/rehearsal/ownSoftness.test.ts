@@ -1,7 +1,6 @@
 import { psi } from '../units/units';
 import { referenceWagon } from '../testing/sampleLesson';
-import { softestClimbed, softnessAfter, softnessOfRut } from './ownSoftness';
-import { USUAL_SOFTNESS } from './scene';
+import { softestClimbed, softnessAfter, softnessOfRut, USUAL_SOFTNESS } from './ownSoftness';
 
 const rig = referenceWagon();
 const both = (pressurePsi: number) => [psi(pressurePsi), psi(pressurePsi)];

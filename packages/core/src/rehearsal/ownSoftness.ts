@@ -2,9 +2,30 @@ import { normalBelow } from '../numerics/normal';
 import type { SoilCode } from '../soil/soils';
 import { soilOf } from '../soil/soils';
 import { atStart, driveOn, rollingSinkM } from './drive';
-import { standingOf, type DrivenRig } from './drivenRig';
+import { drivenRig, standingOf, type DrivenAxle, type DrivenRig, type RehearsedKind } from './drivenRig';
 import { softened, wayOf, type Lie } from './lie';
-import type { ExpectedSoftness } from './scene';
+import { lessonOf, type LessonCode } from './lessons/registry';
+
+/** How soft a person expects a place to be: against what the trade calls by that name, and how sure. */
+export interface ExpectedSoftness {
+  /** Natural logarithm; more is softer. */
+  readonly shift: number;
+  readonly scatter: number;
+}
+
+/** Nothing known of one's own. Assumption. */
+export const USUAL_SOFTNESS: ExpectedSoftness = { shift: 0, scatter: 0.15 };
+
+/** What a person wrote down of a ground. Pressures by axle. */
+export type GroundAttempt =
+  | {
+      readonly code: 'climb';
+      readonly pressuresKpa: readonly number[];
+      readonly slopeDeg: number;
+      readonly depthM: number | null;
+      readonly result: 'reached' | 'nearly' | 'stopped';
+    }
+  | { readonly code: 'rut'; readonly pressuresKpa: readonly number[]; readonly rutM: number };
 
 /** What a person saw of a ground, in terms of how soft it can have been. Softness is a natural logarithm over the book's soil. */
 export type SoftnessSeen =
@@ -101,4 +122,47 @@ export function softnessAfter(before: ExpectedSoftness, seen: readonly SoftnessS
   // Two that can't both be true leave what was expected.
   if (sum < 1e-12) return before;
   return { shift: mean / sum, scatter: Math.sqrt(Math.max(0.03 ** 2, square / sum - (mean / sum) ** 2)) };
+}
+
+/** How soft a person may expect the ground of a lesson, and from how many of their own attempts and ruts. */
+export interface OwnSoftness {
+  readonly softness: ExpectedSoftness;
+  readonly climbs: number;
+  readonly ruts: number;
+}
+
+/** More of them tell nothing new, and each is worked out by driving. */
+const MOST_ATTEMPTS = 12;
+
+/** What a person's own attempts, the newest first, say of the ground of a lesson. Each is driven through to find out. */
+export function softnessSeen({
+  lesson,
+  kind,
+  axles,
+  attempts,
+}: {
+  readonly lesson: LessonCode;
+  readonly kind: RehearsedKind;
+  readonly axles: readonly DrivenAxle[];
+  readonly attempts: readonly GroundAttempt[];
+}): OwnSoftness {
+  const rig = drivenRig(kind, axles);
+  const { shift, lie } = lessonOf(lesson);
+  const counted = attempts.slice(0, MOST_ATTEMPTS);
+  // The lesson's own softness is on top of the book's: what was seen is told against that.
+  const seen = counted.map((attempt): SoftnessSeen => {
+    const { pressuresKpa } = attempt;
+    if (attempt.code === 'rut') {
+      return { code: 'rut', shift: softnessOfRut(rig, pressuresKpa, attempt.rutM, lie.soil, lie.depthM) - shift };
+    }
+    const { slopeDeg, depthM, result } = attempt;
+    const softest = softestClimbed(rig, pressuresKpa, slopeDeg, lie.soil, depthM ?? lie.depthM);
+    return { code: 'climb', shift: softest - shift, result };
+  });
+  const climbs = counted.filter(({ code }) => code === 'climb').length;
+  return {
+    softness: seen.length === 0 ? USUAL_SOFTNESS : softnessAfter(USUAL_SOFTNESS, seen),
+    climbs,
+    ruts: counted.length - climbs,
+  };
 }

@@ -70,7 +70,7 @@ describe('rehearse', () => {
   });
 
   it('expects what a person saw: on ground they know as firm nothing has to be let out', () => {
-    const firm = rehearse(sampleLesson('firstBeach', { softness: { shift: -0.6, scatter: 0.05 } }), 3);
+    const firm = rehearse(sampleLesson(), 3, { shift: -0.6, scatter: 0.05 });
     expect(play(firm, 'drive').moment).toBe('through');
     const choices = firm.choices(firm.begin);
     const expected = choices.map((choice) => firm.expect(firm.begin, choice));
@@ -78,7 +78,7 @@ describe('rehearse', () => {
   });
 
   it('makes a layer of snow as deep as it takes to stop what is in the tires', () => {
-    const snow = rehearse({ ...sampleLesson('readTread'), softness: { shift: 0, scatter: 0.001 } }, 1);
+    const snow = rehearse(sampleLesson('readTread'), 1, { shift: 0, scatter: 0.001 });
     expect(snow.lesson.lie.depthM).toBeGreaterThan(0.12);
     expect(play(snow, 'drive').moment).not.toBe('through');
   });

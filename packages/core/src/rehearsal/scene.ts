@@ -15,17 +15,10 @@ import { drivenRig, type DrivenAxle, type DrivenRig, type RehearsedKind } from '
 import { lessonOf, type LessonCode } from './lessons/registry';
 import type { Lesson } from './lessons/lesson';
 import { wayOf, type Way } from './lie';
+import { softnessSeen, type ExpectedSoftness, type GroundAttempt } from './ownSoftness';
+import { normalQuantile } from '../numerics/normal';
 import { normalDraw } from './softness';
 
-/** How soft a person expects a place to be: against what the trade calls by that name, and how sure. */
-export interface ExpectedSoftness {
-  /** Natural logarithm; more is softer. */
-  readonly shift: number;
-  readonly scatter: number;
-}
-
-/** Nothing known of one's own. Assumption. */
-export const USUAL_SOFTNESS: ExpectedSoftness = { shift: 0, scatter: 0.15 };
 /** From patch to patch, and how well it is known once one has driven on it. Assumptions. */
 const PATCH_SCATTER = 0.08;
 const FELT_SCATTER = 0.05;
@@ -43,7 +36,8 @@ export interface RehearsalInput {
   readonly fromKpa: readonly number[];
   readonly askedKpa: readonly number[];
   readonly lowKpa: readonly number[];
-  readonly softness: ExpectedSoftness;
+  /** What the person saw of such ground before. */
+  readonly attempts: readonly GroundAttempt[];
 }
 
 /** Where a decision is due. */
@@ -135,17 +129,27 @@ export interface Expected {
   readonly halted: number;
 }
 
+/** Seeds of places that are only thought of, and how the ones ahead are dealt out among them. */
+const OTHER_PLACES = 100_000;
+const FURTHER = 5;
 /** How many such places are tried in thought. */
 export const PLACES = 16;
 
-/** Sets a lesson up for one place. */
-export function rehearse(input: RehearsalInput, seed: number): Rehearsal {
+/**
+ * Sets a lesson up for one place.
+ *
+ * @param softness how soft such a place may be: by what the person saw, unless it is given
+ */
+export function rehearse(
+  input: RehearsalInput,
+  seed: number,
+  softness: ExpectedSoftness = softnessSeen(input).softness,
+): Rehearsal {
   const rig = drivenRig(input.kind, input.axles);
-  const lesson = deepEnough(lessonOf(input.lesson), rig, input);
-  const meantShift = lesson.shift + input.softness.shift;
-  const drawn = (place: number, shift: number, scatter: number): Way =>
-    wayOf(lesson.lie, { seed: place, shift: shift + scatter * normalDraw(place, 7), scatter: PATCH_SCATTER });
-  const way = drawn(seed, meantShift, input.softness.scatter);
+  const lesson = deepEnough(lessonOf(input.lesson), rig, input.fromKpa, softness);
+  const meantShift = lesson.shift + softness.shift;
+  const laid = (place: number, shift: number): Way => wayOf(lesson.lie, { seed: place, shift, scatter: PATCH_SCATTER });
+  const way = laid(seed, meantShift + softness.scatter * normalDraw(seed, 7));
 
   const settingOf = (kpa: readonly number[]): Setting =>
     input.axles.map(({ position }, index) => ({ position, pressureKpa: kpa[index]! }));
@@ -277,7 +281,9 @@ export function rehearse(input: RehearsalInput, seed: number): Rehearsal {
   const ahead = (over: Scene, place: number): number => {
     let minutes = 0;
     for (let more = 1; more <= lesson.more; more++) {
-      const on = drawn(place * 7919 + more * 104_729, meantShift, input.softness.scatter);
+      // As firm and soft in turn as they come, whatever this one was.
+      const z = normalQuantile((((place + more * FURTHER) % PLACES) + 0.5) / PLACES);
+      const on = laid(OTHER_PLACES * (1 + more) + place, meantShift + softness.scatter * z);
       const again = take(
         { ...begin, pressuresKpa: over.pressuresKpa },
         { code: 'drive', toKpa: null, pace: over.pace },
@@ -295,9 +301,11 @@ export function rehearse(input: RehearsalInput, seed: number): Rehearsal {
     let halted = 0;
     for (let place = 1; place <= PLACES; place++) {
       // Other places than this one; where it was driven on, as soft as that felt.
-      const on = felt
-        ? drawn(place * 7919, way.draw.shift, FELT_SCATTER)
-        : drawn(place * 7919, meantShift, input.softness.scatter);
+      const z = normalQuantile((place - 0.5) / PLACES);
+      const on = laid(
+        OTHER_PLACES + place,
+        felt ? way.draw.shift + FELT_SCATTER * z : meantShift + softness.scatter * z,
+      );
       let at: Scene | null = take(scene, choice, on);
       let last = at;
       halted += !at || (at.run !== null && at.run.end !== 'through') ? 1 : 0;
@@ -321,7 +329,7 @@ const DEEPER_M = 0.02;
 const DEEPEST_M = 0.5;
 
 /** The lesson with its layer deep enough to stop what is in the tires at the start, on a place that is as meant. */
-function deepEnough(lesson: Lesson, rig: DrivenRig, { fromKpa, softness }: RehearsalInput): Lesson {
+function deepEnough(lesson: Lesson, rig: DrivenRig, fromKpa: readonly number[], softness: ExpectedSoftness): Lesson {
   if (!lesson.deepEnough) return lesson;
   let depthM = lesson.lie.depthM!;
   for (; depthM < DEEPEST_M; depthM += DEEPER_M) {

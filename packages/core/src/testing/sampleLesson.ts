@@ -1,6 +1,6 @@
 import { drivenRig, type DrivenAxle, type DrivenRig } from '../rehearsal/drivenRig';
 import type { LessonCode } from '../rehearsal/lessons/registry';
-import { USUAL_SOFTNESS, type RehearsalInput } from '../rehearsal/scene';
+import type { RehearsalInput } from '../rehearsal/scene';
 import { REFERENCE_RIG } from '../reference/referenceRig';
 import { psi } from '../units/units';
 import { sampleTools } from './sampleDay';
@@ -33,6 +33,6 @@ export const sampleLesson = (
   fromKpa: both(36),
   askedKpa: both(16),
   lowKpa: both(12),
-  softness: USUAL_SOFTNESS,
+  attempts: [],
   ...change,
 });

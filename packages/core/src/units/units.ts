@@ -4,7 +4,6 @@ export const STANDARD_GRAVITY = 9.80665;
 /** 0 °C in kelvin. Exact by definition. */
 export const CELSIUS_ZERO_K = 273.15;
 
-
 const KG_PER_LB = 0.45359237; // exact: international avoirdupois pound
 const MM_PER_INCH = 25.4; // exact: international inch
 const KM_PER_MILE = 1.609344; // exact: international mile

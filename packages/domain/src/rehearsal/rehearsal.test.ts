@@ -1,10 +1,9 @@
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
-import { isOver, psi, rehearse, USUAL_SOFTNESS, type RehearsalInput } from '@dunlinmoss/core';
+import { isOver, psi, rehearse, softnessSeen, USUAL_SOFTNESS, type RehearsalInput } from '@dunlinmoss/core';
 
 import { sampleAxle, sampleCase, sampleRig, SAMPLE_RIGS } from '../testing/sampleRig';
 import { limpInput } from './limpInput';
 import { rehearsalInput } from './rehearsalInput';
-import { seenSoftness } from './seenSoftness';
 
 const rig = sampleRig();
 const tractor = sampleRig({
@@ -42,8 +41,12 @@ const context = (of: RigRow = rig, change: object = {}) => ({
   withProof: <Asked>(asked: Asked): Asked => asked,
   ...change,
 });
-const inputFor = (code: Parameters<typeof rehearsalInput>[0], of: RigRow = rig): RehearsalInput => {
-  const input = rehearsalInput(code, context(of));
+const inputFor = (
+  code: Parameters<typeof rehearsalInput>[0],
+  of: RigRow = rig,
+  tests: readonly ProofTestRow[] = [],
+): RehearsalInput => {
+  const input = rehearsalInput(code, context(of, { tests }));
   if (!input.ok) throw new Error(input.problem.code);
   return input.value;
 };
@@ -95,7 +98,7 @@ describe('rehearsalInput', () => {
   });
 });
 
-describe('seenSoftness', () => {
+describe('groundAttempts', () => {
   const test = (kind: string, of: RigRow, setup: object, runs: readonly object[], change: object = {}): ProofTestRow =>
     ({
       id: `${kind} 1`,
@@ -118,7 +121,7 @@ describe('seenSoftness', () => {
     }) as unknown as ProofTestRow;
   const climbed = (pressurePsi: number, result: string, setup: object = { slopeDeg: 9, soil: 'drySand' }) =>
     test('climb', rig, setup, [{ pressureKpa: psi(pressurePsi), result, distanceM: null, brokeLoose: null }]);
-  const seen = (tests: readonly ProofTestRow[]) => seenSoftness(inputFor('firstBeach'), rig, tests);
+  const seen = (tests: readonly ProofTestRow[]) => softnessSeen(inputFor('firstBeach', rig, tests));
 
   it('expects firmer ground after a firm pressure went up, softer after a soft one stopped', () => {
     expect(seen([])).toEqual({ softness: USUAL_SOFTNESS, climbs: 0, ruts: 0 });
@@ -130,7 +133,7 @@ describe('seenSoftness', () => {
 
   it('changes the lesson with it: what stopped on usual sand goes through where 36 psi was climbed with', () => {
     const input = inputFor('firstBeach');
-    const firm = { ...input, softness: seen([climbed(40, 'reached'), climbed(38, 'reached')]).softness };
+    const firm = inputFor('firstBeach', rig, [climbed(40, 'reached'), climbed(38, 'reached')]);
     const halted = (of: RehearsalInput): number => {
       const lesson = rehearse(of, 3);
       return lesson.expect(lesson.begin, lesson.choices(lesson.begin)[0]!).halted;
@@ -149,9 +152,10 @@ describe('seenSoftness', () => {
   });
 
   it('takes ruts of farm machines on their field', () => {
-    const field = inputFor('wetField', tractor);
     const rut = (rutMm: number) =>
-      seenSoftness(field, tractor, [test('rut', tractor, {}, [{ pressureKpa: 120, rutMm, lugMm: null }])]);
+      softnessSeen(
+        inputFor('wetField', tractor, [test('rut', tractor, {}, [{ pressureKpa: 120, rutMm, lugMm: null }])]),
+      );
     expect(rut(150)).toMatchObject({ ruts: 1, climbs: 0 });
     expect(rut(150).softness.shift).toBeGreaterThan(rut(20).softness.shift);
   });

@@ -8,9 +8,7 @@ import {
   lessonOf,
   planGround,
   success,
-  USUAL_SOFTNESS,
   type DrivenAxle,
-  type ExpectedSoftness,
   type GroundCode,
   type LessonCode,
   type PlanProblem,
@@ -19,6 +17,7 @@ import {
 } from '@dunlinmoss/core';
 
 import { planInput, type NoPlan } from '../plan/planInput';
+import { groundAttempts } from './groundAttempts';
 import { routeTools, type RouteContext } from '../route/dayRoute';
 
 export type NoRehearsal =
@@ -44,7 +43,6 @@ function behindM(rig: RigRow, index: number): number {
 export function rehearsalInput(
   code: LessonCode,
   context: Omit<RouteContext, 'known' | 'stepKpa'>,
-  softness: ExpectedSoftness = USUAL_SOFTNESS,
 ): Result<RehearsalInput, NoRehearsal> {
   const { rig, tests, withProof } = context;
   const { kind } = familyOf(rig.family);
@@ -75,6 +73,7 @@ export function rehearsalInput(
     driven,
     behindM: behindM(rig, index),
   }));
+  const askedKpa = plan.axles.map(({ startKpa }) => startKpa);
   return success({
     lesson: code,
     kind,
@@ -82,8 +81,8 @@ export function rehearsalInput(
     tools: routeTools({ central: false, pullOverMin: null }, { ...context, known: () => undefined, stepKpa: 1 }),
     roadKpa,
     fromKpa,
-    askedKpa: plan.axles.map(({ startKpa }) => startKpa),
+    askedKpa,
     lowKpa: plan.axles.map(({ floor, startKpa }) => Math.min(startKpa, floor.pressureKpa)),
-    softness,
+    attempts: groundAttempts(code, kind, rig, tests, askedKpa),
   });
 }

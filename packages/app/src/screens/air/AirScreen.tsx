@@ -1,7 +1,7 @@
 import { roadGaps } from '@dunlinmoss/domain';
 
 import type { AirJob } from '../../hooks/useAirJob';
-import { useRouter, type Href } from 'expo-router';
+import { type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
@@ -14,6 +14,7 @@ import { wheelName } from '../../words/air';
 import { pressure, speed } from '../../words/format';
 import { knownText } from '../../words/wheelState';
 import { addressOf } from '../../hooks/usePlanQuery';
+import { useRouter } from '../../hooks/useRouter';
 import { AirQuestion } from './AirQuestion';
 
 /** Let it out, watch it, put it back: where the air of a rig stands, and the ways on. */

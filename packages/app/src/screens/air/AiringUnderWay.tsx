@@ -14,7 +14,6 @@ import {
   wheelsAtOnceOf,
   type AiringStep,
 } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
 import { markRun, runIsTimed, useNow } from '../../data/clock';
@@ -28,6 +27,7 @@ import { Page } from '../../components/Page';
 import { Text } from '../../components/Text';
 import { MIND_IN } from '../../words/air';
 import type { AirJob } from '../../hooks/useAirJob';
+import { useRouter } from '../../hooks/useRouter';
 import { useSimulatedGauge } from './useSimulatedGauge';
 import { AiringNotes, AllDone } from './AiringNotes';
 import { WheelList } from './WheelList';

@@ -1,7 +1,6 @@
 import type { Airing } from '@dunlinmoss/contract';
 import { WARM_FOR_MIN, wheelKey } from '@dunlinmoss/core';
 import { gaugeStepKpa, inOrder, likelyDriven, onGauge, planAiring } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -19,6 +18,7 @@ import { duration, MIND_IN, MIND_OUT, wheelName } from '../../words/air';
 import { percent, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { TOOL_WORDS } from '../../words/tools';
+import { useRouter } from '../../hooks/useRouter';
 import { GaugeConditions } from './GaugeConditions';
 import { GaugePick, useGaugeInHand } from './GaugePick';
 import { EnoughAir } from './EnoughAir';

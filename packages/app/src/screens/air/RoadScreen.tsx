@@ -1,6 +1,5 @@
 import { WARM_FOR_MIN, wheelKey } from '@dunlinmoss/core';
 import { roadGaps, type RoadGap } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
@@ -13,6 +12,7 @@ import { Text } from '../../components/Text';
 import { wheelName } from '../../words/air';
 import { pressure, speed, when } from '../../words/format';
 import { knownText } from '../../words/wheelState';
+import { useRouter } from '../../hooks/useRouter';
 import { AirQuestion } from './AirQuestion';
 import type { AirJob } from '../../hooks/useAirJob';
 import { HourLater } from './HourLater';

@@ -1,7 +1,6 @@
 import type { OutingRow, ProofTestRow } from '@dunlinmoss/contract';
 import type { FamilyCode } from '@dunlinmoss/core';
 import { findOutings } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { ScrollView } from 'react-native';
 
 import { unitsFor, unitsStore } from '../../settings/preferences';
@@ -25,6 +24,7 @@ import { sheetCells } from '../../words/season';
 import { groundName } from '../../words/grounds';
 import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
 import { testText } from '../../words/proof/tests';
+import { useRouter } from '../../hooks/useRouter';
 import { bookQueryStore, FindInBook } from './FindInBook';
 import { OutingDetail } from './OutingDetail';
 

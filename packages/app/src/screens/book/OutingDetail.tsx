@@ -1,5 +1,4 @@
 import { DECISIONS, type DecisionCode, type OutingRow } from '@dunlinmoss/contract';
-import { useRouter } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 
@@ -22,6 +21,7 @@ import { dayText } from '../../words/modifiers';
 import { DECISION_WORDS, pressuresText, stateText } from '../../words/outing';
 import { TestList } from '../../components/TestList';
 import { AirOfOuting } from '../../components/AirOfOuting';
+import { useRouter } from '../../hooks/useRouter';
 import { NextTimeHere } from './NextTimeHere';
 
 interface DecisionValues {

@@ -1,5 +1,5 @@
 import type { ResourceName } from '@dunlinmoss/contract';
-import { useRouter, type Href } from 'expo-router';
+import { type Href } from 'expo-router';
 
 import { discard, outboxReadStore, outboxStore, takeEntries, tryAgain } from '../../data/outbox';
 import { keyOf, type Pending } from '../../data/pending';
@@ -16,6 +16,7 @@ import { unitsStore } from '../../settings/preferences';
 import { Download } from '../../theme/icons';
 import { dayAndTime } from '../../words/format';
 import { calledText, carriedFile, KIND_OF_ROW, pendingText, readCarried, waitingOf } from '../../words/waiting';
+import { useRouter } from '../../hooks/useRouter';
 
 /** Where a row is changed. */
 const FORM_OF: Partial<Record<ResourceName, (id: string) => Href>> = {

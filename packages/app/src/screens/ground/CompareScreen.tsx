@@ -2,7 +2,7 @@ import { RESOURCES, type ComparisonBody, type ComparisonRow, type RigRow } from 
 import { familyOf, groundOr, groundsFor, readMarking, SOIL_CODES, soilOf, STUCK } from '@dunlinmoss/core';
 import { isAsItStands, plainSetup, setupOutcome, type NoOutcome, type SetupOutcome } from '@dunlinmoss/domain';
 import type { Result } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 
 import { useTestsOf } from '../../data/tests';
 import { useRows } from '../../data/rows';
@@ -23,6 +23,7 @@ import { Trash } from '../../theme/icons';
 import { GROUND_WORDS, groundName } from '../../words/grounds';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { savedText } from '../../words/saved';
+import { useRouter } from '../../hooks/useRouter';
 import { CompareResult } from './CompareResult';
 import { SetupFields } from './SetupFields';
 

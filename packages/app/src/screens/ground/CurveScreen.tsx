@@ -9,7 +9,6 @@ import {
   printCurve,
   type PrintMeasure,
 } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
 import { Action } from '../../components/Action';
@@ -28,6 +27,7 @@ import { mass, percent, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { remarkText } from '../../words/remarks';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
+import { useRouter } from '../../hooks/useRouter';
 
 /** What each step of pressure buys in footprint on this wheel. */
 export function CurveScreen() {

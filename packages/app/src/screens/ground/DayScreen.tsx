@@ -1,4 +1,4 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
@@ -12,6 +12,7 @@ import { unitsStore } from '../../settings/preferences';
 import { day } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { way } from '../../words/route';
+import { useRouter } from '../../hooks/useRouter';
 import { RouteForm } from './RouteForm';
 
 /** The routes that are kept of a rig; where there are none, a new one. */

@@ -1,6 +1,5 @@
 import { contextsOf, groundOf, planGround, type AxleContext, type GroundPlan } from '@dunlinmoss/core';
 import { axleOnGauge, leastFor, onGauge, ownCone, planInput } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 
 import { Action } from '../../components/Action';
@@ -15,6 +14,7 @@ import { dayCount } from '../../words/depth';
 import { length, mass, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
+import { useRouter } from '../../hooks/useRouter';
 import { Answer, Picture } from './DepthAnswer';
 import { DepthFields } from './DepthFields';
 import { AS_IT_STANDS, asTried, fieldStore, useConeStore, type Dragged } from './depthWork';

@@ -1,7 +1,6 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { familyOf, type FirstNumbers } from '@dunlinmoss/core';
 import { firstOnGauge, gaugeStepKpa } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 
 import { Action } from '../../components/Action';
 import { Cautions } from '../../components/Cautions';
@@ -17,6 +16,7 @@ import { COMPARED_WITH } from '../../words/families';
 import { pressure, pressureRange, speed } from '../../words/format';
 import { SCHOOL_WORDS } from '../../words/schools';
 import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
+import { useRouter } from '../../hooks/useRouter';
 import { Asking } from './Asking';
 import { LetOutOr } from './LetOutOr';
 import { besideFirst, WayOfChoosing } from './WayOfChoosing';

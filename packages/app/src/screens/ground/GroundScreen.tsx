@@ -1,7 +1,6 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { planGround, STUCK } from '@dunlinmoss/core';
 import { firstNumbersOf, planInput, type NoPlan } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
 import { Action } from '../../components/Action';
@@ -11,6 +10,7 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
+import { useRouter } from '../../hooks/useRouter';
 import { Asking, RigPicker } from './Asking';
 import { FirstPlan } from './FirstPlan';
 import { FloorPicker } from './FloorPicker';

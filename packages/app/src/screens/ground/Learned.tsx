@@ -1,7 +1,6 @@
 import { carcassFactor, familyOf, planGround, type GroundPlan } from '@dunlinmoss/core';
 import { axleOnGauge, planInput } from '@dunlinmoss/domain';
 
-import { useRouter } from 'expo-router';
 import { Fragment } from 'react';
 
 import { Action } from '../../components/Action';
@@ -11,6 +10,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { length, pressure } from '../../words/format';
 import { learnedLines } from '../../words/learned';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
+import { useRouter } from '../../hooks/useRouter';
 
 /** What the rig's own tests have changed of the plan: assumed, found, and how far the numbers moved. */
 export function Learned({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {

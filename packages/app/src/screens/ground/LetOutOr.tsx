@@ -1,9 +1,9 @@
 import { groundOf } from '@dunlinmoss/core';
-import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { Action } from '../../components/Action';
 import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
+import { useRouter } from '../../hooks/useRouter';
 
 interface LetOutOrProps {
   readonly question: PlanQuery;

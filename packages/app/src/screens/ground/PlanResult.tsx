@@ -1,6 +1,5 @@
-import { groundOf, type GroundPlan, STUCK } from '@dunlinmoss/core';
+import { canRehearse, groundOf, type GroundPlan, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { Action } from '../../components/Action';
@@ -17,6 +16,7 @@ import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
 import { printNote } from '../../words/remarks';
+import { useRouter } from '../../hooks/useRouter';
 import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
 import { FloorPicker } from './FloorPicker';
@@ -143,6 +143,12 @@ function GoOn({ question }: { readonly question: PlanQuery }) {
         label="A day’s route: which pressures, where to stop"
         onPress={() => router.navigate({ pathname: '/ground/day', params })}
       />
+      {canRehearse(question.family.kind) && (
+        <Action
+          label="Practice drives: get stuck here first"
+          onPress={() => router.navigate({ pathname: '/ground/drives', params: { rig: question.rig.id } })}
+        />
+      )}
       <Action
         label="Pressure card: every ground on one page"
         onPress={() =>

@@ -1,5 +1,5 @@
 import { loadCaseOf, type RigRow } from '@dunlinmoss/contract';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 
 import { unitsStore } from '../../settings/preferences';
@@ -12,6 +12,7 @@ import { SheetActions, SheetView } from '../../components/SheetView';
 import { Text } from '../../components/Text';
 import { pressureCard } from '../../words/pressureCard';
 import { RigOfAddress } from '../../components/RigOfAddress';
+import { useRouter } from '../../hooks/useRouter';
 
 /** Every ground of a rig on one page: for the glove box or the stem bag. */
 export const PressureCardScreen = () => (

@@ -1,7 +1,6 @@
 import { bodyOf, FOUND, type Found, type RigRow, type RouteRow } from '@dunlinmoss/contract';
 import { groundOf, type Setting } from '@dunlinmoss/core';
 import { drivenOn, gaugeStepKpa, stretchesAhead } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -30,6 +29,7 @@ import {
   stopText,
   stretchText,
 } from '../../words/route';
+import { useRouter } from '../../hooks/useRouter';
 import { RouteDetails, RouteHeadline } from './RouteResult';
 
 interface RouteDriveProps {

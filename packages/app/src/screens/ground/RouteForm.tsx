@@ -1,7 +1,6 @@
 import { MOST_STRETCHES, MOST_TRACK_POINTS, type RigRow, type RouteBody, type RouteRow } from '@dunlinmoss/contract';
 import { familyOf, groundsFor, ROUTE_PLANS, STUCK, trackProfile, USUAL_BOG_MIN, USUAL_PRICES } from '@dunlinmoss/core';
 import { marksOf, newStretch, onceMore, trackStretches, USUAL_DAY, USUAL_PULL_OVER_MIN } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { startTransition, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -32,6 +31,7 @@ import { savedText } from '../../words/saved';
 import { TOOL_WORDS } from '../../words/tools';
 import { TRACK_PROBLEMS } from '../../words/trackProblems';
 import { openTrack } from '../../workers/trackWork';
+import { useRouter } from '../../hooks/useRouter';
 import { RouteDetails, RouteHeadline } from './RouteResult';
 import { StretchFields } from './StretchFields';
 

@@ -1,9 +1,9 @@
 import type { RigRow, RouteRow } from '@dunlinmoss/contract';
-import { useRouter } from 'expo-router';
 
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Text } from '../../components/Text';
+import { useRouter } from '../../hooks/useRouter';
 import { NextOnRoute, useDrive } from './RouteDrive';
 
 /** On Today: the route that a rig is on, if it is on one. */

@@ -1,4 +1,4 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 
 import { useRow, useRows } from '../../data/rows';
@@ -8,6 +8,7 @@ import { Page } from '../../components/Page';
 import { RowFrame } from '../../components/RowFrame';
 import { Empty } from '../../components/States';
 import { useChosenRig } from '../../hooks/useChosenRig';
+import { useRouter } from '../../hooks/useRouter';
 import { RouteDrive } from './RouteDrive';
 import { RouteForm } from './RouteForm';
 

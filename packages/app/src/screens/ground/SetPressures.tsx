@@ -1,7 +1,6 @@
 import type { GroundPlan } from '@dunlinmoss/core';
 import { bodyOf, fieldProblems, outing as outingSchema, type OutingRow, type RigRow } from '@dunlinmoss/contract';
 import { type PlanRequest, axleOnGauge } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Dialog, Portal } from 'react-native-paper';
@@ -20,6 +19,7 @@ import { fieldText } from '../../words/problems';
 import { groundName } from '../../words/grounds';
 import { setPressureText } from '../../words/limits';
 import { pressuresText } from '../../words/outing';
+import { useRouter } from '../../hooks/useRouter';
 
 interface SetPressuresProps {
   readonly plan: GroundPlan;

@@ -13,7 +13,6 @@ import {
   stuckLadder,
 } from '@dunlinmoss/core';
 import { type PlanRequest, askedOf, axleOnGauge, onGauge, planInput } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 
 import { save } from '../../data/outbox';
@@ -27,6 +26,7 @@ import { groundName } from '../../words/grounds';
 import { pressuresText } from '../../words/outing';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
 import { speed } from '../../words/format';
+import { useRouter } from '../../hooks/useRouter';
 
 /** Where somebody is stuck of whom nothing else is known: the softest common ground of such a rig. */
 const softGround = (kind: Kind) =>

@@ -1,6 +1,5 @@
 import { contextsOf, planGround, type AxleContext, type GroundPlan, type WhatIf } from '@dunlinmoss/core';
 import { axleOnGauge, planInput } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 
 import { createStore } from '../../settings/store';
@@ -19,6 +18,7 @@ import { groundName } from '../../words/grounds';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
+import { useRouter } from '../../hooks/useRouter';
 import { tryingOf, type Shown } from './whatIfValues';
 import { StaffPanel, Standing } from './WhatIfStaff';
 import { Following } from './WhatIfFollowers';

@@ -1,5 +1,4 @@
 import { allMachines, historyOf, seasonOf, standingAxles, usualTube } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 
@@ -26,6 +25,7 @@ import {
   officeSheet,
   type OfficeColumn,
 } from '../../words/office';
+import { useRouter } from '../../hooks/useRouter';
 import { MachineTable } from './MachineTable';
 
 const EVERY_COLUMN = Object.keys(OFFICE_COLUMNS) as OfficeColumn[];

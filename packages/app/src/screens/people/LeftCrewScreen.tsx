@@ -5,7 +5,7 @@ import { Action } from '../../components/Action';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { useRouter } from 'expo-router';
+import { useRouter } from '../../hooks/useRouter';
 
 /** Stands in front of a crew's rows once this person is not in it any more. */
 export function LeftCrewScreen() {

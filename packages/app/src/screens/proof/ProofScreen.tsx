@@ -1,5 +1,5 @@
 import { familyOf, routineOf, routinesFor } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 
 import { useOutingOf } from '../../data/outings';
 import { chosenRigStore, useChosenRig } from '../../hooks/useChosenRig';
@@ -15,6 +15,7 @@ import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { TestList } from '../../components/TestList';
+import { useRouter } from '../../hooks/useRouter';
 
 /** The tests that suit a rig, each with what it tells and costs, and what was tested already. */
 export function ProofScreen() {

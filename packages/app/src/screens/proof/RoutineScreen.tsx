@@ -1,5 +1,5 @@
 import { ROUTINE_CODES, routineOf, type RoutineCode } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { Controller } from 'react-hook-form';
 
 import { Action } from '../../components/Action';
@@ -10,6 +10,7 @@ import { TextField } from '../../components/TextField';
 import { Trash } from '../../theme/icons';
 import { loadText } from '../../words/proof/print';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
+import { useRouter } from '../../hooks/useRouter';
 import { HowTo } from './HowTo';
 import type { RoutineInput } from './openRoutine';
 import { WheelOfTest } from './RoutineFields';

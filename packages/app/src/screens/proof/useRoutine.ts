@@ -1,6 +1,5 @@
 import { judgeRoutine, routineOf } from '@dunlinmoss/core';
 import { heaviest, limitsOfTest, routineTestOf, testedWheels, type TestedWheel } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useFieldArray, useForm, useWatch, type Path } from 'react-hook-form';
 
@@ -15,6 +14,7 @@ import { archiveAndSay } from '../../components/archiveAndSay';
 import { wheelName } from '../../words/air';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { savedText } from '../../words/saved';
+import { useRouter } from '../../hooks/useRouter';
 import {
   isPendingRun,
   newRoutine,

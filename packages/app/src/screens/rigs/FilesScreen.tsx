@@ -1,5 +1,4 @@
 import type { ImportOutcome, LoadsOutcome } from '@dunlinmoss/contract';
-import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 
 import { giveFile, saveAsFile, saveFrom } from '../../components/files';
@@ -23,6 +22,7 @@ import {
   failureText,
   tableProblemText,
 } from '../../words/imports';
+import { useRouter } from '../../hooks/useRouter';
 import { BesideList } from './RigScreen';
 import { Lines, Rows, type Done } from './ImportLines';
 import { ThisDevice } from './ThisDevice';

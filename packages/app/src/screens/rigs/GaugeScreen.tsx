@@ -1,6 +1,6 @@
 import type { GaugeBody, GaugeRow } from '@dunlinmoss/contract';
 import { GAUGE_GRADES, gaugeOffset } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../../settings/preferences';
@@ -18,6 +18,7 @@ import { usePalette } from '../../theme/useLight';
 import { offsetText } from '../../words/gauges';
 import { savedText } from '../../words/saved';
 import { RowFrame } from '../../components/RowFrame';
+import { useRouter } from '../../hooks/useRouter';
 import { BesideList } from './RigScreen';
 
 /** One gauge; `new` begins another. */

@@ -8,7 +8,7 @@ import {
 } from '@dunlinmoss/contract';
 import { familyOf, groundOr, type AxlePosition } from '@dunlinmoss/core';
 import { startsOf } from '@dunlinmoss/domain';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -33,6 +33,7 @@ import { mass } from '../../words/format';
 import { loadProblemText, METHOD_WORDS } from '../../words/loads';
 import { movedText } from '../../words/moved';
 import { savedText } from '../../words/saved';
+import { useRouter } from '../../hooks/useRouter';
 import { blankCase, loadKey, readable, withMethod } from './loadForm';
 import { LoadItems } from './LoadItems';
 import { FullAndEmptyFields, PostureFields, ScaleFields, UnladenFields } from './LoadMethodFields';

@@ -1,6 +1,5 @@
 import type { Rig } from '@dunlinmoss/contract';
 import { familyOf, type FamilyCode } from '@dunlinmoss/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -16,6 +15,7 @@ import { Toggle } from '../../components/Toggle';
 import { axleName } from '../../words/axles';
 import { ROAD_WORDS } from '../../words/families';
 import { savedText } from '../../words/saved';
+import { useRouter } from '../../hooks/useRouter';
 import { FirstTable } from './FirstTable';
 import { MarkingField } from './MarkingField';
 import { PasteSheet } from './PasteSheet';

@@ -8,7 +8,6 @@ import {
   type Finding,
 } from '@dunlinmoss/core';
 import { gaugeStepKpa } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { fileName, saveAsFile } from '../../components/files';
@@ -33,6 +32,7 @@ import { FAMILY_WORDS } from '../../words/families';
 import { mass } from '../../words/format';
 import { loadProblemText, METHOD_WORDS, STANDING_WORDS } from '../../words/loads';
 import { rigQuestionText } from '../../words/questions';
+import { useRouter } from '../../hooks/useRouter';
 import { LoadPicture } from './LoadPicture';
 import { LoadWorking } from './LoadWorking';
 import { AxleFacts } from './AxleFacts';

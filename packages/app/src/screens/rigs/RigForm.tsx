@@ -1,6 +1,5 @@
 import { bodyOf, type Rig, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, type RigFormField, type FamilyCode } from '@dunlinmoss/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -16,6 +15,7 @@ import { UnitsOpen } from '../../components/UnitsOpen';
 import { Plus, Trash } from '../../theme/icons';
 import { axleName } from '../../words/axles';
 import { savedText } from '../../words/saved';
+import { useRouter } from '../../hooks/useRouter';
 import { addedAxle, axlesOf, emptyRig, groupOf, wearsAlike, withSameTires, type TireGroup } from './rigForm';
 import { TireFields } from './TireFields';
 import { AxleFields } from './AxleFields';

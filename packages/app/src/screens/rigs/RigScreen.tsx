@@ -1,6 +1,6 @@
 import { loadCaseOf, type RigRow } from '@dunlinmoss/contract';
 import type { FamilyCode } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 
 import { Action } from '../../components/Action';
@@ -9,6 +9,7 @@ import { ListAndDetail } from '../../components/ListAndDetail';
 import { Page } from '../../components/Page';
 import { RowFrame, RowMissing } from '../../components/RowFrame';
 import { FAMILY_WORDS } from '../../words/families';
+import { useRouter } from '../../hooks/useRouter';
 import { FamilyPicker, isFamily } from './FamilyPicker';
 import { LoadForm } from './LoadForm';
 import { RigDetail } from './RigDetail';

@@ -1,4 +1,4 @@
-import { useRouter, type Href } from 'expo-router';
+import { type Href } from 'expo-router';
 import { useState } from 'react';
 
 import { useRows } from '../../data/rows';
@@ -10,6 +10,7 @@ import { TextField } from '../../components/TextField';
 import { Unfold } from '../../components/Unfold';
 import { UnitsOpen } from '../../components/UnitsOpen';
 import { useWide } from '../../theme/useWide';
+import { useRouter } from '../../hooks/useRouter';
 import { RigDetail } from './RigDetail';
 import { RigList } from './RigList';
 

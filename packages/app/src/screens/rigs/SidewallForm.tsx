@@ -1,7 +1,7 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { familyOf, groundOr } from '@dunlinmoss/core';
 import { startsOf } from '@dunlinmoss/domain';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { useTestsOf } from '../../data/tests';
@@ -15,6 +15,7 @@ import { UnitsOpen } from '../../components/UnitsOpen';
 import { axleName } from '../../words/axles';
 import { movedText } from '../../words/moved';
 import { savedText } from '../../words/saved';
+import { useRouter } from '../../hooks/useRouter';
 import { axlesOf, groupOf, wearsAlike } from './rigForm';
 import { TireFields } from './TireFields';
 

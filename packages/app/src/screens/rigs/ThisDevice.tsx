@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import useSWR from 'swr';
 
@@ -9,6 +8,7 @@ import { whoStore } from '../../settings/who';
 import { Action } from '../../components/Action';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
+import { useRouter } from '../../hooks/useRouter';
 
 /** What is on this device: which version, whether everything has come, and that it stays. */
 export function ThisDevice() {

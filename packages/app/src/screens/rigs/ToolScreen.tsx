@@ -1,6 +1,6 @@
 import type { AirToolBody, AirToolRow, FieldProblem } from '@dunlinmoss/contract';
 import { AIR_TOOLS, inToolOf, psi, VALVES, type AirToolCode } from '@dunlinmoss/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore, type Units } from '../../settings/preferences';
@@ -18,6 +18,7 @@ import { fieldText } from '../../words/problems';
 import { savedText } from '../../words/saved';
 import { TOOL_WORDS, VALVE_WORDS } from '../../words/tools';
 import { RowFrame } from '../../components/RowFrame';
+import { useRouter } from '../../hooks/useRouter';
 import { BesideList } from './RigScreen';
 
 /** The back pressures that labels speak of: none, 30, 50 and 80 psi. */

@@ -1,5 +1,4 @@
 import { gaugeOffset } from '@dunlinmoss/core';
-import { useRouter } from 'expo-router';
 
 import { unitsStore } from '../../settings/preferences';
 import { useRows } from '../../data/rows';
@@ -11,6 +10,7 @@ import { Plus } from '../../theme/icons';
 import { pressure } from '../../words/format';
 import { offsetText } from '../../words/gauges';
 import { TOOL_WORDS } from '../../words/tools';
+import { useRouter } from '../../hooks/useRouter';
 import { BesideList } from './RigScreen';
 
 /** A person's gauges and air tools. */

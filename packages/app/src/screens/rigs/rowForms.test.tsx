@@ -35,7 +35,11 @@ jest.mock('../../data/outbox', () => ({
 jest.mock('../../data/gauges', () => ({ ...jest.requireActual('../../data/gauges'), useGauges: () => [] }));
 jest.mock('../../data/tests', () => ({ useTestsOf: () => [] }));
 jest.mock('../../components/archiveAndSay', () => ({ archiveAndSay: jest.fn() }));
-jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }), useLocalSearchParams: () => ({}) }));
+jest.mock('expo-router', () => ({
+  useRouter: () => ({ navigate: jest.fn() }),
+  usePathname: () => '/',
+  useLocalSearchParams: () => ({}),
+}));
 
 const stamps = { createdAt: '2026-05-01T08:00:00.000Z', updatedAt: '2026-05-02T08:00:00.000Z' };
 // By text and label: roles are looked up through the whole page, which takes seconds on these.

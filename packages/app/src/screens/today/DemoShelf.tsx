@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { putDemoAway } from '../../data/demo';
@@ -7,6 +6,7 @@ import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { useRows } from '../../data/rows';
+import { useRouter } from '../../hooks/useRouter';
 
 /** Stands first while there is no rig but those of the demo: the way to one's own. */
 export function DemoShelf() {

@@ -1,7 +1,6 @@
-import { useRouter } from 'expo-router';
-
 import { Page } from '../../components/Page';
 import { Empty } from '../../components/States';
+import { useRouter } from '../../hooks/useRouter';
 
 /** The first screen where there is no rig yet. */
 export function FirstRig() {

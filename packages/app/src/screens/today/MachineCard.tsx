@@ -1,5 +1,4 @@
 import { gaugeStepKpa, type BoardEntry } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
@@ -12,6 +11,7 @@ import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { groundName } from '../../words/grounds';
 import { inTiresText } from '../../words/wheelState';
+import { useRouter } from '../../hooks/useRouter';
 import { useNext } from './useNext';
 
 /** Steps that can hurt when they are put off. */

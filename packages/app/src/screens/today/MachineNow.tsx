@@ -1,7 +1,6 @@
 import { bodyOf } from '@dunlinmoss/contract';
 import { familyOf, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge, gaugeStepKpa, roadGaps, type BoardEntry } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 import { Suspense, type ReactNode } from 'react';
 
 import { useNow } from '../../data/clock';
@@ -25,6 +24,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { groundName } from '../../words/grounds';
 import { pressuresText, stateText } from '../../words/outing';
 import { inTiresText } from '../../words/wheelState';
+import { useRouter } from '../../hooks/useRouter';
 import { DemoShelf } from './DemoShelf';
 import { Path } from './OutingPath';
 import { useNext } from './useNext';

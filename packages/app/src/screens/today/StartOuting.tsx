@@ -1,6 +1,5 @@
 import type { OutingRow } from '@dunlinmoss/contract';
 import { familyOf, groundsFor, type GroundCode, type Kind, groundOr, STUCK, groundOf } from '@dunlinmoss/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 
@@ -17,6 +16,7 @@ import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
+import { useRouter } from '../../hooks/useRouter';
 import { startsAt, type StartDay } from './startDay';
 import { DemoShelf } from './DemoShelf';
 import { FirstRig } from './FirstRig';

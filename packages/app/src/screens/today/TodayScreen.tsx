@@ -1,4 +1,4 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { Suspense } from 'react';
 import { StyleSheet, View } from 'react-native';
 
@@ -10,6 +10,7 @@ import { Text } from '../../components/Text';
 import { useWide } from '../../theme/useWide';
 import { useBoard } from '../../hooks/useBoard';
 import { later } from '../later';
+import { useRouter } from '../../hooks/useRouter';
 import { DemoShelf } from './DemoShelf';
 import { MachineCard } from './MachineCard';
 import { MachineNow } from './MachineNow';

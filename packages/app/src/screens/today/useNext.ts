@@ -1,6 +1,5 @@
 import { familyOf, groundOf, planGround, type GroundPlan, type PlanProblem, type Result } from '@dunlinmoss/core';
 import { askedOf, axleOnGauge, planInput, type BoardEntry, type NoPlan } from '@dunlinmoss/domain';
-import { useRouter } from 'expo-router';
 
 import { saveOuting } from '../../data/outings';
 import { useTestsOf } from '../../data/tests';
@@ -11,6 +10,7 @@ import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
 import { waitingText } from '../../words/noPlan';
 import { noPlanText } from '../../words/limits';
 import { pressuresText } from '../../words/outing';
+import { useRouter } from '../../hooks/useRouter';
 import { nextWords, type NextWords } from './nextWords';
 
 export interface Next extends NextWords {

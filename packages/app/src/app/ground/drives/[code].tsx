@@ -1,0 +1,3 @@
+import { later } from '../../../screens/later';
+
+export default later('DriveScreen');
