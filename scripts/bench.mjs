@@ -237,6 +237,31 @@ async function inBrowser() {
   );
 }
 
+async function drives() {
+  const { perSecond, stepUs, judgeMs, choices } = await figures('drives.ts');
+  say(
+    `practice drives of the first beach: ${perSecond.toFixed(0)} a second, ${stepUs.toFixed(1)} µs a step; a decision between ${choices} judged in ${judgeMs.toFixed(0)} ms`,
+  );
+  const { ensureWeb } = await import('./web.mjs');
+  const { startProduct } = await import('./product.mjs');
+  const { drivesFigures } = await import('./bench/browser.mjs');
+  await ensureWeb();
+  const folder = temporary('drives');
+  const product = await startProduct({ folder });
+  const { empty, bulb, played } = await drivesFigures(product.address);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  for (const [what, { frames, longestMs, overShare }] of [
+    ['a page on which nothing moves, the mouse dragged over it', empty],
+    ['the bulb below a tire, its pressure dragged', bulb],
+    ['two practice drives played, one below the other', played],
+  ]) {
+    say(
+      `${what}, at a quarter of the speed: ${frames} frames, longest ${longestMs.toFixed(1)} ms, ${(100 * overShare).toFixed(1)} % over 16.7 ms`,
+    );
+  }
+}
+
 async function routes() {
   const { searchMs, searchRatio, shortMs, longMs } = await figures('routes.ts');
   say(
@@ -353,6 +378,7 @@ const BENCHES = {
   ...{
     plans,
     routes,
+    drives,
     draws,
     markings,
     loads,

@@ -215,6 +215,60 @@ export async function browserFigures(address) {
   }
 }
 
+/** Frames of a practice drive that is played, from when both of its pictures stand. */
+async function played(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await page.goto(`${address}/ground/drives/softExit?rig=${CURLEW}`);
+  const choice = page.getByRole('button', { name: /with a run-up$/ });
+  await choice.waitFor();
+  await page.waitForTimeout(3000);
+  await slowed(page);
+  await choice.click();
+  await page.getByRole('slider', { name: /^Look back/ }).waitFor();
+  // The verdict is drawn with it: what counts is what moves after.
+  await page.waitForTimeout(1000);
+  const frames = await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const all = [];
+        let last = performance.now();
+        const began = last;
+        const tick = (now) => {
+          all.push(now - last);
+          last = now;
+          if (now - began < 5000) requestAnimationFrame(tick);
+          else resolve(all.slice(2));
+        };
+        requestAnimationFrame(tick);
+      }),
+  );
+  await page.close();
+  return {
+    frames: frames.length,
+    longestMs: Math.max(...frames),
+    overShare: frames.filter((ms) => ms > FRAME_MS + JITTER_MS).length / frames.length,
+  };
+}
+
+/** The bulb dragged and a practice drive played, beside a page on which nothing follows. */
+export async function drivesFigures(address) {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    const slider = `data:text/html,<input type=range aria-label=Pressure style="width:340px;height:48px">`;
+    return {
+      empty: await drag(browser, slider, 'Pressure', false),
+      bulb: await drag(browser, `${address}/ground/depth?rig=${LAPWING}&ground=fieldMoist`, 'Pressure', false),
+      played: await played(browser, address),
+    };
+  } finally {
+    await browser.close();
+  }
+}
+
 /** A print found in a photo of 12 megapixels, from the tap to the outline, and the longest task of the page meanwhile. */
 export async function photoFigures(address, file) {
   const { chromium } = await import('@playwright/test');

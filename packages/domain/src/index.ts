@@ -60,11 +60,13 @@ export {
   FIELD_DEPTHS,
   leastFor,
   ownCone,
+  ownRut,
+  ownStrength,
   soilOfField,
   USUAL_FIELD,
   type FieldDepth,
   type FieldWords,
-  type OwnCone,
+  type OwnStrength,
 } from './depth/onField';
 export { isToCome, nextStep, openOutings, outingOf, pathOf } from './outing/nextStep';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';

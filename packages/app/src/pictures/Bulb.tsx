@@ -5,8 +5,9 @@ import { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-nativ
 import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
-import { length } from '../words/format';
+import { length, percent } from '../words/format';
 import { Frame } from './Frame';
+import type { Moving } from './moving';
 import { polyline } from './polyline';
 
 interface BulbProps {
@@ -15,8 +16,8 @@ interface BulbProps {
   readonly bands: readonly BulbBand[];
   /** Below the middle of which tire it is looked at, m. */
   readonly atM: number;
-  /** Depths with a name, m. */
-  readonly lines: readonly { readonly name: string; readonly depthM: number }[];
+  /** Depths with a name, m, and how likely the soil gives way there. */
+  readonly lines: readonly { readonly name: string; readonly depthM: number; readonly chance: number }[];
   /** What it says, for those who don't see it. */
   readonly label: string;
   readonly units: Units;
@@ -36,12 +37,33 @@ const HATCHED = 2;
 /** What is drawn, m, to one scale across and down, and from which chance on each band is. */
 export const BULB = { acrossM: WIDTH / PX, depthM: DEPTH_M, from: [0.1, 0.33, 0.66, 0.9] };
 
+interface BulbMoves extends Pick<BulbProps, 'axle' | 'bands' | 'atM'> {
+  readonly chances: readonly number[];
+}
+
+/** What of it moves while something is dragged. */
+export function bulbMoving({ axle, bands, atM, chances }: BulbMoves): Moving {
+  const moving: Record<string, Record<string, string | number>> = {};
+  bands.forEach(({ rings }, index) => {
+    const d = rings.map((ring) => `${polyline(ring.map(([x, z]) => [px(x, atM), TOP + z * PX] as const))}Z`).join('');
+    moving[`band${index}`] = { d };
+    if (index === HATCHED) moving.hatched = { d };
+  });
+  const widthPx = axle.tire.widthM * PX;
+  axle.tiresAtM.forEach((x, index) => {
+    const left = px(x, atM) - widthPx / 2;
+    moving[`tire${index}`] = { x: left, width: widthPx };
+    moving[`sole${index}`] = { x1: left, x2: left + widthPx };
+  });
+  chances.forEach((chance, index) => {
+    moving[`chance${index}`] = { words: percent(chance) };
+  });
+  return moving;
+}
+
 /** What gives way below an axle, by depth, to scale, with the lines that matter. */
 export function Bulb({ axle, bands, atM, lines, label, units, palette }: BulbProps) {
-  const paths = bands.map(({ rings }) =>
-    rings.map((ring) => `${polyline(ring.map(([x, z]) => [px(x, atM), TOP + z * PX] as const))}Z`).join(''),
-  );
-  const widthPx = axle.tire.widthM * PX;
+  const at = bulbMoving({ axle, bands, atM, chances: lines.map(({ chance }) => chance) });
   return (
     <Frame width={WIDTH} height={HEIGHT} label={label}>
       <Defs>
@@ -50,16 +72,23 @@ export function Bulb({ axle, bands, atM, lines, label, units, palette }: BulbPro
         </Pattern>
       </Defs>
       <Rect x={0} y={TOP} width={WIDTH} height={HEIGHT - TOP} fill={palette.card} />
-      {paths.map((d, index) => (
-        <Path key={bands[index]!.chance} d={d} fill={palette.rust} fillOpacity={FILLS[index]!} fillRule="evenodd" />
+      {bands.map(({ chance }, index) => (
+        <Path
+          key={chance}
+          data-part={`band${index}`}
+          {...at[`band${index}`]}
+          fill={palette.rust}
+          fillOpacity={FILLS[index]!}
+          fillRule="evenodd"
+        />
       ))}
-      <Path d={paths[HATCHED] ?? ''} fill="url(#gives-way)" fillRule="evenodd" />
-      {axle.tiresAtM.map((x) => (
+      <Path data-part="hatched" {...at.hatched} fill="url(#gives-way)" fillRule="evenodd" />
+      {axle.tiresAtM.map((x, index) => (
         <G key={x}>
           <Rect
-            x={px(x, atM) - widthPx / 2}
+            data-part={`tire${index}`}
+            {...at[`tire${index}`]}
             y={TOP - 58}
-            width={widthPx}
             height={58}
             rx={12}
             fill={palette.paper}
@@ -67,9 +96,9 @@ export function Bulb({ axle, bands, atM, lines, label, units, palette }: BulbPro
             strokeWidth={2}
           />
           <Line
-            x1={px(x, atM) - widthPx / 2}
+            data-part={`sole${index}`}
+            {...at[`sole${index}`]}
             y1={TOP}
-            x2={px(x, atM) + widthPx / 2}
             y2={TOP}
             stroke={palette.ink}
             strokeWidth={4}
@@ -77,7 +106,7 @@ export function Bulb({ axle, bands, atM, lines, label, units, palette }: BulbPro
         </G>
       ))}
       <Line x1={0} y1={TOP} x2={WIDTH} y2={TOP} stroke={palette.ink} strokeWidth={1.5} />
-      {lines.map(({ name, depthM }) => (
+      {lines.map(({ name, depthM, chance }, index) => (
         <G key={name}>
           <Line
             x1={0}
@@ -100,6 +129,17 @@ export function Bulb({ axle, bands, atM, lines, label, units, palette }: BulbPro
             fill={palette.ink}
           >
             {length(1000 * depthM, units)}
+          </SvgText>
+          <SvgText
+            data-part={`chance${index}`}
+            x={WIDTH - 4}
+            y={TOP + depthM * PX + 16}
+            textAnchor="end"
+            fontFamily={FACES.number}
+            fontSize={15}
+            fill={palette.ink}
+          >
+            {percent(chance)}
           </SvgText>
         </G>
       ))}

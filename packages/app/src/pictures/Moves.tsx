@@ -1,6 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 
-import type { Live } from './live';
+import type { Live } from '../settings/live';
 import { partsIn, write, type Moving, type PartNode } from './moving';
 
 interface MovesProps<T> {

@@ -1,9 +1,19 @@
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
-import { contextsOf, levers, planGround, pressing, type AxleContext } from '@dunlinmoss/core';
+import { contextsOf, deflectionMm, levers, planGround, pressing, rutDepthM, type AxleContext } from '@dunlinmoss/core';
 
 import { planInput } from '../plan/planInput';
 import { sampleAxle, sampleCase, sampleRig } from '../testing/sampleRig';
-import { axleOnField, axlesInTrack, depthsOf, leastFor, ownCone, soilOfField, USUAL_FIELD } from './onField';
+import {
+  axleOnField,
+  axlesInTrack,
+  depthsOf,
+  leastFor,
+  ownCone,
+  ownRut,
+  ownStrength,
+  soilOfField,
+  USUAL_FIELD,
+} from './onField';
 
 /** A tractor with its spreader, road pressures and weights known. */
 const tractor: RigRow = sampleRig({
@@ -155,5 +165,63 @@ describe('ownCone', () => {
     expect(ownCone(tractor, [probed({}, profile(900, 'trackA'))], USUAL_FIELD)).toBeUndefined();
     expect(ownCone(tractor, [probed({}, profile(900).slice(0, 1))], USUAL_FIELD)).toBeUndefined();
     expect(ownCone(tractor, [], USUAL_FIELD)).toBeUndefined();
+  });
+});
+
+describe('ownRut', () => {
+  const contexts = contextsFor(tractor);
+  const measured = (rutMm: number, change: object = {}): ProofTestRow =>
+    ({
+      ...{ id: 'r', kind: 'rut', counts: true, performedAt: '2026-11-22T08:00:00.000Z' },
+      details: {
+        ...{
+          wheel: 'rear left',
+          tireMarking: '600/65R38 153D',
+          loadRange: 'standard',
+          widthMm: null,
+          gauge: null,
+          setup: {},
+        },
+        runs: [{ pressureKpa: 120, rutMm, lugMm: null }],
+      },
+      ...change,
+    }) as unknown as ProofTestRow;
+
+  it('is the cone that leaves such a rut, and the stronger the soil, the shallower it was', () => {
+    const at = (rutMm: number) => ownRut(tractor, [measured(rutMm)], contexts, USUAL_FIELD)!;
+    expect(at(40).coneKpa).toBeGreaterThan(at(90).coneKpa);
+    const { tire } = axleOnField(tractor, contexts, 1, 120, 1);
+    const bendM = deflectionMm(contexts[1]!.build, tire.loadKg, 120) / 1000;
+    expect(1000 * rutDepthM(tire, bendM, at(60).coneKpa)!).toBeCloseTo(60, 0);
+    expect(at(400).factor).toBeCloseTo(1 / 1.5, 9);
+    expect(at(5).factor).toBe(1.5);
+  });
+
+  it('counts no test that was struck, has no rut, or is of an axle that is not there', () => {
+    const none = [
+      measured(60, { counts: false }),
+      measured(0),
+      measured(60, { details: { ...measured(60).details, wheel: 'rear2 left' } }),
+    ];
+    expect(ownRut(tractor, none, contexts, USUAL_FIELD)).toBeUndefined();
+    expect(ownStrength(tractor, none, contexts, USUAL_FIELD)).toBeUndefined();
+  });
+
+  it('gives way to a cone that is newer, and goes before one that is older', () => {
+    const cone = (performedAt: string): ProofTestRow =>
+      ({
+        ...measured(60),
+        id: 'c',
+        kind: 'penetrometer',
+        performedAt,
+        details: {
+          ...measured(60).details,
+          setup: { trackAKpa: 90 },
+          runs: [100, 200, 300].map((depthMm) => ({ track: 'untouched', depthMm, coneKpa: 900 })),
+        },
+      }) as unknown as ProofTestRow;
+    const of = (at: string) => ownStrength(tractor, [measured(60), cone(at)], contexts, USUAL_FIELD);
+    expect(of('2026-11-25T08:00:00.000Z')).toMatchObject({ by: 'cone', testId: 'c' });
+    expect(of('2026-11-01T08:00:00.000Z')).toMatchObject({ by: 'rut', testId: 'r' });
   });
 });

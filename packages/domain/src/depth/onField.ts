@@ -3,6 +3,8 @@ import {
   bindingFloor,
   coneProfile,
   curveHolds,
+  deflectionMm,
+  rutDepthM,
   standingDiameterMm,
   strengthAt,
   textureOf,
@@ -14,7 +16,7 @@ import {
   type TextureCode,
 } from '@dunlinmoss/core';
 
-import { routineTestOf } from '../evidence/evidence';
+import { axleOfTest, routineTestOf } from '../evidence/evidence';
 
 /** A field in its farmer's words. */
 export interface FieldWords {
@@ -94,8 +96,9 @@ export function leastFor(context: AxleContext): (loadKg: number) => number | nul
   };
 }
 
-/** A person's own cone beside a track, and what it says of the soil. */
-export interface OwnCone {
+/** A person's own cone beside a track, or a rut they measured, and what it says of the soil. */
+export interface OwnStrength {
+  readonly by: 'cone' | 'rut';
   readonly testId: string;
   readonly at: string;
   /** Mean from a hand's depth to half a meter, kPa. */
@@ -111,13 +114,65 @@ const CONE_OVER_STRENGTH = 12;
 /** Textures are known to this factor: a cone on a drier day makes no soil stronger than that. Assumption. */
 const MOST_FACTOR = 1.5;
 
+/** What a soil of such a cone has, against what its texture has as moist as it is now. */
+function factorOf(coneKpa: number, { texture, daysSinceRain }: FieldWords): number {
+  const soil: FarmSoil = { texture: textureOf(texture), daysSinceRain, looseToM: 0, strengthFactor: 1 };
+  const usual = strengthAt(soil, (PROBED_MM.from + PROBED_MM.to) / 2000);
+  return Math.min(MOST_FACTOR, Math.max(1 / MOST_FACTOR, coneKpa / CONE_OVER_STRENGTH / usual));
+}
+
+/** The newest of a person's own cone and rut; undefined where there is neither. */
+export function ownStrength(
+  rig: RigRow,
+  tests: readonly ProofTestRow[],
+  contexts: readonly AxleContext[],
+  field: FieldWords,
+): OwnStrength | undefined {
+  const [cone, rut] = [ownCone(rig, tests, field), ownRut(rig, tests, contexts, field)];
+  return cone && rut ? (rut.at > cone.at ? rut : cone) : (cone ?? rut);
+}
+
+/** A cone that is looked for to a rut lies between these, kPa. Assumption: from slurry to a made road. */
+const CONES_KPA = { low: 50, high: 6_000 };
+
+/** The newest rut of this rig: the cone that would leave one as deep under the axle it was measured behind. */
+export function ownRut(
+  rig: RigRow,
+  tests: readonly ProofTestRow[],
+  contexts: readonly AxleContext[],
+  field: FieldWords,
+): OwnStrength | undefined {
+  const measured = tests
+    .filter(({ kind, counts }) => kind === 'rut' && counts)
+    .sort((a, b) => b.performedAt.localeCompare(a.performedAt));
+  for (const test of measured) {
+    const { runs } = routineTestOf('rut', test.details as never, rig.family);
+    const index = rig.axles.findIndex(({ position }) => position === axleOfTest(test));
+    const context = contexts[index];
+    if (!context) continue;
+    const cones = runs.flatMap((run): number[] => {
+      const { pressureKpa, rutMm } = run as { pressureKpa?: number; rutMm?: number };
+      if (!pressureKpa || !rutMm) return [];
+      const { tire } = axleOnField(rig, contexts, index, pressureKpa, 1);
+      const bendM = deflectionMm(context.build, tire.loadKg, pressureKpa) / 1000;
+      let { low, high } = CONES_KPA;
+      // Stronger soil, shallower rut.
+      while (high / low > 1.001) {
+        const middle = Math.sqrt(low * high);
+        if ((rutDepthM(tire, bendM, middle) ?? Number.POSITIVE_INFINITY) * 1000 > rutMm) low = middle;
+        else high = middle;
+      }
+      return [low];
+    });
+    if (cones.length === 0) continue;
+    const coneKpa = cones.reduce((sum, each) => sum + each, 0) / cones.length;
+    return { by: 'rut', testId: test.id, at: test.performedAt, coneKpa, factor: factorOf(coneKpa, field) };
+  }
+  return undefined;
+}
+
 /** The newest cone in soil that nobody drove on; undefined where there is none, or too few depths. */
-export function ownCone(rig: RigRow, tests: readonly ProofTestRow[], field: FieldWords): OwnCone | undefined {
-  const texture = textureOf(field.texture);
-  const usual = (): number => {
-    const soil: FarmSoil = { texture, daysSinceRain: field.daysSinceRain, looseToM: 0, strengthFactor: 1 };
-    return strengthAt(soil, (PROBED_MM.from + PROBED_MM.to) / 2000);
-  };
+export function ownCone(rig: RigRow, tests: readonly ProofTestRow[], field: FieldWords): OwnStrength | undefined {
   const probed = tests
     .filter(({ kind, counts }) => kind === 'penetrometer' && counts)
     .sort((a, b) => b.performedAt.localeCompare(a.performedAt));
@@ -130,14 +185,14 @@ export function ownCone(rig: RigRow, tests: readonly ProofTestRow[], field: Fiel
     });
     const profile = coneProfile(readings);
     if (!profile) continue;
-    const factor = Math.min(MOST_FACTOR, Math.max(1 / MOST_FACTOR, profile.meanKpa / CONE_OVER_STRENGTH / usual()));
-    return { testId: test.id, at: test.performedAt, coneKpa: profile.meanKpa, factor };
+    const factor = factorOf(profile.meanKpa, field);
+    return { by: 'cone', testId: test.id, at: test.performedAt, coneKpa: profile.meanKpa, factor };
   }
   return undefined;
 }
 
 /** The field as the core takes it. */
-export const soilOfField = ({ texture, daysSinceRain, looseToMm }: FieldWords, cone?: OwnCone): FarmSoil => ({
+export const soilOfField = ({ texture, daysSinceRain, looseToMm }: FieldWords, cone?: OwnStrength): FarmSoil => ({
   texture: textureOf(texture),
   daysSinceRain,
   looseToM: looseToMm / 1000,

@@ -1,21 +1,63 @@
 import { deflectionMm, isTrailer, levers, rutDepthM, shareDrivenOn } from '@dunlinmoss/core';
 import { bulb } from '@dunlinmoss/core/bulb';
-import { axleOnField, axlesInTrack, FIELD_DEPTHS, leastFor } from '@dunlinmoss/domain';
-import { memo } from 'react';
+import { axleOnField, axlesInTrack, depthsOf, FIELD_DEPTHS, leastFor } from '@dunlinmoss/domain';
+import { memo, useEffect, useRef } from 'react';
 
-import { Bulb, BULB } from '../../pictures/Bulb';
+import { Bulb, BULB, bulbMoving } from '../../pictures/Bulb';
+import { partsIn, write } from '../../pictures/moving';
+import type { Live } from '../../settings/live';
 import { usePalette } from '../../theme/useLight';
 import { DEPTH_WORDS } from '../../words/depth';
 import { length, percent } from '../../words/format';
 import { DepthResult } from './DepthResult';
-import { workedOut, type Work } from './depthWork';
+import { startBulb } from '../../workers/bulbWork';
+import { asTried, soilTried, workedOut, type Dragged, type Work } from './depthWork';
 
 /** What the levers try: leaving a quarter of the load behind, and waiting some days. */
 const LESS_LOAD = 0.25;
 const WAIT_DAYS = 4;
 
+interface FollowingProps {
+  readonly work: Work;
+  /** What a finger drags: the picture follows it, worked out beside the page and written into it. */
+  readonly by: Live<Dragged>;
+}
+
+/** The bulb below the tire, following the finger. */
+export function FollowingBulb({ work, by }: FollowingProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const latest = useRef(work);
+  useEffect(() => {
+    latest.current = work;
+  });
+  useEffect(() => {
+    const thread = startBulb(({ bands, atM, chances }, { axle }) =>
+      write(partsIn(box.current!), bulbMoving({ axle, bands, atM, chances })),
+    );
+    const stop = by.follow((dragged) => {
+      const tried = { ...latest.current, dragged };
+      const depths = depthsOf(tried.field);
+      thread.ask({
+        axle: asTried(tried).axle,
+        soil: soilTried(tried),
+        depthsM: FIELD_DEPTHS.map((depth) => depths[depth]),
+        across: BULB,
+      });
+    });
+    return () => {
+      stop();
+      thread.end();
+    };
+  }, [by]);
+  return (
+    <div ref={box} style={{ contain: 'layout', minWidth: 0 }}>
+      <Picture work={work} />
+    </div>
+  );
+}
+
 /** The bulb below the tire. */
-export const Picture = memo(function Picture({ work }: { readonly work: Work }) {
+const Picture = memo(function Picture({ work }: { readonly work: Work }) {
   const palette = usePalette();
   const { units } = work.question;
   const { axle, soil, depths, pressed } = workedOut(work);
@@ -25,7 +67,11 @@ export const Picture = memo(function Picture({ work }: { readonly work: Work }) 
       axle={axle}
       bands={bulb(axle, soil, pressed, { atM, ...BULB })}
       atM={atM}
-      lines={FIELD_DEPTHS.map((depth) => ({ name: DEPTH_WORDS[depth].toLowerCase(), depthM: depths[depth] }))}
+      lines={FIELD_DEPTHS.map((depth, index) => ({
+        name: DEPTH_WORDS[depth].toLowerCase(),
+        depthM: depths[depth],
+        chance: pressed.depths[index]!.chance,
+      }))}
       label={`Soil that gives way below the tire: ${pressed.depths.map(({ depthM, chance }) => `${length(1000 * depthM, units)} ${percent(chance)}`).join(', ')}`}
       units={units}
       palette={palette}

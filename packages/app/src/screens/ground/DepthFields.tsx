@@ -1,5 +1,5 @@
 import { TEXTURE_CODES } from '@dunlinmoss/core';
-import type { FieldWords, OwnCone } from '@dunlinmoss/domain';
+import type { FieldWords, OwnStrength } from '@dunlinmoss/domain';
 
 import { Choice } from '../../components/Choice';
 import { Slider } from '../../components/Slider';
@@ -14,7 +14,7 @@ const DEEPEST_TILLAGE_MM = 350;
 const TIMES = [1, 2, 4, 8];
 
 /** A field in its farmer's words: what it is, and how it is worked. */
-export function DepthFields({ cone, units }: { readonly cone: OwnCone | undefined; readonly units: Units }) {
+export function DepthFields({ cone, units }: { readonly cone: OwnStrength | undefined; readonly units: Units }) {
   const field = fieldStore.use();
   const takesCone = useConeStore.use();
   const set = (change: Partial<FieldWords>): void => fieldStore.set({ ...field, ...change });
@@ -66,7 +66,7 @@ export function DepthFields({ cone, units }: { readonly cone: OwnCone | undefine
       </Unfold>
       {cone && (
         <Toggle
-          label={`As wet as on ${day(cone.at)}: go by my cone of that day, ${percent(cone.factor)} of what such soil has`}
+          label={`As wet as on ${day(cone.at)}: go by my ${cone.by} of that day, ${percent(cone.factor)} of what such soil has`}
           value={takesCone}
           onChange={(on) => useConeStore.set(on)}
         />

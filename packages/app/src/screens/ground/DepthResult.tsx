@@ -63,8 +63,8 @@ export function DepthResult({ pressed, helps, share, rutM, field, units }: Depth
         <Panel title="Rut">
           <Text as={rutM === null ? 'strong' : 'body'} tone={rutM === null ? 'rust' : 'ink'}>
             {rutM === null
-              ? 'By your cone the wheel sinks in: no figure means anything.'
-              : `One pass leaves a rut of about ${length(1000 * rutM, units)}, by your cone (Maclaurin 1990, from memory). Proof, Ruts, tells it afterwards.`}
+              ? 'By your own reading the wheel sinks in: no figure means anything.'
+              : `One pass leaves a rut of about ${length(1000 * rutM, units)}, by your own reading of it (Maclaurin 1990, from memory). Proof, Ruts, tells it afterwards.`}
           </Text>
         </Panel>
       )}
@@ -95,7 +95,7 @@ export function DepthResult({ pressed, helps, share, rutM, field, units }: Depth
         <Text as="small" tone="muted">
           Load decides how deep it goes, pressure what happens in the top; waiting spares the top. It never says go: dig
           a spade’s depth and look. Not for stony, peaty or frozen ground, nor over a plow pan. What soil bears is known
-          to a factor of 1.5 (after Lebert and Horn 1991, from memory); your own cone makes it surer.
+          to a factor of 1.5 (after Lebert and Horn 1991, from memory); your own cone or rut makes it surer.
         </Text>
       </Panel>
       <Unfold label="What it rests on">

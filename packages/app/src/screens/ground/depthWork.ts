@@ -7,7 +7,7 @@ import {
   soilOfField,
   USUAL_FIELD,
   type FieldWords,
-  type OwnCone,
+  type OwnStrength,
 } from '@dunlinmoss/domain';
 
 import { createStore } from '../../settings/store';
@@ -18,13 +18,14 @@ export const fieldStore = createStore<FieldWords>(USUAL_FIELD, 'field');
 /** A cone says how strong soil was on its day, which may have been drier: taken only where somebody says so. */
 export const useConeStore = createStore(false, 'useCone');
 
-/** What is tried instead of what is: a pressure, and shares of load and width. */
+/** What is tried instead of what is: a pressure, shares of load and width, and a day, null as the field is described. */
 export interface Dragged {
   readonly pressureKpa: number | null;
   readonly load: number;
   readonly width: number;
+  readonly days: number | null;
 }
-export const AS_IT_STANDS: Dragged = { pressureKpa: null, load: 1, width: 1 };
+export const AS_IT_STANDS: Dragged = { pressureKpa: null, load: 1, width: 1, days: null };
 
 export interface Work {
   readonly question: PlanQuery;
@@ -35,7 +36,7 @@ export interface Work {
   readonly dragged: Dragged;
   readonly field: FieldWords;
   /** Only where the person says that it holds today. */
-  readonly cone: OwnCone | undefined;
+  readonly cone: OwnStrength | undefined;
 }
 
 /** The axle that is looked at, as it is tried. */
@@ -50,10 +51,14 @@ export function asTried({ question: { rig, units }, plan, contexts, at, dragged,
   return { axle, pressureKpa };
 }
 
+/** The field on the day that is tried. */
+export const soilTried = ({ field, dragged, cone }: Pick<Work, 'field' | 'dragged' | 'cone'>) =>
+  soilOfField({ ...field, daysSinceRain: dragged.days ?? field.daysSinceRain }, cone);
+
 /** What it does to the field. */
 export function workedOut(work: Work) {
   const { axle, pressureKpa } = asTried(work);
-  const soil = soilOfField(work.field, work.cone);
+  const soil = soilTried(work);
   const depths = depthsOf(work.field);
   const depthsM = FIELD_DEPTHS.map((depth) => depths[depth]);
   return { axle, soil, depths, depthsM, pressureKpa, pressed: pressing(axle, soil, depthsM) };

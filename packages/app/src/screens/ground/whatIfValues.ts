@@ -1,7 +1,7 @@
 import { whatIf, type AxleContext, type AxlePlan, type WhatIf } from '@dunlinmoss/core';
 import type { axleOnGauge } from '@dunlinmoss/domain';
 
-import { createLive, type Live } from '../../pictures/live';
+import { createLive, type Live } from '../../settings/live';
 import type { Units } from '../../settings/preferences';
 import type { Store } from '../../settings/store';
 import { area, length, mass, percent, pressure, speed } from '../../words/format';

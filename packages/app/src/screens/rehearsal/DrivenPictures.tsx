@@ -16,7 +16,7 @@ import { Text } from '../../components/Text';
 import type { Decided, RehearsalState } from '../../hooks/useRehearsal';
 import { DrivenCut } from '../../pictures/DrivenCut';
 import { drivenMoving, turnedM, type Driven, type DrivenShape } from '../../pictures/drivenMoving';
-import type { Live } from '../../pictures/live';
+import type { Live } from '../../settings/live';
 import { Moves } from '../../pictures/Moves';
 import { usePalette } from '../../theme/useLight';
 import { endText } from '../../words/rehearsal';

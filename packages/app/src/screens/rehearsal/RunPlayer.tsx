@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 
-import { createLive, type Live } from '../../pictures/live';
+import { createLive, type Live } from '../../settings/live';
 import { usePrefersStill } from '../../theme/usePrefersStill';
 import { Slider } from '../../components/Slider';
 
@@ -52,7 +52,7 @@ export function RunPlayer({ fromS, toS, children }: RunPlayerProps) {
         value={ended ? rest : toS}
         min={fromS}
         max={toS}
-        step={0.04}
+        step={lasts / 200}
         onChange={(at) => {
           setEnded(true);
           clock.settle(at);

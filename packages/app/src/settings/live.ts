@@ -1,4 +1,4 @@
-import { createStore, type Store } from '../settings/store';
+import { createStore, type Store } from './store';
 
 /** Hears of every frame; `rests` when the finger is off and React draws next. */
 type Follower<T> = (value: T, rests: boolean) => void;

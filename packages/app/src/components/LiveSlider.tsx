@@ -1,0 +1,75 @@
+import { createElement, useEffect, useRef } from 'react';
+import { View } from 'react-native';
+
+import type { Live } from '../settings/live';
+import { usePalette } from '../theme/useLight';
+import { Text } from './Text';
+
+interface LiveSliderProps<T> {
+  readonly label: string;
+  readonly by: Live<T>;
+  /** Its place in what is dragged, and what that means, as `60 %`. */
+  readonly at: (value: T) => number;
+  readonly shown: (value: T) => string;
+  /** What is dragged once it stands there. */
+  readonly to: (value: T, place: number) => T;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+}
+
+/**
+ * Something to drag while others follow, the browser's own. Nothing of a frame goes through React: the events are heard
+ * where they are, and the words are written into the page.
+ */
+export function LiveSlider<T>({ label, by, at, shown, to, min, max, step }: LiveSliderProps<T>) {
+  const palette = usePalette();
+  const rest = by.rest.use();
+  const input = useRef<HTMLInputElement>(null);
+  const words = useRef<HTMLDivElement>(null);
+  const latest = useRef({ at, shown, to, label });
+  useEffect(() => {
+    latest.current = { at, shown, to, label };
+    // Put back by somebody else, it goes there.
+    input.current!.value = String(at(rest));
+  });
+  useEffect(() => {
+    const range = input.current!;
+    const moved = (): T => latest.current.to(by.get(), Number(range.value));
+    const move = (): void => by.move(moved());
+    const settle = (): void => by.settle(moved());
+    range.addEventListener('input', move);
+    range.addEventListener('change', settle);
+    const stop = by.follow((value) => {
+      const said = latest.current.shown(value);
+      // Into the text that React has put there, so that it finds it again.
+      words.current!.firstElementChild!.firstChild!.textContent = `${latest.current.label}: ${said}`;
+      range.setAttribute('aria-valuetext', said);
+    });
+    return () => {
+      range.removeEventListener('input', move);
+      range.removeEventListener('change', settle);
+      stop();
+    };
+  }, [by]);
+  return (
+    <View>
+      <div ref={words}>
+        <Text as="label" tone="muted">
+          {`${label}: ${shown(rest)}`}
+        </Text>
+      </div>
+      {createElement('input', {
+        ref: input,
+        type: 'range',
+        'aria-label': label,
+        'aria-valuetext': shown(rest),
+        min,
+        max,
+        step,
+        defaultValue: at(rest),
+        style: { width: '100%', height: 48, margin: 0, accentColor: palette.moss, cursor: 'pointer' },
+      })}
+    </View>
+  );
+}
