@@ -26,13 +26,8 @@ const VIEWS = [
   { name: 'ground-wide', path: '/ground', size: WIDE },
   { name: 'what-if-phone', path: '/ground/what-if', size: PHONE },
   { name: 'depth-phone', path: `/ground/depth?rig=${LAPWING}&ground=fieldMoist`, size: PHONE },
+  { name: 'drive-phone', path: `/ground/drives/firstBeach?rig=${CURLEW}`, size: PHONE, before: dugIn },
   { name: 'proof-phone', path: '/proof', size: PHONE },
-  {
-    name: 'tape-phone',
-    path: '/proof/tape/0192f000-0000-7000-8000-000000000301',
-    size: PHONE,
-    before: (page) => scrollTo(page, 'Result'),
-  },
   { name: 'photo-phone', path: `/proof/print/new?rig=${CURLEW}`, size: PHONE, before: findPrint },
   { name: 'coach-phone', path: TRIAL, size: PHONE, before: (page) => scrollTo(page, 'Result') },
   {
@@ -55,6 +50,13 @@ const scrollTo = (page, heading) =>
     .getByRole('heading', { name: heading })
     .first()
     .evaluate((element) => element.scrollIntoView({ block: 'start' }));
+
+/** Onto the sand as it is, and a foot kept down. */
+async function dugIn(page) {
+  await page.getByRole('button', { name: 'Drive on as it is' }).click();
+  await page.getByRole('button', { name: 'Keep your foot down' }).click();
+  await page.getByText(/^Spun /).waitFor();
+}
 
 /** A size as it is said and a road pressure, with the first pressures below. */
 async function firstNumbers(page) {

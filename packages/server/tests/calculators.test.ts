@@ -139,6 +139,30 @@ const EXAMPLES: Record<string, { input: object; output: object }> = {
     output: { ok: true, wheel: { climbsDeg: expect.closeTo(6, 0) } },
   },
   // Dry, a 480/80R50 stands on the firm area of its formula: 0.2701 m².
+  'practice-drive': {
+    input: {
+      kind: 'car',
+      axles: (['front', 'rear'] as const).map((position, index) => ({
+        tireMarking: '265/65R17',
+        loadRange: 'standard',
+        position,
+        wheels: 2,
+        wheelLoadKg: 600,
+        driven: true,
+        behindMm: 2790 * index,
+        pressureKpa: 248,
+      })),
+      soil: 'drySand',
+      legs: [
+        { lengthM: 5, fromDeg: 0, toDeg: 0, soft: true },
+        { lengthM: 12, fromDeg: 2, toDeg: 9, soft: true },
+      ],
+      shift: 0.1,
+      pace: 'idle',
+      keepsOn: true,
+    },
+    output: { ok: true, end: 'aground' },
+  },
   'field-pressing': {
     input: {
       tire: { widthMm: 480, diameterMm: 2038, loadKg: 3000, pressureKpa: 78.4 },

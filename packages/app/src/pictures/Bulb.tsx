@@ -18,6 +18,8 @@ interface BulbProps {
   readonly atM: number;
   /** Depths with a name, m, and how likely the soil gives way there. */
   readonly lines: readonly { readonly name: string; readonly depthM: number; readonly chance: number }[];
+  /** Where roots stop by one's own cone, m. */
+  readonly rootsM: number | null;
   /** What it says, for those who don't see it. */
   readonly label: string;
   readonly units: Units;
@@ -62,7 +64,7 @@ export function bulbMoving({ axle, bands, atM, chances }: BulbMoves): Moving {
 }
 
 /** What gives way below an axle, by depth, to scale, with the lines that matter. */
-export function Bulb({ axle, bands, atM, lines, label, units, palette }: BulbProps) {
+export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }: BulbProps) {
   const at = bulbMoving({ axle, bands, atM, chances: lines.map(({ chance }) => chance) });
   return (
     <Frame width={WIDTH} height={HEIGHT} label={label}>
@@ -143,6 +145,22 @@ export function Bulb({ axle, bands, atM, lines, label, units, palette }: BulbPro
           </SvgText>
         </G>
       ))}
+      {rootsM !== null && rootsM < DEPTH_M && (
+        <G>
+          <Line
+            x1={0}
+            y1={TOP + rootsM * PX}
+            x2={WIDTH}
+            y2={TOP + rootsM * PX}
+            stroke={palette.moss}
+            strokeWidth={2}
+            strokeDasharray="1 4"
+          />
+          <SvgText x={4} y={TOP + rootsM * PX + 14} fontFamily={FACES.text} fontSize={12} fill={palette.moss}>
+            {`roots stop, ${length(1000 * rootsM, units)}`}
+          </SvgText>
+        </G>
+      )}
     </Frame>
   );
 }

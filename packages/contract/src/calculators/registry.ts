@@ -23,6 +23,7 @@ import { stuckLadderCalculator } from './stuckLadder';
 import { tapeCalculator } from './tape';
 import { tireCapacityCalculator } from './tireCapacity';
 import { tireMarkingCalculator } from './tireMarking';
+import { practiceDriveCalculator } from './practiceDrive';
 import { wheelOnSoilCalculator } from './wheelOnSoil';
 import { whatIfCalculator } from './whatIf';
 
@@ -45,6 +46,7 @@ export const CALCULATORS = [
   ...routineCalculators,
   ownTireCalculator,
   wheelOnSoilCalculator,
+  practiceDriveCalculator,
   fieldPressingCalculator,
   letOutCalculator,
   putInCalculator,

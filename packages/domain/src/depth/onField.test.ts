@@ -148,7 +148,10 @@ describe('ownCone', () => {
 
   it('makes the soil as much stronger or weaker as it reads, no further than textures differ', () => {
     const usual = ownCone(tractor, [probed({}, profile(840))], USUAL_FIELD)!;
-    expect(usual).toMatchObject({ testId: 't', coneKpa: 840 });
+    expect(usual).toMatchObject({ testId: 't', coneKpa: 840, rootsToMm: null });
+    // Published: Taylor et al. 1966, from memory: roots stop at 300 psi, 2068.4 kPa; here at (2068.4 + 500)/10 mm.
+    const hard = [100, 200, 300].map((depthMm) => ({ track: 'untouched', depthMm, coneKpa: 10 * depthMm - 500 }));
+    expect(ownCone(tractor, [probed({}, hard)], USUAL_FIELD)!.rootsToMm).toBeCloseTo(256.84, 2);
     expect(usual.factor).toBeCloseTo(1, 2);
     expect(ownCone(tractor, [probed({}, profile(4_000))], USUAL_FIELD)!.factor).toBe(1.5);
     expect(ownCone(tractor, [probed({}, profile(200))], USUAL_FIELD)!.factor).toBeCloseTo(1 / 1.5, 9);

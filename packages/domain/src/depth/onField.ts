@@ -103,6 +103,8 @@ export interface OwnStrength {
   readonly at: string;
   /** Mean from a hand's depth to half a meter, kPa. */
   readonly coneKpa: number;
+  /** Where roots stop by the cone, mm; null where they don't, or there is no cone. */
+  readonly rootsToMm: number | null;
   /** What it was, against what its texture has as moist as it is now; no further off than textures differ. */
   readonly factor: number;
 }
@@ -166,7 +168,8 @@ export function ownRut(
     });
     if (cones.length === 0) continue;
     const coneKpa = cones.reduce((sum, each) => sum + each, 0) / cones.length;
-    return { by: 'rut', testId: test.id, at: test.performedAt, coneKpa, factor: factorOf(coneKpa, field) };
+    const factor = factorOf(coneKpa, field);
+    return { by: 'rut', testId: test.id, at: test.performedAt, coneKpa, rootsToMm: null, factor };
   }
   return undefined;
 }
@@ -186,7 +189,14 @@ export function ownCone(rig: RigRow, tests: readonly ProofTestRow[], field: Fiel
     const profile = coneProfile(readings);
     if (!profile) continue;
     const factor = factorOf(profile.meanKpa, field);
-    return { by: 'cone', testId: test.id, at: test.performedAt, coneKpa: profile.meanKpa, factor };
+    return {
+      by: 'cone',
+      testId: test.id,
+      at: test.performedAt,
+      coneKpa: profile.meanKpa,
+      rootsToMm: profile.limitAtMm,
+      factor,
+    };
   }
   return undefined;
 }

@@ -59,6 +59,7 @@ export function FollowingBulb({ work, by }: FollowingProps) {
 /** The bulb below the tire. */
 const Picture = memo(function Picture({ work }: { readonly work: Work }) {
   const palette = usePalette();
+  const { rootsToMm } = work;
   const { units } = work.question;
   const { axle, soil, depths, pressed } = workedOut(work);
   const atM = pressed.worstAtM;
@@ -72,6 +73,7 @@ const Picture = memo(function Picture({ work }: { readonly work: Work }) {
         depthM: depths[depth],
         chance: pressed.depths[index]!.chance,
       }))}
+      rootsM={rootsToMm === null ? null : rootsToMm / 1000}
       label={`Soil that gives way below the tire: ${pressed.depths.map(({ depthM, chance }) => `${length(1000 * depthM, units)} ${percent(chance)}`).join(', ')}`}
       units={units}
       palette={palette}

@@ -88,7 +88,16 @@ function OfField({ question, plan, contexts, onBack }: OfFieldProps) {
   }, [dragged, live]);
 
   const cone = ownStrength(rig, tests, contexts, field);
-  const work: Work = { question, plan, contexts, at, dragged, field, cone: takesCone ? cone : undefined };
+  const work: Work = {
+    question,
+    plan,
+    contexts,
+    at,
+    dragged,
+    field,
+    cone: takesCone ? cone : undefined,
+    rootsToMm: cone?.rootsToMm ?? null,
+  };
   const { pressureKpa, axle } = asTried(work);
   const least = leastFor(context)(axle.tire.loadKg);
   const highKpa = Math.max(roadKpa ?? 0, startKpa) * 1.2;

@@ -37,6 +37,8 @@ export interface Work {
   readonly field: FieldWords;
   /** Only where the person says that it holds today. */
   readonly cone: OwnStrength | undefined;
+  /** Where roots stop by one's own cone, as wet as that day or not; null without. */
+  readonly rootsToMm: number | null;
 }
 
 /** The axle that is looked at, as it is tried. */
