@@ -33,6 +33,7 @@ test('with the server gone every address opens, fonts, workers and rows with it'
     [`/rigs/${CURLEW}`, '265/65R17 112T'],
     [`/ground?rig=${CURLEW}&ground=softSand`, 'How sure'],
     [`/air/out?rig=${CURLEW}&ground=softSand`, 'Front left'],
+    [`/ground/drives/firstBeach?rig=${CURLEW}`, 'Let out to 16'],
     ['/proof', 'No test yet. Begin with a print or a tape'],
     ['/book', 'Soft sand'],
     ['/rigs/wall', 'Wall sheet'],

@@ -4,7 +4,9 @@ import { Readable } from 'node:stream';
 
 import { PACKET_S, PLAIN_AXLE, type DeviceSetup, type LogEvent, type Rig } from '@dunlinmoss/contract';
 import { fillPlan, inToolOf } from '@dunlinmoss/core';
-import mysql from 'mysql2/promise';
+import mysql, { type ResultSetHeader, type RowDataPacket } from 'mysql2/promise';
+
+import { logWheel } from '../../packages/server/src/repositories/logWheel';
 
 /*
  * A log of a million readings through the API against LOAD DATA of the same rows into the same table, with the server's
@@ -138,28 +140,42 @@ async function logImport() {
       }),
     );
     const other = randomUUID();
+    const [made] = await connection.query<ResultSetHeader>('INSERT INTO log_rigs (owner_id, rig_id) VALUES (?, ?)', [
+      OWNER,
+      other,
+    ]);
     const table = Buffer.concat([
       ...chunks(
         '',
         lines(
           (at, axleName, wheel, kpa, tempC) =>
-            `${OWNER},${other},${axleName},${wheel},${at.toISOString().slice(0, 23).replace('T', ' ')},${kpa.toFixed(2)},${tempC},file\n`,
+            `${made.insertId},${logWheel(axleName, wheel)},${at.toISOString().slice(0, 23).replace('T', ' ')},${Math.round(10 * kpa)},${10 * tempC},file\n`,
         ),
       ),
     ]);
     loadData.push(
       await timed(() =>
         connection.query({
-          sql: `LOAD DATA LOCAL INFILE 'log' INTO TABLE monitor_log FIELDS TERMINATED BY ','
-                (owner_id, rig_id, position, wheel, read_at, pressure_kpa, temp_c, source)`,
+          sql: `LOAD DATA LOCAL INFILE 'log' INTO TABLE rig_log FIELDS TERMINATED BY ','
+                (rig, wheel, read_at, tenths_kpa, tenths_c, source)`,
           // No packet may be larger than the database takes.
           infileStreamFactory: () => Readable.from(slices(table)),
         }),
       ),
     );
   }
+  const [months] = await connection.query<RowDataPacket[]>(
+    `SELECT partition_name AS name, table_rows AS n, data_length AS bytes FROM information_schema.partitions
+     WHERE table_schema = DATABASE() AND table_name = 'rig_log' ORDER BY table_rows DESC`,
+  );
+  const sum = (field: string): number => months.reduce((all, month) => all + Number(month[field]), 0);
+  const fullest = months[0]!;
+  const dropMs = await timed(() => connection.query(`ALTER TABLE rig_log DROP PARTITION ${fullest.name}`));
   await connection.end();
   return {
+    bytesARow: sum('bytes') / sum('n'),
+    dropMs,
+    droppedRows: Number(fullest.n),
     apiMs: least(api),
     loadDataMs: least(loadData),
     ratio: least(api) / least(loadData),

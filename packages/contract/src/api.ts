@@ -21,7 +21,7 @@ export {
   probeProfile,
   probeQuery,
 } from './devices';
-export { LOG_COLUMNS, logAdded, logBatch, logDeletion, logEvent, logQuery } from './log';
+export { LOG_COLUMNS, logAdded, logBatch, logDeletion, logEvent, logKeeping, logQuery } from './log';
 export {
   ARCHIVE_PARTS,
   ARCHIVE_PATH,

@@ -43,6 +43,7 @@ export {
   LOG_TO,
   downsampledLog,
   type LogEvent,
+  type LogKeeping,
   type LogLineProblem,
   type LogRow,
   type DownsampledLog,

@@ -39,6 +39,11 @@ export const logQuery = z.strictObject({
 export const logDeletion = z.strictObject({ from: timestamp, to: timestamp });
 export const logDeleted = z.strictObject({ removed: z.int() });
 
+/** For how many months a space keeps each reading, whole months; for good where null. What they add up to is always kept. */
+export const LOG_MONTHS = { least: 1, most: 120 };
+export const logKeeping = z.strictObject({ months: z.int().min(LOG_MONTHS.least).max(LOG_MONTHS.most).nullable() });
+export type LogKeeping = z.infer<typeof logKeeping>;
+
 /** A log drawn small: each stretch with its least and most, so that no peak is lost. */
 export const downsampledLog = z.strictObject({
   from: timestamp,

@@ -18,7 +18,7 @@ import { ARCHIVE_PATH, ARCHIVE_TYPE, archiveEvent } from './exchange/archive';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
 import { historyOf, removeQuery } from './resources/row';
-import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logQuery, downsampledLog } from './log';
+import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logKeeping, logQuery, downsampledLog } from './log';
 import { planQuery, rigCard, rigNextStep, rigPlan } from './answers';
 import { changes, changesQuery } from './changes';
 import { PEOPLE_PATHS } from './people/paths';
@@ -181,6 +181,18 @@ const logPaths = (): Json => ({
       summary: 'Deletes the readings between two times, for good',
       parameters: queryParameters(logDeletion),
       responses: { 200: answer('How many there were', schemaOf(logDeleted)), ...NOT_THERE, ...REFUSED },
+    },
+  },
+  '/log-keeping': {
+    get: {
+      summary: 'For how many months this space keeps each reading of monitors; null for good',
+      responses: { 200: answer('The months', schemaOf(logKeeping)) },
+    },
+    put: {
+      summary:
+        'Says so. Older readings are left out from then on and taken away within a day; what they add up to, every ten minutes, stays for good',
+      ...body(logKeeping),
+      responses: { 200: answer('The months', schemaOf(logKeeping)), ...REFUSED },
     },
   },
   '/export/log/{id}': {

@@ -10,6 +10,7 @@ import { migrate } from './db/migrate';
 import { createPool, isDatabaseAway } from './db/pool';
 import { Lifecycle } from './lifecycle';
 import { createLogger } from './logger';
+import { forgetOldReadings, readyMonths } from './repositories/logMonths';
 import { deleteForgottenPhotos } from './repositories/photos';
 
 const START_TRIES = 30;
@@ -18,7 +19,7 @@ const NOTICED_MS = 1_500;
 /** What is being worked on has so long to be finished, ms: as long as a statement may take. */
 const FINISHED_MS = 10_000;
 
-/** How often photos that nobody names are looked for, ms. */
+/** How often photos that nobody names and readings that nobody keeps are looked for, ms. */
 const TIDY_MS = 6 * 3_600_000;
 
 /** The database may still be on its way up when we start: wait for it half a minute before giving up. */
@@ -85,8 +86,11 @@ async function main(): Promise<void> {
     process.exit(1);
   });
 
-  const tidy = (): Promise<void> =>
-    deleteForgottenPhotos(pool).catch((error: unknown) => log.warn({ err: error }, 'tidying photos'));
+  const tidy = async (): Promise<void> => {
+    for (const work of [deleteForgottenPhotos, readyMonths, forgetOldReadings]) {
+      await work(pool).catch((error: unknown) => log.warn({ err: error }, `tidying: ${work.name}`));
+    }
+  };
   void tidy();
   setInterval(() => void tidy(), TIDY_MS).unref();
 

@@ -74,11 +74,17 @@ describe('deleting for good', () => {
     await request(server.app).delete(`/api/v1/rigs/${rig.id}?revision=1`).expect(204);
     await request(server.app).delete(`/api/v1/rigs/${rig.id}?revision=2&forever=true`).expect(204);
 
-    for (const table of ['outings', 'proof_tests', 'airings', 'monitor_log', 'monitor_log_summary', 'rig_axles']) {
+    for (const table of ['outings', 'proof_tests', 'airings', 'log_rigs', 'monitor_log_summary', 'rig_axles']) {
       expect([table, await countIn(table, 'rig_id', rig.id)]).toEqual([table, 0]);
     }
     expect(await countIn('proof_tests', 'rig_id', other.id)).toBe(2);
-    expect(await countIn('monitor_log', 'rig_id', other.id)).toBe(1);
+    expect(await countIn('log_rigs', 'rig_id', other.id)).toBe(1);
+    // Of the two logs one is left, and no reading without its rig.
+    const [[readings]] = await server.pool.query<RowDataPacket[]>(
+      'SELECT COUNT(*) AS own, SUM(r.no IS NULL) AS orphans FROM rig_log l LEFT JOIN log_rigs r ON r.no = l.rig WHERE r.owner_id = ? OR r.no IS NULL',
+      [server.config.ownerId],
+    );
+    expect(readings).toMatchObject({ own: 1, orphans: '0' });
     await request(server.app).get(`/api/v1/photos/${own}`).expect(404);
     for (const kept of [shared, others]) await request(server.app).get(`/api/v1/photos/${kept}`).expect(200);
   });

@@ -148,8 +148,9 @@ describe('a log as a table', () => {
     const table = await request(server.app).get(`/api/v1/export/log/${rigId}`).expect(200);
     expect(table.text.trim().split('\r\n')).toEqual([
       'time,axle,wheel,pressure_kpa,temp_c,from',
-      `${at(0)},front,left,${psi(16)},,file`,
-      `${at(0)},rear,right,${psi(20)},,file`,
+      // Tenths of a kPa are kept: 0.015 psi.
+      `${at(0)},front,left,${psi(16).toFixed(1)},,file`,
+      `${at(0)},rear,right,${psi(20).toFixed(1)},,file`,
     ]);
     const again = await send(rigId, table.text);
     expect(again.at(-1)).toMatchObject({ done: { added: 0, alreadyThere: 2 } });

@@ -8,6 +8,7 @@ import mysql from 'mysql2/promise';
 import { readConfig } from '../src/config';
 import { MIGRATIONS_FOLDER, migrate, migrationFiles } from '../src/db/migrate';
 import { runMigration, statementsOf, STEPS_TABLE } from '../src/db/statements';
+import { wheelOfLog } from '../src/repositories/logWheel';
 
 /** A tape test as the first versions kept it. */
 const TAPE_AS_IT_WAS = {
@@ -164,6 +165,46 @@ describe('the migrations that ship', () => {
       expect(kills).toBeGreaterThanOrEqual(6);
       expect(await tablesOf(connection)).toEqual(whole);
       expect(await migrate(database)).toEqual([]);
+    } finally {
+      await connection.end();
+    }
+  });
+
+  it('carry every reading of a log over, wheel by wheel, to tenths', async () => {
+    const connection = await mysql.createConnection({ ...database, multipleStatements: true, timezone: 'Z' });
+    try {
+      await emptied(connection);
+      const files = await migrationFiles(MIGRATIONS_FOLDER);
+      for (const name of files.slice(0, 27))
+        await copyFile(path.join(MIGRATIONS_FOLDER, name), path.join(folder, name));
+      await migrate(database, folder);
+      await connection.query(
+        `INSERT INTO monitor_log VALUES
+           ('o', 'r', 'front', 'left', '2026-11-03 06:00:00.125', 234.4217, 11.26, 'monitor'),
+           ('o', 'r', 'trailer3', 'rightOuter', '1999-01-01 00:00:00', 0, NULL, 'file'),
+           ('o', 's', 'rear2', 'single', '2090-01-01 00:00:00', 1999.96, -40, 'file')`,
+      );
+      await copyFile(path.join(MIGRATIONS_FOLDER, files[27]!), path.join(folder, files[27]!));
+      await migrate(database, folder);
+      const [rows] = await connection.query<mysql.RowDataPacket[]>(
+        'SELECT rig_id, wheel, read_at, tenths_kpa, tenths_c, source FROM rig_log l JOIN log_rigs r ON r.no = l.rig ORDER BY rig_id, wheel',
+      );
+      expect(rows.map(({ wheel, ...row }) => ({ ...row, ...wheelOfLog(wheel) }))).toEqual([
+        {
+          ...{ rig_id: 'r', position: 'front', wheel: 'left', read_at: new Date('2026-11-03T06:00:00.125Z') },
+          ...{ tenths_kpa: 2344, tenths_c: 113, source: 'monitor' },
+        },
+        {
+          ...{ rig_id: 'r', position: 'trailer3', wheel: 'rightOuter', read_at: new Date('1999-01-01T00:00:00Z') },
+          ...{ tenths_kpa: 0, tenths_c: null, source: 'file' },
+        },
+        {
+          ...{ rig_id: 's', position: 'rear2', wheel: 'single', read_at: new Date('2090-01-01T00:00:00Z') },
+          ...{ tenths_kpa: 20_000, tenths_c: -400, source: 'file' },
+        },
+      ]);
+      const [gone] = await connection.query("SHOW TABLES LIKE 'monitor_log'");
+      expect(gone).toEqual([]);
     } finally {
       await connection.end();
     }

@@ -8,11 +8,10 @@ import { startDatabase } from '../../../scripts/database.mjs';
 export default async function setUp() {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-server-tests-'));
   const database = await startDatabase({ folder, name: 'dunlinmoss_test' });
-  // The migrations' own tests take a database apart, while the other tests use theirs.
-  database.admin(
-    `CREATE DATABASE dunlinmoss_migrations;
-     GRANT ALL ON dunlinmoss_migrations.* TO 'dunlinmoss'@'127.0.0.1';`,
-  );
+  // Some tests take a database apart, while the other tests use theirs.
+  for (const name of ['dunlinmoss_migrations', 'dunlinmoss_months']) {
+    database.admin(`CREATE DATABASE ${name}; GRANT ALL ON ${name}.* TO 'dunlinmoss'@'127.0.0.1';`);
+  }
   globalThis.__database = database;
   globalThis.__databaseFolder = folder;
   Object.assign(process.env, database.env);

@@ -29,9 +29,14 @@ export interface TestServer {
   readonly as: (ownerId: string, proxies?: number) => Express;
 }
 
-/** A server over the tests' database, for an owner of its own, so that test files don't meet. */
-export async function testServer(): Promise<TestServer> {
-  const config = readConfig({ ...process.env, DUNLINMOSS_OWNER: randomUUID() });
+/**
+ * A server over the tests' database, for an owner of its own, so that test files don't meet.
+ *
+ * @param database another one, for what is done to all of it
+ */
+export async function testServer(database?: string): Promise<TestServer> {
+  const read = readConfig({ ...process.env, DUNLINMOSS_OWNER: randomUUID() });
+  const config = { ...read, database: { ...read.database, ...(database !== undefined && { database }) } };
   await migrate(config.database);
   const pool = createPool(config.database);
   const log = createLogger(process.env.DUNLINMOSS_LOG ?? 'silent');

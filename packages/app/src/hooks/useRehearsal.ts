@@ -126,6 +126,11 @@ export function useRehearsal(input: RehearsalInput, seed: number): RehearsalStat
     busy,
     failed,
     choose,
-    again: () => setRound((before) => before + 1),
+    again() {
+      // What stands there is over at once: a tap must not meet the choices of before.
+      setNow(undefined);
+      setDecided([]);
+      setRound((before) => before + 1);
+    },
   };
 }

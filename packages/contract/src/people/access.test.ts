@@ -20,6 +20,8 @@ describe('neededRole', () => {
     ['POST', '/import', {}, 'lead'],
     ['POST', '/import/loads', {}, 'lead'],
     ['POST', '/archive', {}, 'lead'],
+    ['PUT', '/log-keeping', {}, 'lead'],
+    ['GET', '/log-keeping', {}, 'viewer'],
     // Something that nobody has thought of yet is not a viewer's.
     ['PATCH', '/whatever', {}, 'member'],
   ] as const)('of %s %s %j is %s', (method, path, query, role) => {

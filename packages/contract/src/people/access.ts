@@ -3,6 +3,7 @@ import type { Role } from './roles';
 /** What takes away for good, or brings in very much at once. */
 const LEADS: readonly (readonly [method: string, path: RegExp])[] = [
   ['DELETE', /^\/rigs\/[^/]+\/log$/],
+  ['PUT', /^\/log-keeping$/],
   ['POST', /^\/archive$/],
   ['POST', /^\/import(\/|$)/],
 ];

@@ -5,7 +5,8 @@ import { ARCHIVE_VERSION } from '@dunlinmoss/contract/api';
 import { ZipFile } from 'yazl';
 
 import type { Connection } from '../db/pool';
-import { logOf, rigsWithLog } from '../repositories/monitorLog';
+import { rigsWithLog } from '../repositories/logRigs';
+import { logOf } from '../repositories/monitorLog';
 import { photoBytes, photosOf } from '../repositories/photos';
 import type { Repositories } from '../repositories/repositories';
 

@@ -1,4 +1,7 @@
 import type { Connection } from '../db/pool';
+import { keptFrom } from './logMonths';
+import { logNumber } from './logRigs';
+import { logWheel } from './logWheel';
 
 /** Widths of the stretches that a log is kept by beside its readings, minutes: each a multiple of the one before. */
 export const SPANS_MIN = [10, 180] as const;
@@ -49,11 +52,15 @@ export async function summarise(
   rigId: string,
   changed: readonly Changed[],
 ): Promise<void> {
-  for (const { position, wheel, from, to } of changed) {
+  const rig = await logNumber(connection, ownerId, rigId);
+  const oldest = await keptFrom(connection, ownerId);
+  for (const { position, wheel, from: changedFrom, to } of changed) {
+    // What was summed up before its readings were forgotten stays as it is.
+    const from = oldest !== null && changedFrom < oldest ? oldest : changedFrom;
+    if (to < from) continue;
     const longest = SPANS_MIN.at(-1)!;
     const first = stretchStart(from, longest);
     const beyond = new Date(stretchStart(to, longest).getTime() + longest * MINUTE_MS);
-    const own = [ownerId, rigId, position, wheel, first, beyond];
     await connection.query(
       `DELETE FROM monitor_log_summary
        WHERE owner_id = ? AND rig_id = ? AND span_min IN (?) AND position = ? AND wheel = ? AND from_at >= ? AND from_at < ?`,
@@ -64,13 +71,13 @@ export async function summarise(
       `INSERT INTO monitor_log_summary
        SELECT ?, ?, ?, ?, ?, ${startOf('stretch')}, least, most, temp_sum, temps, readings
        FROM (
-         SELECT ${stretchOf('read_at')} AS stretch, MIN(pressure_kpa) AS least, MAX(pressure_kpa) AS most,
-           SUM(temp_c) AS temp_sum, COUNT(temp_c) AS temps, COUNT(*) AS readings
-         FROM monitor_log
-         WHERE owner_id = ? AND rig_id = ? AND position = ? AND wheel = ? AND read_at >= ? AND read_at < ?
+         SELECT ${stretchOf('read_at')} AS stretch, MIN(tenths_kpa) / 10e0 AS least, MAX(tenths_kpa) / 10e0 AS most,
+           SUM(tenths_c) / 10e0 AS temp_sum, COUNT(tenths_c) AS temps, COUNT(*) AS readings
+         FROM rig_log
+         WHERE rig = ? AND wheel = ? AND read_at >= ? AND read_at < ?
          GROUP BY stretch
        ) stretches`,
-      [ownerId, rigId, finest, position, wheel, finest, finest, ...own],
+      [ownerId, rigId, finest, position, wheel, finest, finest, rig, logWheel(position, wheel), first, beyond],
     );
     // Each wider stretch is made of whole ones of the finest: far fewer rows than the readings.
     for (const spanMin of wider) {

@@ -2,7 +2,10 @@ import { LOG_FROM, LOG_TO, type DownsampledLog } from '@dunlinmoss/contract';
 import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
+import { keptFrom } from './logMonths';
+import { logNumber, makeLogNumber } from './logRigs';
 import { SPANS_MIN, stretchStart, summarise } from './logSummary';
+import { logWheel } from './logWheel';
 
 /** A reading as it lies in the table: position, wheel, time, kPa, °C. */
 export type LogTuple = readonly [
@@ -17,7 +20,8 @@ export type LogTuple = readonly [
 export const LOG_ROWS_AT_ONCE = 5_000;
 
 /**
- * Adds readings to a rig's log; what is there already stays. Gives back how many were new. Their summary is to be made
+ * Adds readings to a rig's log; what is there already stays, and what is older than the space keeps is left out. Gives back
+ * how many were new. Their summary is to be made
  * anew in the same transaction: see `summarise`.
  */
 export async function addToLog(
@@ -27,13 +31,25 @@ export async function addToLog(
   source: 'monitor' | 'file',
   rows: readonly LogTuple[],
 ): Promise<number> {
-  if (rows.length === 0) return 0;
+  const oldest = await keptFrom(connection, ownerId);
+  const kept = oldest === null ? rows : rows.filter(([, , readAt]) => readAt >= oldest);
+  if (kept.length === 0) return 0;
+  const rig = await makeLogNumber(connection, ownerId, rigId);
+  const tenths = (value: number): number => Math.round(10 * value);
   // Not INSERT IGNORE, which would also let through what the columns can't hold.
   const [result] = await connection.query<ResultSetHeader>(
-    `INSERT INTO monitor_log
-       (owner_id, rig_id, position, wheel, read_at, pressure_kpa, temp_c, source) VALUES ?
-     ON DUPLICATE KEY UPDATE owner_id = monitor_log.owner_id`,
-    [rows.map((row) => [ownerId, rigId, ...row, source])],
+    `INSERT INTO rig_log (rig, wheel, read_at, tenths_kpa, tenths_c, source) VALUES ?
+     ON DUPLICATE KEY UPDATE rig = rig_log.rig`,
+    [
+      kept.map(([position, wheel, readAt, kpa, tempC]) => [
+        rig,
+        logWheel(position, wheel),
+        readAt,
+        tenths(kpa),
+        tempC === null ? null : tenths(tempC),
+        source,
+      ]),
+    ],
   );
   return result.affectedRows;
 }
@@ -55,11 +71,11 @@ async function wheelsOfLog(
 export const deleteFromLog = (pool: Pool, ownerId: string, rigId: string, from: Date, to: Date): Promise<number> =>
   inTransaction(pool, async (connection) => {
     let removed = 0;
+    const rig = await logNumber(connection, ownerId, rigId);
     for (const { position, wheel } of await wheelsOfLog(connection, ownerId, rigId)) {
       const [result] = await connection.query<ResultSetHeader>(
-        `DELETE FROM monitor_log
-         WHERE owner_id = ? AND rig_id = ? AND position = ? AND wheel = ? AND read_at BETWEEN ? AND ?`,
-        [ownerId, rigId, position, wheel, from, to],
+        'DELETE FROM rig_log WHERE rig = ? AND wheel = ? AND read_at BETWEEN ? AND ?',
+        [rig, logWheel(position, wheel), from, to],
       );
       if (result.affectedRows === 0) continue;
       removed += result.affectedRows;
@@ -73,16 +89,27 @@ async function reach(
   pool: Pool,
   ownerId: string,
   rigId: string,
+  rig: number | null,
+  oldest: Date | null,
   wheels: readonly { readonly position: string; readonly wheel: string }[],
 ): Promise<{ from: Date; to: Date } | null> {
   const ends: Date[] = [];
   for (const { position, wheel } of wheels) {
+    // What was forgotten still stands in the summary.
     const [[row]] = await pool.query<RowDataPacket[]>(
-      `SELECT MIN(read_at) AS first, MAX(read_at) AS last FROM monitor_log
-       WHERE owner_id = ? AND rig_id = ? AND position = ? AND wheel = ? AND read_at BETWEEN ? AND ?`,
-      [ownerId, rigId, position, wheel, new Date(LOG_FROM), new Date(LOG_TO)],
+      `SELECT MIN(first) AS first, MAX(last) AS last FROM (
+         SELECT MIN(read_at) AS first, MAX(read_at) AS last FROM rig_log
+         WHERE rig = ? AND wheel = ? AND read_at BETWEEN ? AND ?
+         UNION ALL
+         SELECT MIN(from_at), NULL FROM monitor_log_summary
+         WHERE owner_id = ? AND rig_id = ? AND span_min = ? AND position = ? AND wheel = ? AND from_at < ?
+       ) ends`,
+      [
+        ...[rig, logWheel(position, wheel), new Date(LOG_FROM), new Date(LOG_TO)],
+        ...[ownerId, rigId, SPANS_MIN[0], position, wheel, oldest ?? new Date(LOG_FROM)],
+      ],
     );
-    if (row!.first !== null) ends.push(row!.first, row!.last);
+    ends.push(...[row!.first, row!.last].filter((end) => end !== null));
   }
   if (ends.length === 0) return null;
   const times = ends.map((end) => end.getTime());
@@ -96,8 +123,9 @@ function levelFor(from: Date, to: Date, stretches: number): (typeof SPANS_MIN)[n
 }
 
 const RAW = (times: string): string =>
-  `SELECT read_at AS at, pressure_kpa AS least, pressure_kpa AS most, temp_c AS temp_sum, temp_c IS NOT NULL AS temps, 1 AS readings
-   FROM monitor_log WHERE owner_id = ? AND rig_id = ? AND position = ? AND wheel = ? AND ${times}`;
+  `SELECT read_at AS at, tenths_kpa / 10e0 AS least, tenths_kpa / 10e0 AS most, tenths_c / 10e0 AS temp_sum,
+     tenths_c IS NOT NULL AS temps, 1 AS readings
+   FROM rig_log WHERE rig = ? AND wheel = ? AND ${times}`;
 const SUMMARY = `SELECT from_at AS at, least_kpa AS least, most_kpa AS most, temp_sum, temps, readings
    FROM monitor_log_summary
    WHERE owner_id = ? AND rig_id = ? AND span_min = ? AND position = ? AND wheel = ? AND from_at >= ? AND from_at < ?`;
@@ -113,22 +141,27 @@ export async function downsampledLogOf(
   asked: { readonly from?: string | undefined; readonly to?: string | undefined; readonly stretches: number },
 ): Promise<DownsampledLog | null> {
   const wheelsSeen = await wheelsOfLog(pool, ownerId, rigId);
+  const rig = await logNumber(pool, ownerId, rigId);
+  const oldest = await keptFrom(pool, ownerId);
   const whole =
-    asked.from !== undefined && asked.to !== undefined ? null : await reach(pool, ownerId, rigId, wheelsSeen);
+    asked.from !== undefined && asked.to !== undefined
+      ? null
+      : await reach(pool, ownerId, rigId, rig, oldest, wheelsSeen);
   const from = asked.from === undefined ? whole?.from : new Date(asked.from);
   const to = asked.to === undefined ? whole?.to : new Date(asked.to);
   if (!from || !to) return null;
   const widthMs = Math.max(1, (to.getTime() - from.getTime()) / asked.stretches);
-  const spanMin = levelFor(from, to, asked.stretches);
+  // Of what was forgotten the finest summary is left.
+  const spanMin = levelFor(from, to, asked.stretches) ?? (oldest !== null && from < oldest ? SPANS_MIN[0] : null);
   const wheels: DownsampledLog['wheels'] = [];
   let readings = 0;
   // The key begins with the wheel: one range of it for each.
   for (const { position, wheel } of wheelsSeen) {
-    const own = [ownerId, rigId, position, wheel];
+    const own = { raw: [rig, logWheel(position, wheel)], summary: [ownerId, rigId, spanMin, position, wheel] };
     const [source, values] =
       spanMin === null
-        ? ([RAW('read_at BETWEEN ? AND ?'), [...own, from, to]] as const)
-        : summarised(own, from, to, spanMin);
+        ? ([RAW('read_at BETWEEN ? AND ?'), [...own.raw, from, to]] as const)
+        : summarised(own, from, to, spanMin, oldest);
     const [rows] = await pool.query<RowDataPacket[]>(
       `SELECT LEAST(FLOOR(GREATEST(0, TIMESTAMPDIFF(MICROSECOND, ?, at)) / ?), ?) AS stretch, MIN(least) AS least,
          MAX(most) AS most, SUM(temp_sum) / NULLIF(SUM(temps), 0) AS temp, CAST(SUM(readings) AS DOUBLE) AS readings
@@ -151,43 +184,46 @@ export async function downsampledLogOf(
   return { from: from.toISOString(), to: to.toISOString(), readings, wheels };
 }
 
+/** What a query of one wheel begins with, in the log itself and in its summary. */
+interface OwnValues {
+  readonly raw: readonly unknown[];
+  readonly summary: readonly unknown[];
+}
+
 /** A window of one wheel: whole stretches of the summary, and the readings of what sticks out at both ends. */
 function summarised(
-  own: readonly string[],
+  { raw, summary }: OwnValues,
   from: Date,
   to: Date,
   spanMin: number,
+  oldest: Date | null,
 ): readonly [sql: string, values: readonly unknown[]] {
-  const innerFrom = new Date(stretchStart(from, spanMin).getTime() + spanMin * 60_000);
+  // Of readings that were forgotten nothing sticks out: their stretch is taken whole.
+  const forgotten = oldest !== null && from < oldest;
+  const innerFrom = forgotten
+    ? stretchStart(from, spanMin)
+    : new Date(stretchStart(from, spanMin).getTime() + spanMin * 60_000);
   const innerTo = stretchStart(to, spanMin);
-  const [ownerId, rigId, position, wheel] = own;
   return [
     `${RAW('read_at >= ? AND read_at < ?')} UNION ALL ${SUMMARY} UNION ALL ${RAW('read_at BETWEEN ? AND ?')}`,
-    [...own, from, innerFrom, ownerId, rigId, spanMin, position, wheel, innerFrom, innerTo, ...own, innerTo, to],
+    [...raw, from, innerFrom, ...summary, innerFrom, innerTo, ...raw, innerTo, to],
   ];
-}
-
-/** The rigs that have a log. */
-export async function rigsWithLog(connection: Connection, ownerId: string): Promise<string[]> {
-  const [rows] = await connection.query<RowDataPacket[]>('SELECT DISTINCT rig_id FROM monitor_log WHERE owner_id = ?', [
-    ownerId,
-  ]);
-  return rows.map(({ rig_id }) => rig_id);
 }
 
 /** Every reading of a rig, wheel by wheel in order of time, a batch at a time. */
 export async function* logOf(pool: Pool | Connection, ownerId: string, rigId: string): AsyncGenerator<RowDataPacket[]> {
+  const rig = await logNumber(pool, ownerId, rigId);
   for (const { position, wheel } of await wheelsOfLog(pool, ownerId, rigId)) {
     let after = new Date(Date.parse(LOG_FROM) - 1);
     for (;;) {
       const [rows] = await pool.query<RowDataPacket[]>(
-        `SELECT position, wheel, read_at, pressure_kpa, temp_c, source FROM monitor_log
-         WHERE owner_id = ? AND rig_id = ? AND position = ? AND wheel = ? AND read_at > ?
+        `SELECT read_at, tenths_kpa / 10e0 AS pressure_kpa, tenths_c / 10e0 AS temp_c, source FROM rig_log
+         WHERE rig = ? AND wheel = ? AND read_at > ?
          ORDER BY read_at LIMIT ?`,
-        [ownerId, rigId, position, wheel, after, LOG_ROWS_AT_ONCE],
+        [rig, logWheel(position, wheel), after, LOG_ROWS_AT_ONCE],
       );
       if (rows.length === 0) break;
-      yield rows;
+      yield rows.map((row) => ({ position, wheel, ...row }) as RowDataPacket);
       after = rows.at(-1)!.read_at;
     }
   }

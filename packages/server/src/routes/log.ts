@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 
 import type { AiringRow, LogEvent, LogLineProblem, ReadingRoundRow } from '@dunlinmoss/contract';
-import { LOG_COLUMNS, logBatch, logDeletion, logQuery, rowId } from '@dunlinmoss/contract/api';
+import { LOG_COLUMNS, logBatch, logDeletion, logKeeping, logQuery, rowId } from '@dunlinmoss/contract/api';
 import { correctedKpa, wheelKey, wheelsOf } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
 import type { Pool } from 'mysql2/promise';
@@ -12,6 +12,7 @@ import { inTransaction, isPassing } from '../db/pool';
 import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
+import { keepLogFor, logMonthsOf } from '../repositories/logMonths';
 import { changedBy, summarise, type Changed } from '../repositories/logSummary';
 import {
   addToLog,
@@ -187,9 +188,19 @@ async function ownRig(request: Request, repositories: Repositories): Promise<Own
   return { id: rig.id, wheels: new Set(wheels) };
 }
 
-/** `GET`, `POST` and `DELETE /rigs/:id/log`, `GET /export/log/:id`. */
+/** `GET` and `PUT /log-keeping`, `GET`, `POST` and `DELETE /rigs/:id/log`, `GET /export/log/:id`. */
 export function logRoutes(pool: Pool, repositories: Repositories): Router {
   const router = Router();
+
+  router.get('/log-keeping', async (request, response) => {
+    response.json({ months: await logMonthsOf(pool, request.ownerId) });
+  });
+
+  router.put('/log-keeping', async (request, response) => {
+    const { months } = logKeeping.parse(request.body);
+    await keepLogFor(pool, request.ownerId, months);
+    response.json({ months });
+  });
 
   router.get('/rigs/:id/log', async (request, response) => {
     const { id: rigId } = await ownRig(request, repositories);

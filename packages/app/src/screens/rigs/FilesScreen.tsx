@@ -25,6 +25,7 @@ import {
 import { useRouter } from '../../hooks/useRouter';
 import { BesideList } from './RigScreen';
 import { Lines, Rows, type Done } from './ImportLines';
+import { KeepingLogs } from './KeepingLogs';
 import { ThisDevice } from './ThisDevice';
 
 type State =
@@ -166,6 +167,7 @@ export function FilesScreen() {
         </Text>
       </Panel>
       <ThisDevice />
+      <KeepingLogs />
       <DemoBack />
     </BesideList>
   );
