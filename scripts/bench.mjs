@@ -151,7 +151,7 @@ async function air() {
     `a log of 1,000,000 readings through the API against LOAD DATA of the same rows: ${log.ratio.toFixed(1)} × (${(log.apiMs / 1000).toFixed(1)} s against ${(log.loadDataMs / 1000).toFixed(1)} s); the server's memory ${log.restMb.toFixed(0)} MB before, ${log.peakMb.toFixed(0)} MB at its peak`,
   );
   say(
-    `a reading lies in ${log.bytesARow.toFixed(0)} bytes; a month of ${log.droppedRows.toLocaleString('en')} of them dropped in ${log.dropMs.toFixed(0)} ms`,
+    `a reading lies in ${log.bytesARow.toFixed(0)} bytes; a month of ${Math.round(log.monthRows).toLocaleString('en')} of them that nobody keeps let go in ${log.monthMs.toFixed(0)} ms`,
   );
   say(
     `200 phones on one rig's live stream: lag p95 ${stream.lagP95Ms.toFixed(0)} ms, ${(100 * stream.cpuShare).toFixed(1)} % of a core, ${stream.dropped} dropped, each heard at least ${stream.leastHeard} of ${stream.expected} slots`,

@@ -6,6 +6,9 @@ import { PACKET_S, PLAIN_AXLE, type DeviceSetup, type LogEvent, type Rig } from 
 import { fillPlan, inToolOf } from '@dunlinmoss/core';
 import mysql, { type ResultSetHeader, type RowDataPacket } from 'mysql2/promise';
 
+import { readConfig } from '../../packages/server/src/config';
+import { createPool } from '../../packages/server/src/db/pool';
+import { forgetOldReadings } from '../../packages/server/src/repositories/logMonths';
 import { logWheel } from '../../packages/server/src/repositories/logWheel';
 
 /*
@@ -164,18 +167,28 @@ async function logImport() {
       ),
     );
   }
-  const [months] = await connection.query<RowDataPacket[]>(
-    `SELECT partition_name AS name, table_rows AS n, data_length AS bytes FROM information_schema.partitions
-     WHERE table_schema = DATABASE() AND table_name = 'rig_log' ORDER BY table_rows DESC`,
+  await connection.query('ANALYZE TABLE rig_log');
+  const one = async (sql: string): Promise<number> =>
+    Number((await connection.query<RowDataPacket[]>(`SELECT ${sql} AS n`))[0][0]!.n);
+  const bytes = await one(
+    "(SELECT SUM(data_length) FROM information_schema.partitions WHERE table_schema = DATABASE() AND table_name = 'rig_log')",
   );
-  const sum = (field: string): number => months.reduce((all, month) => all + Number(month[field]), 0);
-  const fullest = months[0]!;
-  const dropMs = await timed(() => connection.query(`ALTER TABLE rig_log DROP PARTITION ${fullest.name}`));
+  const rows = await one('(SELECT COUNT(*) FROM rig_log)');
+  // Nobody keeps them any more: month after month of them is let go.
+  await connection.query('UPDATE owners SET log_months = 1');
+  const pool = createPool(readConfig(process.env).database);
+  let months = 0;
+  const forgottenMs = await timed(async () => {
+    months = (await forgetOldReadings(pool, new Date('2027-06-15T00:00:00Z'))).months.length;
+  });
+  const left = await one('(SELECT COUNT(*) FROM rig_log)');
+  await pool.end();
+  if (left > 0 || months === 0) throw new Error(`${left} readings were left of ${months} months`);
   await connection.end();
   return {
-    bytesARow: sum('bytes') / sum('n'),
-    dropMs,
-    droppedRows: Number(fullest.n),
+    bytesARow: bytes / rows,
+    monthMs: forgottenMs / months,
+    monthRows: rows / months,
     apiMs: least(api),
     loadDataMs: least(loadData),
     ratio: least(api) / least(loadData),

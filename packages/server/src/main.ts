@@ -3,9 +3,11 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-import type { Pool, RowDataPacket } from 'mysql2/promise';
+import mysql, { type Pool, type RowDataPacket } from 'mysql2/promise';
+
 import { createApp } from './app';
 import { readConfig, type Config } from './config';
+import { withLease } from './db/lease';
 import { migrate } from './db/migrate';
 import { createPool, isDatabaseAway } from './db/pool';
 import { Lifecycle } from './lifecycle';
@@ -88,7 +90,13 @@ async function main(): Promise<void> {
 
   const tidy = async (): Promise<void> => {
     for (const work of [deleteForgottenPhotos, readyMonths, forgetOldReadings]) {
-      await work(pool).catch((error: unknown) => log.warn({ err: error }, `tidying: ${work.name}`));
+      // One server at a time; another one has just done it.
+      await withLease(
+        () => mysql.createConnection({ ...config.database, timezone: 'Z' }),
+        work.name,
+        async () => void (await work(pool)),
+        { waitS: 60 },
+      ).catch((error: unknown) => log.warn({ err: error }, `tidying: ${work.name}`));
     }
   };
   void tidy();

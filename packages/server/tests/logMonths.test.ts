@@ -165,18 +165,54 @@ describe('how long readings are kept', () => {
 });
 
 describe('forgetOldReadings', () => {
-  it('drops months whole where nobody keeps them, and leaves them where one space does', async () => {
-    expect((await forgetOldReadings(server.pool)).months).toEqual([]);
-    await server.pool.query('UPDATE owners SET log_months = 13');
-    const { months } = await forgetOldReadings(server.pool, new Date('2026-11-29T00:00:00Z'));
-    expect(months[0]).toBe('p202401');
-    expect(months.at(-1)).toBe('p202509');
-    expect((await monthsOfLog(server.pool)).slice(0, 2).map(({ name }) => name)).toEqual(['p_before', 'p202510']);
-    // Late readings of such a month still have a place.
-    await server.pool.query('UPDATE owners SET log_months = NULL');
+  const NOW = new Date('2026-11-29T00:00:00Z');
+  const old = (readAt: string) => ({ position: 'front', wheel: 'left', readAt, pressureKpa: 200, tempC: null });
+  const places = async (): Promise<string[]> => (await monthsOfLog(server.pool)).map(({ name }) => name);
+  const everybodyKeeps = (months: number | null) => server.pool.query('UPDATE owners SET log_months = ?', [months]);
+
+  it('takes months whole where nobody keeps them, and leaves them while one space does', async () => {
     const rigId = await rigWith(server.config.ownerId, [
-      { position: 'front', wheel: 'left', readAt: '2024-05-05T08:00:00.000Z', pressureKpa: 200, tempC: null },
+      old('2019-05-05T08:00:00.000Z'),
+      old('2024-05-05T08:00:00.000Z'),
+      old('2025-09-30T23:59:59.000Z'),
+      old('2025-10-31T23:59:59.000Z'),
     ]);
+    const before = await places();
+    expect((await forgetOldReadings(server.pool, NOW)).months).toEqual([]);
+    expect(await rawOf(rigId)).toBe(4);
+    await everybodyKeeps(13);
+    const { months } = await forgetOldReadings(server.pool, NOW);
+    expect(months).toEqual(expect.arrayContaining(['p_before', 'p202405', 'p202509']));
+    expect(months).not.toContain('p202510');
     expect(await rawOf(rigId)).toBe(1);
+    // Their places are left, for whatever comes in late.
+    expect(await places()).toEqual(before);
+    await everybodyKeeps(null);
+  });
+
+  it('takes no place away where there is no log at all', async () => {
+    await server.pool.query('DELETE FROM rig_log');
+    await server.pool.query('DELETE FROM log_rigs');
+    const before = await places();
+    expect(await forgetOldReadings(server.pool, NOW)).toEqual({ months: [], rows: 0 });
+    expect(await places()).toEqual(before);
+  });
+
+  it('finishes what a killed server had begun, and gives back what somebody keeps', async () => {
+    const [short, good] = [await newSpace(), await newSpace()];
+    const [forgets, keeps] = [
+      await rigWith(short, [old('2024-05-05T08:00:00.000Z')]),
+      await rigWith(good, [old('2024-05-06T08:00:00.000Z')]),
+    ];
+    await request(server.as(short)).put(api('/log-keeping')).send({ months: 13 }).expect(200);
+    // Cut off right after the month changed places; a space that keeps its readings had come in meanwhile.
+    await server.pool.query('CREATE TABLE rig_log_gone LIKE rig_log');
+    await server.pool.query('ALTER TABLE rig_log_gone REMOVE PARTITIONING');
+    await server.pool.query('ALTER TABLE rig_log EXCHANGE PARTITION p202405 WITH TABLE rig_log_gone');
+    expect([await rawOf(forgets), await rawOf(keeps)]).toEqual([0, 0]);
+    await forgetOldReadings(server.pool, NOW);
+    expect([await rawOf(forgets), await rawOf(keeps)]).toEqual([0, 1]);
+    const [left] = await server.pool.query("SHOW TABLES LIKE 'rig_log_gone'");
+    expect(left).toEqual([]);
   });
 });

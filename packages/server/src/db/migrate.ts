@@ -42,8 +42,8 @@ export async function migrate(config: DatabaseConfig, folder = MIGRATIONS_FOLDER
   const connect = (): Promise<Connection> => mysql.createConnection({ ...config, timezone: 'Z' });
   const connection = await connect();
   try {
+    await connection.query(LEASES_TABLE);
     if (await isCluster(connection)) {
-      await connection.query(LEASES_TABLE);
       return await withLease(connect, 'migrations', (check) => migrateAlone(connection, files, folder, check));
     }
     // On one node a lock goes with the connection that holds it: nobody waits for who died.

@@ -4,7 +4,7 @@ import type { Connection } from '../db/pool';
 
 /*
  * The log lies in months. Those to come are made ready; what a space keeps no longer is taken away, a month at once where
- * nobody keeps it. What the readings added up to stays in the summary.
+ * nobody keeps any of it. What the readings added up to stays in the summary.
  */
 
 /** So many months to come have a place of their own. */
@@ -71,23 +71,61 @@ export async function readyMonths(pool: Pool, now = new Date()): Promise<readonl
   return made;
 }
 
-/** Takes away what spaces keep no longer: months that nobody keeps whole, and of those that somebody keeps, row by row. */
+/** Where the rows of a month stand that is being emptied. */
+const GONE = 'rig_log_gone';
+
+/**
+ * Puts back what somebody keeps of a month that was emptied, and lets the rest go. Also at the beginning: what was being
+ * emptied when a server was killed.
+ */
+async function letGo(pool: Pool, now: Date): Promise<void> {
+  const [[there]] = await pool.query<RowDataPacket[]>(
+    'SELECT 1 FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = ?',
+    [GONE],
+  );
+  if (!there) return;
+  // Somebody may have taken in readings of back then in the very moment.
+  const [kept] = await pool.query<RowDataPacket[]>(
+    `SELECT DISTINCT g.rig, o.log_months AS months FROM ${GONE} g JOIN log_rigs r ON r.no = g.rig JOIN owners o ON o.id = r.owner_id`,
+  );
+  for (const { rig, months } of kept) {
+    await pool.query(
+      `INSERT INTO rig_log SELECT * FROM ${GONE} g WHERE g.rig = ? AND g.read_at >= ? ON DUPLICATE KEY UPDATE rig = rig_log.rig`,
+      [rig, months === null ? new Date(0) : keptSince(months, now)],
+    );
+  }
+  await pool.query(`DROP TABLE IF EXISTS ${GONE}`);
+}
+
+/** Empties a month: its rows change places with those of an empty table, in an instant. */
+async function emptyMonth(pool: Pool, name: string, now: Date): Promise<boolean> {
+  const [[any]] = await pool.query<RowDataPacket[]>(`SELECT 1 FROM rig_log PARTITION (${name}) LIMIT 1`);
+  if (!any) return false;
+  await pool.query(`CREATE TABLE ${GONE} LIKE rig_log`);
+  await pool.query(`ALTER TABLE ${GONE} REMOVE PARTITIONING`);
+  await pool.query(`ALTER TABLE rig_log EXCHANGE PARTITION ${name} WITH TABLE ${GONE}`);
+  await letGo(pool, now);
+  return true;
+}
+
+/**
+ * Takes away what spaces keep no longer: months that nobody keeps whole, and of those that somebody keeps, row by row. One
+ * server at a time.
+ */
 export async function forgetOldReadings(
   pool: Pool,
   now = new Date(),
 ): Promise<{ readonly months: readonly string[]; readonly rows: number }> {
+  await letGo(pool, now);
   const [spaces] = await pool.query<RowDataPacket[]>(
-    `SELECT o.id, o.log_months AS months FROM owners o WHERE EXISTS (SELECT 1 FROM log_rigs r WHERE r.owner_id = o.id)`,
+    'SELECT o.id, o.log_months AS months FROM owners o WHERE EXISTS (SELECT 1 FROM log_rigs r WHERE r.owner_id = o.id)',
   );
-  const oldest = spaces.some(({ months }) => months === null)
-    ? null
-    : new Date(Math.min(now.getTime(), ...spaces.map(({ months }) => keptSince(months, now).getTime())));
   const months: string[] = [];
-  // One place is left for whatever is older, and may come in yet.
-  for (const { name, before } of (await monthsOfLog(pool)).slice(1)) {
-    if (oldest === null || before > oldest) break;
-    await pool.query(`ALTER TABLE rig_log DROP PARTITION ${name}`);
-    months.push(name);
+  if (spaces.length > 0 && spaces.every(({ months: kept }) => kept !== null)) {
+    const oldest = Math.min(...spaces.map(({ months: kept }) => keptSince(kept, now).getTime()));
+    for (const { name, before } of await monthsOfLog(pool)) {
+      if (before.getTime() <= oldest && (await emptyMonth(pool, name, now))) months.push(name);
+    }
   }
   let rows = 0;
   for (const { id, months: kept } of spaces) {
