@@ -83,6 +83,27 @@ async function people() {
   );
 }
 
+async function crews() {
+  const { startProduct, startServer } = await import('./product.mjs');
+  const folder = temporary('crews');
+  const product = await startProduct({ folder });
+  const port = await freePort();
+  const far = await startServer({ port, databaseEnv: product.database.env });
+  const told = await figures('crews.ts', [product.address, `http://127.0.0.1:${port}`], product.database.env);
+  await far.stop();
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  say(
+    `p95 of a request with 10,000 crews in the database against 10: ${(told.manyMs / told.fewMs).toFixed(2)} × (${told.manyMs.toFixed(1)} ms against ${told.fewMs.toFixed(1)} ms)`,
+  );
+  say(
+    `p95 of a quiet crew beside a noisy one (16 at once, ${told.noise.toLocaleString('en')} lists) against alone: ${(told.besideMs / told.aloneMs).toFixed(1)} × (${told.besideMs.toFixed(1)} ms against ${told.aloneMs.toFixed(1)} ms)`,
+  );
+  say(
+    `two servers of one database against one, answers a second, all on the same cores: ${(told.both / told.single).toFixed(2)} × (${told.both.toFixed(0)} against ${told.single.toFixed(0)})`,
+  );
+}
+
 async function serving() {
   const { startProduct } = await import('./product.mjs');
   const folder = temporary('serving');
@@ -388,6 +409,7 @@ const BENCHES = {
     air,
     reads,
     people,
+    crews,
     serving,
     kills,
     histories,
