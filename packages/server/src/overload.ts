@@ -1,18 +1,21 @@
 import type { RequestHandler } from 'express';
 
-import { Places } from './places';
+import { FairPlaces } from './fairPlaces';
 import { Refusal } from './problems';
 
 /** Requests that are worked on at once. The database has ten connections; a few more keep it busy. */
 const AT_ONCE = 24;
 /** Requests that may wait for their turn: about two seconds' worth. More get 503 with Retry-After at once. */
 const MOST_WAITING = 1_000;
-/** Works on so many requests at once as can be served; the others wait for a moment or get 503 with Retry-After. */
+/**
+ * Works on so many requests at once as can be served; the others wait for a moment or get 503 with Retry-After. A space
+ * that asks for very much waits for itself, not the others for it.
+ */
 export function admitted(atOnce = AT_ONCE, mostWaiting = MOST_WAITING): RequestHandler {
-  const places = new Places(atOnce, mostWaiting);
-  return async (_request, response, next) => {
-    await places.take();
-    response.once('close', () => places.give());
+  const places = new FairPlaces(atOnce, mostWaiting);
+  return async ({ ownerId }, response, next) => {
+    await places.take(ownerId);
+    response.once('close', () => places.give(ownerId));
     // Whoever went away while waiting needs no answer.
     if (response.destroyed || response.closed) {
       response.emit('close');
