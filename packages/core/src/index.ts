@@ -261,6 +261,7 @@ export {
   type TapeVerdict,
   type TapeContact,
 } from './proof/tape';
+export { axleKpa, otherAxleOf, type WheelsAtAttempt } from './proof/firmest';
 export { failure, success, type Result } from './result/result';
 export {
   atStart,

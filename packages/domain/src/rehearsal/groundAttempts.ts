@@ -1,10 +1,17 @@
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
-import { lessonOf, type GroundAttempt, type LessonCode, type RehearsedKind } from '@dunlinmoss/core';
+import {
+  axleKpa,
+  lessonOf,
+  otherAxleOf,
+  type GroundAttempt,
+  type LessonCode,
+  type RehearsedKind,
+  type WheelsAtAttempt,
+} from '@dunlinmoss/core';
 
 import { axleOfTest, routineTestOf } from '../evidence/evidence';
 
-interface Run {
-  readonly pressureKpa: number;
+interface Run extends WheelsAtAttempt {
   readonly result?: 'reached' | 'nearly' | 'stopped';
   readonly rutMm?: number | null;
 }
@@ -17,8 +24,8 @@ interface Slope {
 
 /**
  * What a person wrote down of the ground of a lesson, the newest first: climbs of a slope that was measured, on the
- * lesson's own soil; ruts of farm machines on a field. What the other axles had then is taken in the proportion that this
- * ground asks for (assumption).
+ * lesson's own soil; ruts of farm machines on a field. What the other axles had then, where nobody wrote it down, is
+ * taken in the proportion that this ground asks for (assumption).
  */
 export function groundAttempts(
   lesson: LessonCode,
@@ -36,8 +43,13 @@ export function groundAttempts(
       const at = rig.axles.findIndex(({ position }) => position === axleOfTest(test));
       if (at < 0) return [];
       const { slopeDeg, soil: climbed, depthMm } = setup as Slope;
-      return (runs as unknown as readonly Run[]).flatMap(({ pressureKpa, result, rutMm }): GroundAttempt[] => {
-        const pressuresKpa = askedKpa.map((asked) => (pressureKpa * asked) / askedKpa[at]!);
+      return (runs as unknown as readonly Run[]).flatMap((run): GroundAttempt[] => {
+        const { result, rutMm } = run;
+        const ownKpa = axleKpa(run);
+        const otherKpa = otherAxleOf([run], ownKpa);
+        const pressuresKpa = askedKpa.map((asked, index) =>
+          index === at ? ownKpa : (otherKpa ?? (ownKpa * asked) / askedKpa[at]!),
+        );
         if (test.kind === 'rut') return rutMm ? [{ code: 'rut', pressuresKpa, rutM: rutMm / 1000 }] : [];
         if (!result || slopeDeg == null || climbed !== soil) return [];
         return [{ code: 'climb', pressuresKpa, slopeDeg, depthM: depthMm == null ? null : depthMm / 1000, result }];

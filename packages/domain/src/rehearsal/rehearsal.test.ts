@@ -151,6 +151,18 @@ describe('groundAttempts', () => {
     expect(seen(none)).toMatchObject({ climbs: 0, softness: USUAL_SOFTNESS });
   });
 
+  it('takes the other axle as it was written down, in proportion where it was not', () => {
+    const run = { pressureKpa: psi(20), mateKpa: psi(22), result: 'reached', distanceM: null, brokeLoose: null };
+    const of = (change: object) =>
+      inputFor('firstBeach', rig, [test('climb', rig, { slopeDeg: 9, soil: 'drySand' }, [{ ...run, ...change }])]);
+    const written = of({ otherAxleKpa: psi(12) }).attempts[0]!.pressuresKpa;
+    expect(written[0]).toBe(psi(12));
+    expect(written[1]).toBeCloseTo(psi(21), 9);
+    const { askedKpa, attempts } = of({});
+    expect(attempts[0]!.pressuresKpa[1]).toBeCloseTo(psi(21), 9);
+    expect(attempts[0]!.pressuresKpa[0]).toBeCloseTo((psi(21) * askedKpa[0]!) / askedKpa[1]!, 9);
+  });
+
   it('takes ruts of farm machines on their field', () => {
     const rut = (rutMm: number) =>
       softnessSeen(
