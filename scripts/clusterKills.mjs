@@ -13,6 +13,7 @@ import { PlainError, run, say } from './say.mjs';
 
 const WRITERS = 6;
 const BETWEEN_MS = 4_000;
+const PAUSE_MS = 40;
 /** A gap longer than this is a failure, but where everything was killed, s. */
 const LONGEST_GAP_S = 7;
 const LONGEST_GAP_OF_ALL_S = 60;
@@ -49,7 +50,11 @@ run(async () => {
     acknowledged.push(id);
   };
   const writers = Array.from({ length: WRITERS }, async () => {
-    while (going) await write();
+    while (going) {
+      await write();
+      // One space may have twenty thousand of a kind: a quick machine would come to that.
+      await sleep(PAUSE_MS);
+    }
   });
   const settled = async () => {
     for (let waited = 0; waited < 1_200; waited += 1) {
