@@ -10,7 +10,7 @@ test('the first beach: a poor call, what it cost and why, dug in, and the same p
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
   await action(page, 'Practice drives: get stuck here first').click();
   await page.getByRole('link', { name: /^First beach/ }).click();
-  await expect(page.getByText('In the tires, cold: front 36 psi, rear 42 psi.')).toBeVisible();
+  await expect(page.getByText(/^You come with front 36\spsi, rear 42\spsi in the tires, cold\./)).toBeVisible();
   await expect(page.getByText(/^As soft as such ground usually is: our assumption/)).toBeVisible();
 
   await action(page, 'Drive on as it is').click();

@@ -301,6 +301,7 @@ export {
 export {
   FIT_WARMTH_C,
   LIMP_KM,
+  LOOK_MIN,
   limpHome,
   limpIsOver,
   riseKpa,

@@ -1,7 +1,5 @@
-import { NoPlace } from './places';
+import { LONGEST_WAIT_MS, NoPlace } from './places';
 
-/** Longest that one waits for its turn, ms. */
-const LONGEST_WAIT_MS = 5_000;
 /** While several ask, no more than so many places are one's: what is worked on at once is shared by all of it. */
 const SHARED = 2;
 /** Who asked so long ago still counts as asking, ms. */

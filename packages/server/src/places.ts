@@ -2,7 +2,7 @@
 export class NoPlace extends Error {}
 
 /** Longest that one waits for its turn, ms. */
-const LONGEST_WAIT_MS = 5_000;
+export const LONGEST_WAIT_MS = 5_000;
 
 /** Places for so many at once; whoever comes later waits in line, and is refused where the line is too long. */
 export class Places {

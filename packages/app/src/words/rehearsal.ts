@@ -1,4 +1,6 @@
 import {
+  LIMP_KM,
+  LOOK_MIN,
   ofPlaces,
   type AxlePosition,
   type Choice,
@@ -19,7 +21,7 @@ import type { NoRehearsal } from '@dunlinmoss/domain';
 import type { Units } from '../settings/preferences';
 import { AXLE_WORDS } from './axles';
 import { distance, length, pressure, pressureFine, pressureNumber, speed } from './format';
-import { minutesText } from './route';
+import { minutesText, way } from './route';
 
 /** Every drive there is: those on ground that gives way, and the one home. */
 export type DriveCode = LessonCode | 'limpHome';
@@ -27,30 +29,33 @@ export type DriveCode = LessonCode | 'limpHome';
 interface DriveWords {
   readonly name: string;
   /** What one sees from where one stands. */
-  readonly ahead: string;
+  readonly ahead: (units: Units) => string;
 }
 
 export const DRIVE_WORDS: Record<DriveCode, DriveWords> = {
   firstBeach: {
     name: 'First beach',
-    ahead: 'The track ends. Soft sand from here, and a rise of about 10° with three more like it behind.',
+    ahead: () => 'The track ends. Soft sand from here, and a rise of about 10° with three more like it behind.',
   },
   softExit: {
     name: 'The soft way off',
-    ahead: 'Packed damp sand, the tide behind you. Ahead the soft rim of the beach, about 12° at its top.',
+    ahead: () => 'Packed damp sand, the tide behind you. Ahead the soft rim of the beach, about 12° at its top.',
   },
   wetField: {
     name: 'Wet hollow',
-    ahead: 'A headland that holds, then a wet hollow across the way, and one more behind it.',
+    ahead: () => 'A headland that holds, then a wet hollow across the way, and one more behind it.',
   },
-  plowSnow: { name: 'Plow the lane', ahead: 'Fresh snow on the lane, the blade down, a little uphill at the end.' },
+  plowSnow: {
+    name: 'Plow the lane',
+    ahead: () => 'Fresh snow on the lane, the blade down, a little uphill at the end.',
+  },
   readTread: {
     name: 'Read the tread',
-    ahead: 'Snow ahead and no gauge at hand. You roll a length and get off to look at the tread’s print.',
+    ahead: () => 'Snow ahead and no gauge at hand. You roll a length and get off to look at the tread’s print.',
   },
   limpHome: {
     name: 'Home on soft tires',
-    ahead: 'The sand is behind you, 25 km of pavement ahead, and no air on the way.',
+    ahead: (units) => `The sand is behind you, ${way(1000 * LIMP_KM, units)} of pavement ahead, and no air on the way.`,
   },
 };
 
@@ -108,9 +113,9 @@ type Axles = readonly { readonly position: AxlePosition }[];
 
 export const MOMENT_TEXT: Record<Moment, (scene: Scene, axles: Axles, units: Units) => string> = {
   edge: ({ pressuresKpa, decisions }, axles, units) =>
-    `${decisions > 0 ? 'Back where you began. ' : ''}In the tires, cold: ${axles
+    `${decisions > 0 ? 'Back where you began, with' : 'You come with'} ${axles
       .map(({ position }, index) => `${AXLE_WORDS[position].toLowerCase()} ${pressure(pressuresKpa[index]!, units)}`)
-      .join(', ')}.`,
+      .join(', ')} in the tires, cold.`,
   spins: (scene, _, units) => `The wheels turn faster than it goes. They stand ${deepText(scene, units)} deep.`,
   stands: (scene, _, units) => `It stands. The wheels are ${deepText(scene, units)} deep.`,
   stuck: (scene, _, units) =>
@@ -184,7 +189,7 @@ export function mechanismText(mechanism: Mechanism, other: string, units: Units)
 export function softnessText({ climbs, ruts, softness }: OwnSoftness): string {
   const seen = [
     ...(climbs > 0 ? [climbs === 1 ? 'your climb' : `your ${climbs} attempts at climbs`] : []),
-    ...(ruts > 0 ? [ruts === 1 ? 'your rut' : `your ${ruts} ruts`] : []),
+    ...(ruts > 0 ? [`your ${ruts === 1 ? 'rut' : `${ruts} ruts`}, as wet as it was then,`] : []),
   ];
   if (seen.length === 0) return 'As soft as such ground usually is: our assumption, until you climb a measured slope.';
   const how = Math.abs(softness.shift) < 0.05 ? 'as' : softness.shift > 0 ? 'softer than' : 'firmer than';
@@ -195,6 +200,8 @@ export function noRehearsalText(problem: NoRehearsal): string {
   if (problem.code === 'otherKind') {
     return 'Practice drives are for machines on three wheels or more: on two it is balance that decides.';
   }
+  if (problem.code === 'notDriven')
+    return 'Practice drives are for machines that drive themselves: choose the one that pulls it.';
   return problem.code === 'roadUnknown'
     ? 'It needs the road pressure of every axle.'
     : 'It needs a load, tires and a pressure for this ground first.';
@@ -225,7 +232,7 @@ export function limpMomentText({ moment, frames, minutes }: LimpScene, input: Li
     case 'edge':
       return `In the softest tire, cold: ${pressureFine(input.pressureKpa, units)}.`;
     case 'looked':
-      return `You stop and read: ${pressureFine(input.pressureKpa + rise, units)}, ${pressureFine(rise, units)} over cold after 8 min.`;
+      return `You stop and read: ${pressureFine(input.pressureKpa + rise, units)}, ${pressureFine(rise, units)} over cold after ${LOOK_MIN} min.`;
     case 'home':
       return `Home after ${minutesText(minutes)}, ${pressureFine(rise, units)} over cold at the end.`;
     case 'failed':

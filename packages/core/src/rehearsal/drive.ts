@@ -1,4 +1,3 @@
-import { assumption, type Source } from '../sources/source';
 import { compactionResistanceKn, rigidSinkageM, sinkageM, thrustKn } from '../soil/wheelOnSoil';
 import { STANDARD_GRAVITY } from '../units/units';
 import { standingOf, type DrivenRig, type Standing } from './drivenRig';
@@ -11,8 +10,6 @@ import { digsLike, type Way } from './lie';
  * and assumed: what a second wheel finds in a rut, and how a wheel that spins digs itself down. Set so that the trade's
  * points hold on the reference wagon (checks/rehearsal.test.ts). It tells which of two ways is better; it tells no slope.
  */
-
-export const DRIVE_SOURCE: Source = assumption;
 
 const STEP_S = 0.02;
 /** A frame to be drawn for so many steps. */

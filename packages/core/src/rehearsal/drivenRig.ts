@@ -3,7 +3,6 @@ import { standingDiameterMm } from '../contact/deflection';
 import type { TireBuild } from '../contact/stiffness';
 import type { AxlePosition } from '../loads/geometry';
 import type { Kind } from '../families/family';
-import { assumption, type Source } from '../sources/source';
 import { STANDARD_GRAVITY } from '../units/units';
 
 /** An axle that is driven about: its wheels stand and act alike. */
@@ -25,8 +24,6 @@ export interface DrivenRig {
   readonly weightM: number;
   readonly bellyM: number;
 }
-
-export const BUILT_SOURCE: Source = assumption;
 
 /** How such machines are built, where nobody measures it. Assumptions. Those on two wheels fall over first: none of it holds for them. */
 const BUILT: Readonly<Record<RehearsedKind, { readonly weightM: number; readonly bellyM: number }>> = {

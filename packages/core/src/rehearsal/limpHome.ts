@@ -1,5 +1,4 @@
 import { CELSIUS_ZERO_K } from '../units/units';
-import { assumption, commonPractice, type Source } from '../sources/source';
 import { normalDraw } from './softness';
 import type { Expected } from './scene';
 
@@ -11,7 +10,6 @@ import type { Expected } from './scene';
 
 /** At the speed that its pressure allows a tire warms by this, °C: the 4 psi over a cold 36 beyond which it is too low for load and speed. Common practice, no source. */
 export const FIT_WARMTH_C = 23;
-export const WARMTH_SOURCES: readonly Source[] = [commonPractice, assumption];
 /** How soon it is as warm as it gets, min. Assumption. */
 const WARMS_MIN = 12;
 /** Warmer than so many times that a tire comes apart or leaves its rim; how that differs from tire to tire. Assumptions. */
@@ -20,7 +18,7 @@ const FAILS = { times: 1.9, scatter: 0.2 };
 const FAILED_MIN = 180;
 const WAIT_MIN = 60;
 /** Looked at again on the way after so long, and how long it cools then, min. */
-const LOOK_MIN = 8;
+export const LOOK_MIN = 8;
 const COOL_MIN = 20;
 /** Traffic's own speed, km/h. */
 const TRAFFIC_KMH = 80;

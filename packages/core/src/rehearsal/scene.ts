@@ -5,6 +5,7 @@ import {
   backsOut,
   driveOn,
   freed,
+  PACES,
   placedAt,
   type DriveEnd,
   type DriveRun,
@@ -241,7 +242,8 @@ export function rehearse(
       minutes += DIG_MIN.begin + (DIG_MIN.per10Mm * deepMm) / 10 + (drive.aground ? DIG_MIN.belly : 0);
       drive = freed(drive, rig);
     }
-    if (scene.moment === 'edge') drive = placedAt(drive, rig, lesson.startM, pace === 'runUp' ? RUN_UP_MS : 0);
+    if (scene.moment === 'edge')
+      drive = placedAt(drive, rig, lesson.startM, pace === 'runUp' ? PACES.runUp.wheelMs : 0);
     const run = driveOn(drive, rig, on, {
       pressuresKpa,
       pace: code === 'lift' ? null : pace,
@@ -344,6 +346,3 @@ function deepEnough(lesson: Lesson, rig: DrivenRig, fromKpa: readonly number[], 
   }
   return { ...lesson, lie: { ...lesson.lie, depthM } };
 }
-
-/** As fast as a run-up begins, m/s. Assumption: 30 km/h. */
-const RUN_UP_MS = 8.3;

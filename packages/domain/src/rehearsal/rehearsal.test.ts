@@ -83,6 +83,8 @@ describe('rehearsalInput', () => {
       ok: false,
       problem: { code: 'otherKind' },
     });
+    const trailer = { ...tractor, family: 'farmTrailer' as const, hitchMm: null, axles: tractor.axles.slice(2) };
+    expect(rehearsalInput('wetField', context(trailer))).toMatchObject({ ok: false, problem: { code: 'notDriven' } });
     const bare = { ...rig, loadCases: [], axles: rig.axles.map((axle) => ({ ...axle, roadKpa: null })) };
     expect(rehearsalInput('firstBeach', context(bare)).ok).toBe(false);
   });

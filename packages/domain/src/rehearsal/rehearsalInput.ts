@@ -23,6 +23,8 @@ import { routeTools, type RouteContext } from '../route/dayRoute';
 export type NoRehearsal =
   | NoPlan
   | PlanProblem
+  /** A trailer by itself is pulled. */
+  | { readonly code: 'notDriven' }
   /** On two wheels none of it holds. */
   | { readonly code: 'otherKind' }
   /** Nobody said what is in its tires on the road. */
@@ -48,6 +50,7 @@ export function rehearsalInput(
   const { kind } = familyOf(rig.family);
   const lesson = lessonOf(code);
   if (!canRehearse(kind)) return failure({ code: 'otherKind' });
+  if (!rig.axles.some(({ driven, position }) => driven && !isTrailer(position))) return failure({ code: 'notDriven' });
   const planned = (ground: GroundCode) => {
     const input = planInput(rig, tests, withProof({ ground, modifiers: [], speedKmh: null, loadCaseId: null }));
     if (!input.ok) return input;

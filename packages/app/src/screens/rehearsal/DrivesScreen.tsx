@@ -8,6 +8,7 @@ import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { useChosenRig } from '../../hooks/useChosenRig';
+import { unitsFor, unitsStore } from '../../settings/preferences';
 import { DRIVE_WORDS, noRehearsalText, type DriveCode } from '../../words/rehearsal';
 import { useRouter } from '../../hooks/useRouter';
 
@@ -18,8 +19,10 @@ export function DrivesScreen() {
   const router = useRouter();
   const { rig: asked } = useLocalSearchParams<{ rig?: string }>();
   const { rig, loading } = useChosenRig(asked);
+  const allUnits = unitsStore.use();
   if (!rig) return <NeedsRig title={TITLE} loading={loading} why="It needs a machine and its load." />;
   const { kind } = familyOf(rig.family);
+  const units = unitsFor(allUnits, rig.family);
   const back = (): void => router.navigate({ pathname: '/ground', params: { rig: rig.id } });
   if (!canRehearse(kind)) {
     return (
@@ -39,7 +42,7 @@ export function DrivesScreen() {
         {drives.map((code) => (
           <LinkCard key={code} href={{ pathname: '/ground/drives/[code]', params: { code, rig: rig.id } }}>
             <Text as="strong">{DRIVE_WORDS[code].name}</Text>
-            <Text as="small">{DRIVE_WORDS[code].ahead}</Text>
+            <Text as="small">{DRIVE_WORDS[code].ahead(units)}</Text>
           </LinkCard>
         ))}
       </CardList>

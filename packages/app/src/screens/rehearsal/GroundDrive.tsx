@@ -74,7 +74,7 @@ export function GroundDrive({ rig, input }: GroundDriveProps) {
       }
     >
       <Text tone="muted">{`${rig.name} · place ${seed}`}</Text>
-      {(wide || !last) && <Text>{ahead}</Text>}
+      {(wide || !last) && <Text>{ahead(units)}</Text>}
       {!last && place.lie.depthM !== null && lesson.deepEnough && (
         <Text>{`The snow lies ${length(1000 * place.lie.depthM, units)} deep.`}</Text>
       )}

@@ -120,7 +120,7 @@ export function LimpDrive({ rig, input }: LimpDriveProps) {
       }
     >
       <Text tone="muted">{`${rig.name} · tire ${seed}`}</Text>
-      {(wide || !said) && <Text>{ahead}</Text>}
+      {(wide || !said) && <Text>{ahead(units)}</Text>}
       {!wide && seen}
       <Panel title={over ? 'The end of it' : 'What do you do?'}>
         <Text role="status">{limpMomentText(scene, input, units)}</Text>
