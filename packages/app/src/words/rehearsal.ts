@@ -230,7 +230,7 @@ export function limpMomentText({ moment, frames, minutes }: LimpScene, input: Li
   const rise = frames.at(-1)?.riseKpa ?? 0;
   switch (moment) {
     case 'edge':
-      return `In the softest tire, cold: ${pressureFine(input.pressureKpa, units)}.`;
+      return `In the tire that allows the least speed, cold: ${pressureFine(input.pressureKpa, units)}.`;
     case 'looked':
       return `You stop and read: ${pressureFine(input.pressureKpa + rise, units)}, ${pressureFine(rise, units)} over cold after ${LOOK_MIN} min.`;
     case 'home':

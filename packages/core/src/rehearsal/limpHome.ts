@@ -29,7 +29,7 @@ const FRAME_STEPS = 5;
 const PLACES = 64;
 
 export interface LimpInput {
-  /** What the softest wheel's pressure allows on pavement, km/h. */
+  /** What the pressure allows on pavement of the wheel that allows the least, km/h. */
   readonly allowedKmh: number;
   /** Of that wheel, cold. */
   readonly pressureKpa: number;
