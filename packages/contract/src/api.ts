@@ -34,6 +34,7 @@ export {
   archiveHead,
   type ArchivedReading,
 } from './exchange/archive';
+export { importQuery } from './imports';
 export { id as rowId } from './quantities';
 export { HISTORY_DEEDS, removeQuery } from './resources/row';
 export { KEEPS_NOTHING, neededRole } from './people/access';

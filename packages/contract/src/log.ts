@@ -67,6 +67,8 @@ export const LOG_LINE_PROBLEMS = ['time', 'axle', 'wheel', 'noSuchWheel', 'press
 /** What an import of a log says as it goes on, one value a line. */
 export const logEvent = z.union([
   z.strictObject({ progress: z.int(), bytes: z.int(), ofBytes: z.int().nullable() }),
+  /** All of it has come and is good: so many parts of it are taken in. From here on it goes on by itself. */
+  z.strictObject({ taken: z.int(), of: z.int() }),
   z.strictObject({
     done: z.strictObject({
       added: z.int(),
@@ -77,7 +79,7 @@ export const logEvent = z.union([
   }),
   z.strictObject({
     problem: z.strictObject({
-      code: z.enum(['linesRefused', 'noLines', 'headerUnread', 'databaseAway', 'internal']),
+      code: z.enum(['linesRefused', 'noLines', 'headerUnread', 'tooLarge', 'databaseAway', 'internal']),
       /** How many lines, and the first of them. */
       refused: z.int().optional(),
       lines: z

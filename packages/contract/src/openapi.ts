@@ -18,6 +18,7 @@ import { ARCHIVE_PATH, ARCHIVE_TYPE, archiveEvent } from './exchange/archive';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
 import { historyOf, removeQuery } from './resources/row';
+import { importQuery, importState } from './imports';
 import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logKeeping, logQuery, downsampledLog } from './log';
 import { planQuery, rigCard, rigNextStep, rigPlan } from './answers';
 import { changes, changesQuery } from './changes';
@@ -99,6 +100,7 @@ function resourcePaths(
 }
 
 const body = (schema: z.ZodType): Json => ({ requestBody: { required: true, ...json(schemaOf(schema, 'input')) } });
+const importParameters = queryParameters(importQuery);
 const csv = { content: { 'text/csv': { schema: { type: 'string' } } } };
 const NO_RIG = { 404: refusal('No such rig') };
 const NOT_THERE = { 404: refusal('No such rig, or nothing switched on') };
@@ -205,7 +207,8 @@ const logPaths = (): Json => ({
   '/import/log/{id}': {
     parameters: [idParameter],
     post: {
-      summary: 'Reads a table of readings in, of any length: all of it or nothing',
+      summary: 'Reads a table of readings in, of any length: all of it or nothing. Goes on where it broke',
+      parameters: importParameters,
       requestBody: { required: true, ...csv },
       responses: {
         200: { description: 'One value a line', content: { 'application/x-ndjson': { schema: schemaOf(logEvent) } } },
@@ -222,7 +225,8 @@ const archivePaths = (): Json => ({
   [`/${ARCHIVE_PATH}`]: {
     get: { summary: 'Everything, as one file', responses: { 200: { description: 'The archive', ...zip }, ...REFUSED } },
     post: {
-      summary: 'Reads such a file in: what is here already stays as it is',
+      summary: 'Reads such a file in: what is here already stays as it is. Goes on where it broke',
+      parameters: importParameters,
       requestBody: { required: true, ...zip },
       responses: {
         200: {
@@ -231,6 +235,21 @@ const archivePaths = (): Json => ({
         },
         ...REFUSED,
       },
+    },
+  },
+});
+
+/** What comes under a name of its own. */
+const importPaths = (): Json => ({
+  '/imports/{id}': {
+    parameters: [idParameter],
+    get: {
+      summary: 'How far an import has come: its bytes, then its work, then what it came to',
+      responses: { 200: answer('How far', schemaOf(importState)), 404: refusal('No such import'), ...REFUSED },
+    },
+    delete: {
+      summary: 'Forgets an import that has not come in whole, or has ended; what was taken in stays',
+      responses: { 204: { description: 'Forgotten' }, 409: refusal('It is being taken in'), ...REFUSED },
     },
   },
 });
@@ -394,6 +413,7 @@ export function openApi(): Json {
     ...logPaths(),
     ...photoPaths(),
     ...archivePaths(),
+    ...importPaths(),
     ...devicePaths(),
     ...peoplePaths(),
   };

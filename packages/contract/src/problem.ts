@@ -26,6 +26,7 @@ export const PROBLEM_CODES = [
   'invitationUsed',
   'invitationExpired',
   'tooMany',
+  'underWay',
   'notFound',
   'staleRevision',
   'missingReference',

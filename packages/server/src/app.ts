@@ -10,6 +10,8 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 
 import { MonitorHub } from './devices/hub';
+import { jobRunner } from './jobs/jobs';
+import type { JobRunner } from './jobs/runner';
 import { Lifecycle } from './lifecycle';
 import { Metrics } from './metrics';
 import { admitted, bodyMoving, bodyWithin } from './overload';
@@ -25,11 +27,13 @@ import { changesRoute } from './routes/changes';
 import { beginEvents, deviceRoutes, probeRoutes } from './routes/devices';
 import { exchangeRoutes } from './routes/exchange';
 import { loadsExchangeRoutes } from './routes/loadsExchange';
+import { importRoutes } from './routes/imports';
 import { logImportRoute, logRoutes } from './routes/log';
 import { peopleRoutes } from './routes/people';
 import { photoRoutes } from './routes/photos';
 import { resourceRoutes } from './routes/resources';
 import { securityText } from './securityText';
+import { databaseStore, type PhotoStore } from './store/photoStore';
 import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
 
 /** An import carries everything a person has; all else is one row, or a batch of a log. */
@@ -54,6 +58,10 @@ export interface AppParts {
   readonly contact?: string;
   /** Folder of the built web application; null serves the API alone. */
   readonly webRoot: string | null;
+  /** Where photos lie; the database where nobody says. */
+  readonly photos?: PhotoStore;
+  /** Works on what takes long; one of its own, which looks for nothing by itself, where there is none. */
+  readonly runner?: JobRunner;
   /** How many proxies stand before it, each of which says whom it speaks for. */
   readonly proxies?: number;
   /** How long a body of one row may take to come, ms. */
@@ -73,6 +81,8 @@ export function createApp({
   contact,
   proxies = 0,
   life = new Lifecycle(),
+  photos = databaseStore(pool),
+  runner = jobRunner({ pool, log, photos }),
 }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -105,10 +115,11 @@ export function createApp({
     if (request.secure) response.set('Strict-Transport-Security', `max-age=${HALF_A_YEAR_S}`);
     next();
   });
-  const hub = new MonitorHub();
+  const hub = new MonitorHub(pool);
   const live = new LiveChanges(pool);
   life.onStop(() => hub.close());
   life.onStop(() => live.close());
+  life.onStop(() => runner.stop());
   const metrics = new Metrics({ pool, followers: () => hub.size + live.size });
   app.use(metrics.measure);
   app.use(pinoHttp({ logger: log, autoLogging: log.isLevelEnabled('info'), genReqId: requestId }));
@@ -117,7 +128,7 @@ export function createApp({
   app.use(compression({ threshold: 8_192 }));
   app.get('/metrics', metrics.tell);
   app.use('/api', onlyOwnPages);
-  app.use('/api/v1', apiRoutes({ pool, ownerId, bodyMs, life, hub, live }));
+  app.use('/api/v1', apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }));
   app.use('/api', noSuchRoute);
   if (contact !== undefined) app.get('/.well-known/security.txt', securityText(contact));
   if (webRoot !== null) {
@@ -146,12 +157,12 @@ function requestId(request: IncomingMessage, response: ServerResponse): string {
   return id;
 }
 
-interface ApiParts extends Required<Pick<AppParts, 'pool' | 'ownerId' | 'bodyMs' | 'life'>> {
+interface ApiParts extends Required<Pick<AppParts, 'pool' | 'ownerId' | 'bodyMs' | 'life' | 'photos' | 'runner'>> {
   readonly hub: MonitorHub;
   readonly live: LiveChanges;
 }
 
-function apiRoutes({ pool, ownerId, bodyMs, life, hub, live }: ApiParts): Router {
+function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: ApiParts): Router {
   const repositories = createRepositories(pool);
   const description = openApi();
   const api = Router();
@@ -184,10 +195,10 @@ function apiRoutes({ pool, ownerId, bodyMs, life, hub, live }: ApiParts): Router
   api.use(['/import', '/photos'], bodyMoving(bodyMs));
   api.use(['/archive', '/import/log', '/import/loads'], bodyMoving(LONG_BODY_IDLE_MS));
   api.use(['/import/log', '/import/loads'], admitted(LONG_AT_ONCE, LONG_AT_ONCE));
-  api.use(archiveRoutes(pool, repositories));
+  api.use(archiveRoutes(pool, repositories, photos, runner));
   api.use(loadsExchangeRoutes(pool, repositories));
-  api.use(logImportRoute(pool, repositories));
-  api.use(photoRoutes(pool));
+  api.use(logImportRoute(pool, repositories, runner));
+  api.use(photoRoutes(pool, photos));
   api.use('/import', onlyMediaType('application/json'), express.json({ limit: IMPORT_LIMIT }));
   api.use(bodyWithin(bodyMs));
   api.use(onlyMediaType('application/json'));
@@ -204,5 +215,6 @@ function apiRoutes({ pool, ownerId, bodyMs, life, hub, live }: ApiParts): Router
   api.use(answerRoutes(repositories));
   api.use(exchangeRoutes(pool, repositories));
   api.use(logRoutes(pool, repositories));
+  api.use(importRoutes(pool));
   return api;
 }

@@ -31,6 +31,7 @@ const environment = z.object({
   DUNLINMOSS_CONTACT: z
     .url('expected an address such as mailto:somebody@farm.example')
     .default('mailto:root@localhost'),
+  DUNLINMOSS_PHOTOS: z.string().startsWith('/', 'expected the path of a folder, from / on').optional(),
   DUNLINMOSS_PROXIES: z.coerce.number().int().min(0).max(10).default(0),
   DUNLINMOSS_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });
@@ -43,6 +44,8 @@ export interface Config {
   readonly database: DatabaseConfig;
   readonly ownerId: string;
   readonly webRoot: string;
+  /** Folder that photos lie in; null for the database itself. */
+  readonly photos: string | null;
   /** Where to tell of a hole in its security, as an address. */
   readonly contact: string;
   /** How many proxies stand before it. */
@@ -79,6 +82,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     },
     ownerId: value.DUNLINMOSS_OWNER,
     webRoot: value.DUNLINMOSS_WEB_ROOT,
+    photos: value.DUNLINMOSS_PHOTOS ?? null,
     contact: value.DUNLINMOSS_CONTACT,
     proxies: value.DUNLINMOSS_PROXIES,
     logLevel: value.DUNLINMOSS_LOG,

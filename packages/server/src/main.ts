@@ -10,10 +10,13 @@ import { readConfig, type Config } from './config';
 import { withLease } from './db/lease';
 import { migrate } from './db/migrate';
 import { createPool, isDatabaseAway } from './db/pool';
+import { jobRunner } from './jobs/jobs';
 import { Lifecycle } from './lifecycle';
 import { createLogger } from './logger';
 import { forgetOldReadings, readyMonths } from './repositories/logMonths';
-import { deleteForgottenPhotos } from './repositories/photos';
+import { forgetOldJobs } from './repositories/jobs';
+import { deleteForgottenPhotos, removeUnnamedBytes } from './repositories/photos';
+import { photoStoreAt } from './store/photoStore';
 
 const START_TRIES = 30;
 /** A balancer has seen by then that it is not ready, ms: two of its looks. Nobody is turned away meanwhile. */
@@ -62,6 +65,8 @@ async function main(): Promise<void> {
 
   await refuseToBeOpen(pool, config);
   const life = new Lifecycle();
+  const photos = await photoStoreAt(config.photos, pool);
+  const runner = jobRunner({ pool, log, photos });
   const webRoot = existsSync(path.join(config.webRoot, 'index.html')) ? config.webRoot : null;
   const server = createServer(
     { connectionsCheckingInterval: 2_000 },
@@ -74,6 +79,8 @@ async function main(): Promise<void> {
       proxies: config.proxies,
       webRoot,
       life,
+      photos,
+      runner,
     }),
   );
   // A log of a million lines is read in as it comes.
@@ -88,8 +95,12 @@ async function main(): Promise<void> {
     process.exit(1);
   });
 
+  // What was being worked on when a server was killed is gone on with.
+  runner.start();
+
+  const removeUnnamed = (): Promise<void> => removeUnnamedBytes(pool, photos);
   const tidy = async (): Promise<void> => {
-    for (const work of [deleteForgottenPhotos, readyMonths, forgetOldReadings]) {
+    for (const work of [deleteForgottenPhotos, removeUnnamed, forgetOldJobs, readyMonths, forgetOldReadings]) {
       // One server at a time; another one has just done it.
       await withLease(
         () => mysql.createConnection({ ...config.database, timezone: 'Z' }),

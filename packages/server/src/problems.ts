@@ -36,6 +36,7 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
   invitationUsed: { status: 410, title: 'That invitation was used already; ask for a new one' },
   invitationExpired: { status: 410, title: 'That invitation is too old; ask for a new one' },
   tooMany: { status: 409, title: 'There are as many of these as one may have' },
+  underWay: { status: 409, title: 'All of it has come and it is being taken in: it can no longer be stopped' },
   notFound: { status: 404, title: 'There is nothing here' },
   staleRevision: { status: 409, title: 'This was saved again since you read it' },
   missingReference: { status: 400, title: 'It points at something that is not here' },

@@ -556,6 +556,7 @@ const TABLE: Readonly<Record<string, 'nobody' | 'person' | Role>> = {
   'POST /import': 'lead',
   'POST /import/loads': 'lead',
   'POST /import/log/{id}': 'lead',
+  'DELETE /imports/{id}': 'lead',
 };
 /** All other routes are about rows: who sees may read and reckon, who works with them may write. */
 const needed = (way: string): 'nobody' | 'person' | Role =>

@@ -5,6 +5,7 @@ import request from 'supertest';
 
 import { MOST_PHOTOS, MOST_ROWS, SpaceFull } from '../src/limits';
 import { keepPhoto } from '../src/repositories/photos';
+import { databaseStore } from '../src/store/photoStore';
 import { testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -45,10 +46,15 @@ it('a space that is full takes no row more, keeps what it has, and takes no room
 
 it('a space that is full of photos takes no photo more', async () => {
   const { pool, config } = server;
-  const keep = () => keepPhoto(pool, config.ownerId, { id: randomUUID(), bytes: Buffer.of(1), createdAt: new Date() });
+  const keep = () =>
+    keepPhoto(pool, databaseStore(pool), config.ownerId, {
+      id: randomUUID(),
+      bytes: Buffer.of(1),
+      createdAt: new Date(),
+    });
   await keep();
   await pool.query(
-    `INSERT INTO proof_photos (owner_id, id, bytes, created_at) SELECT ?, UUID(), 'x', NOW(3) FROM seq_1_to_${MOST_PHOTOS - 1}`,
+    `INSERT INTO proof_photos (owner_id, id, hash, created_at) SELECT ?, UUID(), UNHEX(SHA2('x', 256)), NOW(3) FROM seq_1_to_${MOST_PHOTOS - 1}`,
     [config.ownerId],
   );
   await expect(keep()).rejects.toBeInstanceOf(SpaceFull);

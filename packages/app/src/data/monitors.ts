@@ -13,6 +13,7 @@ import useSWR from 'swr';
 
 import { apiHere } from '../settings/who';
 import { Refused, request } from './client';
+import { followLine } from './liveLine';
 
 const pathOf = (rigId: string): string => `/devices/rigs/${rigId}`;
 
@@ -109,28 +110,26 @@ export function useMonitors(
         .finally(() => setLooked(true));
     };
     lookBack();
-    const source = new EventSource(`${apiHere()}${pathOf(rigId)}/monitors/stream`);
-    let wasLost = false;
-    source.onopen = () => {
-      setLine('live');
-      // What was missed while the line was down is in the monitors' own memory.
-      if (wasLost) lookBack();
-      wasLost = false;
-    };
-    source.onerror = () => {
-      wasLost = true;
-      setLine('lost');
-    };
-    source.addEventListener('packets', (event) => {
-      const parsed = sentPackets.safeParse(JSON.parse((event as MessageEvent<string>).data));
-      if (parsed.success) take(parsed.data.packets);
-      setLine('live');
+    const close = followLine(`${apiHere()}${pathOf(rigId)}/monitors/stream`, {
+      onOpen: (again) => {
+        setLine('live');
+        // What was missed while the line was down is in the monitors' own memory.
+        if (again) lookBack();
+      },
+      onLost: () => setLine('lost'),
+      on: {
+        packets: (data) => {
+          const parsed = sentPackets.safeParse(JSON.parse(data));
+          if (parsed.success) take(parsed.data.packets);
+          setLine('live');
+        },
+        off: () => setLine('off'),
+      },
     });
-    source.addEventListener('off', () => setLine('off'));
     const timer = setInterval(() => void handOver(), HAND_OVER_MS);
     return () => {
       clearInterval(timer);
-      source.close();
+      close();
       void handOver();
     };
   }, [rigId, on]);

@@ -5,6 +5,7 @@ import useSWR from 'swr';
 import { apiHere, whoStore } from '../settings/who';
 import { request } from './client';
 import { openDevice, type SyncState } from './device';
+import { followLine } from './liveLine';
 import { syncStore, takeIn } from './replica';
 import { alone } from './tabs';
 
@@ -42,9 +43,10 @@ export function useSync(): void {
   useEffect(() => {
     if (!several) return undefined;
     // What the others of a crew do is seen at once; without this line it is within the quarter of a minute.
-    const source = new EventSource(`${apiHere()}/changes/stream`);
-    source.addEventListener('changed', readAgain);
-    return () => source.close();
+    return followLine(`${apiHere()}/changes/stream`, {
+      onOpen: (again) => again && readAgain(),
+      on: { changed: readAgain },
+    });
   }, [several]);
 }
 

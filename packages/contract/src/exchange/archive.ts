@@ -58,7 +58,7 @@ export const archiveEvent = z.union([
   z.strictObject({ done: counts }),
   z.strictObject({
     problem: z.strictObject({
-      code: z.enum(['notAnArchive', 'lineRefused', 'missingReference', 'databaseAway', 'internal']),
+      code: z.enum(['notAnArchive', 'lineRefused', 'missingReference', 'spaceFull', 'databaseAway', 'internal']),
       part: z.enum(ARCHIVE_PARTS).optional(),
       line: z.int().optional(),
       message: z.string().optional(),

@@ -5,6 +5,7 @@ const LEADS: readonly (readonly [method: string, path: RegExp])[] = [
   ['DELETE', /^\/rigs\/[^/]+\/log$/],
   ['PUT', /^\/log-keeping$/],
   ['POST', /^\/archive$/],
+  ['DELETE', /^\/imports\//],
   ['POST', /^\/import(\/|$)/],
 ];
 /** Reckons with what it is sent, and keeps nothing. */

@@ -1,5 +1,5 @@
 import { once } from 'node:events';
-import type { Readable } from 'node:stream';
+import { Readable } from 'node:stream';
 import readline from 'node:readline';
 import { promisify } from 'node:util';
 
@@ -8,11 +8,10 @@ import {
   PHOTO_LIMIT,
   RESOURCE_NAMES,
   RESOURCES,
-  type ArchiveCounts,
   type ArchivePart,
+  type ResourceName,
 } from '@dunlinmoss/contract';
 import {
-  ARCHIVE_PARTS,
   archivedPhoto,
   archivedReading,
   archivedRow,
@@ -22,19 +21,15 @@ import {
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import type { z } from 'zod';
 
-import type { Connection } from '../db/pool';
 import { isPlainJpeg } from '../imports/jpeg';
 import { MOST_ROW_BYTES } from '../limits';
-import { addToLog, LOG_ROWS_AT_ONCE, type LogTuple } from '../repositories/monitorLog';
-import { summarise, type Changed } from '../repositories/logSummary';
-import { keepPhoto } from '../repositories/photos';
-import type { Repositories } from '../repositories/repositories';
-import type { KeptRow, Repository } from '../repositories/versioned';
+import { LOG_ROWS_AT_ONCE } from '../repositories/monitorLog';
+import type { KeptRow } from '../repositories/versioned';
 
 /** Why an archive is refused, and where. */
 export class ArchiveRefused extends Error {
   constructor(
-    readonly code: 'notAnArchive' | 'lineRefused',
+    readonly code: 'notAnArchive' | 'lineRefused' | 'missingReference' | 'spaceFull',
     readonly at: { readonly part?: ArchivePart; readonly line?: number; readonly message?: string } = {},
   ) {
     super(code);
@@ -45,7 +40,19 @@ export class ArchiveRefused extends Error {
 const LONGEST_LINE = MOST_ROW_BYTES + 10_000;
 const ROWS_AT_ONCE = 500;
 
-const open = promisify<string, yauzl.Options, ZipFile>(yauzl.open as never);
+const openReader = promisify<yauzl.RandomAccessReader, number, yauzl.Options, ZipFile>(
+  yauzl.fromRandomAccessReader as never,
+);
+
+/** Reads an archive from wherever its bytes lie. */
+class BytesReader extends yauzl.RandomAccessReader {
+  constructor(private readonly bytes: (start: number, end: number) => AsyncIterable<Buffer>) {
+    super();
+  }
+  override _readStreamForRange(start: number, end: number): Readable {
+    return Readable.from(this.bytes(start, end), { objectMode: false });
+  }
+}
 
 /** The entries of an archive by name, from its directory alone. */
 async function entriesOf(zip: ZipFile): Promise<ReadonlyMap<string, Entry>> {
@@ -108,79 +115,54 @@ async function* linesOf<Value>(
   if (batch.length > 0) yield batch;
 }
 
-const tupleOf = ({ position, wheel, readAt, pressureKpa, tempC }: ArchivedReading): LogTuple => [
-  position,
-  wheel,
-  new Date(readAt),
-  pressureKpa,
-  tempC,
-];
+/** A batch of one part of an archive, and how many lines of that part there are up to its end. */
+export type ArchiveBatch =
+  | { readonly part: ResourceName; readonly lines: number; readonly rows: readonly KeptRow<ArchivedRow>[] }
+  | { readonly part: 'log'; readonly lines: number; readonly rows: readonly ArchivedReading[] }
+  | { readonly part: 'photos'; readonly lines: number; readonly rows: readonly [ArchivedPhoto] };
 
-/** Adds readings of any rigs, and remembers what of their logs has changed. */
-async function addReadings(
-  connection: Connection,
-  ownerId: string,
-  readings: readonly ArchivedReading[],
-  changed: Map<string, Changed & { readonly rigId: string }>,
-): Promise<number> {
-  let added = 0;
-  const groups = new Map<string, ArchivedReading[]>();
-  for (const reading of readings) {
-    const key = `${reading.rigId} ${reading.source}`;
-    const group = groups.get(key);
-    if (group) group.push(reading);
-    else groups.set(key, [reading]);
-    const wheel = `${reading.rigId} ${reading.position} ${reading.wheel}`;
-    const at = new Date(reading.readAt);
-    const known = changed.get(wheel);
-    if (!known) changed.set(wheel, { ...reading, from: at, to: at });
-    else if (at < known.from) changed.set(wheel, { ...known, from: at });
-    else if (at > known.to) changed.set(wheel, { ...known, to: at });
-  }
-  for (const group of groups.values()) {
-    const [{ rigId, source }] = group as [ArchivedReading];
-    added += await addToLog(connection, ownerId, rigId, source, group.map(tupleOf));
-  }
-  return added;
+/** A row of any kind: what every one of them has. */
+export type ArchivedRow = { readonly id: string; readonly revision: number } & Record<string, unknown>;
+export interface ArchivedPhoto {
+  readonly id: string;
+  readonly createdAt: string;
+  readonly bytes: Buffer;
 }
 
 /**
- * Takes an archive in, inside a transaction that is under way: rows as they once were, stamps and all. What is there
- * already by its id stays. Never more of it in memory than a batch.
+ * Everything in an archive, batch by batch and checked as it is read, in the order in which its parts point at one another.
+ * Never more of it in memory than a batch.
  *
- * @param onProgress called with how many rows of a part are done
+ * @param size its bytes
+ * @param bytes gives those from one place up to another
  * @throws ArchiveRefused for what is none, with the part and line
  */
-export async function readArchive(
-  file: string,
-  connection: Connection,
-  repositories: Repositories,
-  ownerId: string,
-  onProgress: (part: ArchivePart, done: number) => void,
-): Promise<ArchiveCounts> {
-  const zip = await open(file, { lazyEntries: true, autoClose: false }).catch(() => {
-    throw new ArchiveRefused('notAnArchive');
-  });
+export async function* readArchive(
+  size: number,
+  bytes: (start: number, end: number) => AsyncIterable<Buffer>,
+): AsyncGenerator<ArchiveBatch> {
+  const zip = await openReader(new BytesReader(bytes), size, { lazyEntries: true, autoClose: false }).catch(
+    (error: unknown) => {
+      throw damaged(error) ?? error;
+    },
+  );
   try {
-    return await readParts(zip, connection, repositories, ownerId, onProgress);
+    yield* batchesOf(zip);
   } catch (error) {
-    // What the library says of bytes that are not as their directory promises.
-    if (error instanceof Error && /zip|invalid|unexpected end|corrupt|too many bytes|too few/i.test(error.message)) {
-      throw new ArchiveRefused('notAnArchive', { message: error.message });
-    }
-    throw error;
+    throw damaged(error) ?? error;
   } finally {
     zip.close();
   }
 }
 
-async function readParts(
-  zip: ZipFile,
-  connection: Connection,
-  repositories: Repositories,
-  ownerId: string,
-  onProgress: (part: ArchivePart, done: number) => void,
-): Promise<ArchiveCounts> {
+/** What the library says of bytes that are not as their directory promises. */
+const damaged = (error: unknown): ArchiveRefused | undefined =>
+  error instanceof Error &&
+  /zip|invalid|unexpected end|corrupt|central directory|too many bytes|too few/i.test(error.message)
+    ? new ArchiveRefused('notAnArchive', { message: error.message })
+    : undefined;
+
+async function* batchesOf(zip: ZipFile): AsyncGenerator<ArchiveBatch> {
   const entries = await entriesOf(zip);
   const entryOf = (name: string): Entry => {
     const entry = entries.get(name);
@@ -190,34 +172,28 @@ async function readParts(
   const head = archiveHead.safeParse(JSON.parse((await bytesOf(zip, entryOf('dunlinmoss.json'))).toString('utf8')));
   if (!head.success) throw new ArchiveRefused('notAnArchive', { message: 'It is of another kind or version' });
 
-  const counts = Object.fromEntries(
-    ARCHIVE_PARTS.map((part) => [part, { added: 0, alreadyThere: 0 }]),
-  ) as ArchiveCounts;
-  const count = (part: ArchivePart, added: number, of: number): void => {
-    counts[part].added += added;
-    counts[part].alreadyThere += of - added;
-    onProgress(part, counts[part].added + counts[part].alreadyThere);
-  };
-  for (const kind of RESOURCE_NAMES) {
-    const repository = repositories[kind] as unknown as Repository<never, unknown>;
-    const schema = archivedRow(kind, head.data.version) as z.ZodType<KeptRow<unknown>>;
-    const name = `${kind}.jsonl`;
+  for (const part of RESOURCE_NAMES) {
+    const schema = archivedRow(part, head.data.version) as z.ZodType<KeptRow<ArchivedRow>>;
+    const name = `${part}.jsonl`;
     // Made before there was such a kind; any other part that is missing was lost.
-    if (RESOURCES[kind].missingInOlder.archives && !entries.has(name)) continue;
-    for await (const rows of linesOf(zip, entryOf(name), kind, schema, ROWS_AT_ONCE)) {
-      count(kind, await repository.writeKept(connection, ownerId, rows), rows.length);
+    if (RESOURCES[part].missingInOlder.archives && !entries.has(name)) continue;
+    let lines = 0;
+    for await (const rows of linesOf(zip, entryOf(name), part, schema, ROWS_AT_ONCE)) {
+      lines += rows.length;
+      yield { part, lines, rows };
     }
   }
-  const changed = new Map<string, Changed & { readonly rigId: string }>();
-  for await (const readings of linesOf(zip, entryOf('log.jsonl'), 'log', archivedReading, LOG_ROWS_AT_ONCE)) {
-    count('log', await addReadings(connection, ownerId, readings, changed), readings.length);
+  let lines = 0;
+  for await (const rows of linesOf(zip, entryOf('log.jsonl'), 'log', archivedReading, LOG_ROWS_AT_ONCE)) {
+    lines += rows.length;
+    yield { part: 'log', lines, rows };
   }
-  for (const each of changed.values()) await summarise(connection, ownerId, each.rigId, [each]);
+  lines = 0;
   for await (const photos of linesOf(zip, entryOf('photos.jsonl'), 'photos', archivedPhoto, 1)) {
     const [{ id, createdAt }] = photos as [{ id: string; createdAt: string }];
     const bytes = await bytesOf(zip, entryOf(`photos/${id}.jpg`));
     if (!isPlainJpeg(bytes)) throw new ArchiveRefused('notAnArchive', { part: 'photos', message: `${id} is no photo` });
-    count('photos', (await keepPhoto(connection, ownerId, { id, bytes, createdAt: new Date(createdAt) })) ? 1 : 0, 1);
+    lines += 1;
+    yield { part: 'photos', lines, rows: [{ id, createdAt, bytes }] };
   }
-  return counts;
 }

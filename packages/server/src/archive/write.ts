@@ -9,6 +9,7 @@ import { rigsWithLog } from '../repositories/logRigs';
 import { logOf } from '../repositories/monitorLog';
 import { photoBytes, photosOf } from '../repositories/photos';
 import type { Repositories } from '../repositories/repositories';
+import type { PhotoStore } from '../store/photoStore';
 
 /** The same things give the same bytes: no entry carries the time of its writing. */
 const ALWAYS = { mtime: new Date('2000-01-01T00:00:00Z'), mode: 0o100644, forceDosTimestamp: true } as const;
@@ -59,6 +60,7 @@ async function* photoLines(
 export async function writeArchive(
   connection: Connection,
   repositories: Repositories,
+  store: PhotoStore,
   ownerId: string,
 ): Promise<NodeJS.ReadableStream> {
   const zip = new ZipFile();
@@ -82,7 +84,7 @@ export async function writeArchive(
   add('photos.jsonl', () => photoLines(photos));
   for (const { id } of photos) {
     zip.addReadStreamLazy(`photos/${id}.jpg`, { ...ALWAYS, compress: false }, (done) => {
-      photoBytes(connection, ownerId, id).then(
+      photoBytes(connection, store, ownerId, id).then(
         (bytes) => done(null, source([bytes ?? Buffer.alloc(0)])),
         (error: Error) => done(error, source([])),
       );

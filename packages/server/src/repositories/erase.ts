@@ -45,7 +45,7 @@ export async function eraseRig(connection: Connection, ownerId: string, id: stri
       [ownerId, kind, ownerId, id],
     );
   }
-  for (const table of [...KINDS_OF_RIG.map(([, table]) => table), 'monitor_log_summary']) {
+  for (const table of [...KINDS_OF_RIG.map(([, table]) => table), 'monitor_log_summary', 'live_rigs']) {
     await connection.query(`DELETE FROM ${table} WHERE owner_id = ? AND rig_id = ?`, [ownerId, id]);
   }
   await eraseLog(connection, ownerId, id);
@@ -53,7 +53,16 @@ export async function eraseRig(connection: Connection, ownerId: string, id: stri
 
 /** Every table whose rows name their space, in an order in which nothing points at what is gone; parts go with their rows. */
 export const TABLES_OF_SPACE = [
-  ...['monitor_log_summary', 'simulated_rigs', 'proof_photos', 'proof_tests', 'airings', 'reading_rounds'],
+  ...[
+    'jobs',
+    'live_rigs',
+    'monitor_log_summary',
+    'simulated_rigs',
+    'proof_photos',
+    'proof_tests',
+    'airings',
+    'reading_rounds',
+  ],
   ...['outings', 'comparisons', 'day_routes', 'rigs', 'air_tools', 'gauges', 'gone_rows', 'row_history'],
 ] as const;
 

@@ -29,10 +29,12 @@ export async function rigsWithLog(connection: Connection, ownerId: string): Prom
   return rows.map(({ rig_id }) => rig_id);
 }
 
-/** Takes the log of a rig away, or of every rig of a space. */
+/** Takes the log of a rig away, or of every rig of a space, with what was on its way into it. */
 export async function eraseLog(connection: Connection, ownerId: string, rigId: string | null): Promise<void> {
   const which = `r.owner_id = ?${rigId === null ? '' : ' AND r.rig_id = ?'}`;
   const own = rigId === null ? [ownerId] : [ownerId, rigId];
+  const asked = rigId === null ? '' : " AND JSON_VALUE(asked, '$.rigId') = ?";
+  await connection.query(`DELETE FROM jobs WHERE owner_id = ? AND kind = 'log'${asked}`, own);
   await connection.query(`DELETE l FROM rig_log l JOIN log_rigs r ON r.no = l.rig WHERE ${which}`, own);
   await connection.query(`DELETE r FROM log_rigs r WHERE ${which}`, own);
 }

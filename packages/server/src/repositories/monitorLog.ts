@@ -19,37 +19,46 @@ export type LogTuple = readonly [
 /** How many rows one statement writes. */
 export const LOG_ROWS_AT_ONCE = 5_000;
 
+/** The same as it lies in `rig_log`: the wheel's number, time, tenths of a kPa and of a °C. */
+export type NumberedReading = readonly [wheel: number, readAt: Date, tenthsKpa: number, tenthsC: number | null];
+
+const tenths = (value: number): number => Math.round(10 * value);
+
+export const numberedReading = ([position, wheel, readAt, kpa, tempC]: LogTuple): NumberedReading => [
+  logWheel(position, wheel),
+  readAt,
+  tenths(kpa),
+  tempC === null ? null : tenths(tempC),
+];
+
 /**
  * Adds readings to a rig's log; what is there already stays, and what is older than the space keeps is left out. Gives back
- * how many were new. Their summary is to be made
- * anew in the same transaction: see `summarise`.
+ * how many were new. Their summary is to be made anew after it: see `summarise`.
  */
-export async function addToLog(
+export const addToLog = (
   connection: Connection,
   ownerId: string,
   rigId: string,
   source: 'monitor' | 'file',
   rows: readonly LogTuple[],
+): Promise<number> => addNumbered(connection, ownerId, rigId, source, rows.map(numberedReading));
+
+export async function addNumbered(
+  connection: Connection,
+  ownerId: string,
+  rigId: string,
+  source: 'monitor' | 'file',
+  rows: readonly NumberedReading[],
 ): Promise<number> {
   const oldest = await keptFrom(connection, ownerId);
-  const kept = oldest === null ? rows : rows.filter(([, , readAt]) => readAt >= oldest);
+  const kept = oldest === null ? rows : rows.filter(([, readAt]) => readAt >= oldest);
   if (kept.length === 0) return 0;
   const rig = await makeLogNumber(connection, ownerId, rigId);
-  const tenths = (value: number): number => Math.round(10 * value);
   // Not INSERT IGNORE, which would also let through what the columns can't hold.
   const [result] = await connection.query<ResultSetHeader>(
     `INSERT INTO rig_log (rig, wheel, read_at, tenths_kpa, tenths_c, source) VALUES ?
      ON DUPLICATE KEY UPDATE rig = rig_log.rig`,
-    [
-      kept.map(([position, wheel, readAt, kpa, tempC]) => [
-        rig,
-        logWheel(position, wheel),
-        readAt,
-        tenths(kpa),
-        tempC === null ? null : tenths(tempC),
-        source,
-      ]),
-    ],
+    [kept.map((reading) => [rig, ...reading, source])],
   );
   return result.affectedRows;
 }

@@ -2,6 +2,7 @@ import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
 import type { Connection } from '../db/pool';
 import { MOST_PHOTOS, SpaceFull } from '../limits';
+import type { PhotoStore } from '../store/photoStore';
 
 /** The photos of an owner, by id. */
 export async function photosOf(
@@ -15,23 +16,32 @@ export async function photosOf(
   return rows.map(({ id, created_at }) => ({ id, createdAt: created_at.toISOString() }));
 }
 
-export async function photoBytes(connection: Pool | Connection, ownerId: string, id: string): Promise<Buffer | null> {
-  const [rows] = await connection.query<RowDataPacket[]>(
-    'SELECT bytes FROM proof_photos WHERE owner_id = ? AND id = ?',
+/** What is in a photo; null where there is none of that id. */
+export async function photoBytes(
+  connection: Pool | Connection,
+  store: PhotoStore,
+  ownerId: string,
+  id: string,
+): Promise<Buffer | null> {
+  const [[row]] = await connection.query<RowDataPacket[]>(
+    'SELECT hash FROM proof_photos WHERE owner_id = ? AND id = ?',
     [ownerId, id],
   );
-  return rows[0]?.bytes ?? null;
+  return row ? store.get(row.hash) : null;
 }
 
 /** Keeps a photo; the same id again is the same photo. True where it is new. */
 export async function keepPhoto(
   connection: Pool | Connection,
+  store: PhotoStore,
   ownerId: string,
   { id, bytes, createdAt }: { readonly id: string; readonly bytes: Buffer; readonly createdAt: Date },
 ): Promise<boolean> {
+  // First what is in it: a row without that would be a photo that nobody can see.
+  const hash = await store.put(bytes);
   const [result] = await connection.query<ResultSetHeader>(
     'INSERT INTO proof_photos SET ? ON DUPLICATE KEY UPDATE id = proof_photos.id',
-    [{ owner_id: ownerId, id, bytes, created_at: createdAt }],
+    [{ owner_id: ownerId, id, hash, created_at: createdAt }],
   );
   const isNew = result.affectedRows === 1;
   if (isNew) {
@@ -62,5 +72,21 @@ export async function deleteForgottenPhotos(pool: Pool): Promise<void> {
   );
   for (const { owner_id, id } of old) {
     await pool.query('DELETE FROM proof_photos WHERE owner_id = ? AND id = ?', [owner_id, id]);
+  }
+}
+
+/** Bytes are kept before the row that names them is: so long they may have none, ms. */
+const UNNAMED_MS = 24 * 3_600_000;
+
+/** Removes the bytes of photos that no row of any space names any more. */
+export async function removeUnnamedBytes(pool: Pool, store: PhotoStore, now = new Date()): Promise<void> {
+  const before = new Date(now.getTime() - UNNAMED_MS);
+  for await (const hashes of store.keptBefore(before)) {
+    if (hashes.length === 0) continue;
+    const [rows] = await pool.query<RowDataPacket[]>('SELECT DISTINCT hash FROM proof_photos WHERE hash IN (?)', [
+      hashes,
+    ]);
+    const named = new Set(rows.map(({ hash }) => hash.toString('hex')));
+    for (const hash of hashes) if (!named.has(hash.toString('hex'))) await store.remove(hash, before);
   }
 }

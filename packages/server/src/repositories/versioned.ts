@@ -90,6 +90,8 @@ export interface ListFilter {
 }
 
 export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
+  /** The table that its rows lie in. */
+  readonly table: string;
   get(ownerId: string, id: string): Promise<Row | null>;
   list(ownerId: string, query: Query): Promise<Page<Row>>;
   /** @param by who saves; null where nobody signs in. The same of the three below. */
@@ -331,6 +333,8 @@ export function versioned<
   };
 
   return {
+    table,
+
     async get(ownerId, id) {
       const found = await find(pool, ownerId, id);
       return found && !found.deletedAt ? found.row : null;

@@ -1,21 +1,18 @@
-import { createWriteStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
-import os from 'node:os';
-import path from 'node:path';
-import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
-import type { ArchiveEvent } from '@dunlinmoss/contract';
 import { ARCHIVE_PATH, ARCHIVE_TYPE } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
-import { ArchiveRefused, readArchive } from '../archive/read';
 import { writeArchive } from '../archive/write';
-import { inTransaction, isPassing, isMissingReference } from '../db/pool';
+import { ARCHIVE_BEGIN, PART_BYTES } from '../jobs/archiveJob';
+import type { JobRunner } from '../jobs/runner';
 import { Refusal } from '../problems';
+import { addPart, endComing } from '../repositories/jobs';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
+import type { PhotoStore } from '../store/photoStore';
+import { beginImport, importing } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
 /** The largest archive that is taken in, bytes. */
@@ -24,7 +21,7 @@ const MOST_BYTES = 20_000_000_000;
 const AT_ONCE = 2;
 
 /** `GET /archive`: everything kept as one file. `POST /archive`: takes such a file in. Both as a stream. */
-export function archiveRoutes(pool: Pool, repositories: Repositories): Router {
+export function archiveRoutes(pool: Pool, repositories: Repositories, store: PhotoStore, runner: JobRunner): Router {
   const router = Router();
   let underWay = 0;
   const one = async (work: () => Promise<void>): Promise<void> => {
@@ -45,7 +42,7 @@ export function archiveRoutes(pool: Pool, repositories: Repositories): Router {
         await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
         await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
         response.type(ARCHIVE_TYPE).attachment('dunlinmoss.zip');
-        await pipeline(await writeArchive(connection, repositories, request.ownerId), response);
+        await pipeline(await writeArchive(connection, repositories, store, request.ownerId), response);
         await connection.query('COMMIT');
         connection.release();
       } catch (error) {
@@ -59,45 +56,37 @@ export function archiveRoutes(pool: Pool, repositories: Repositories): Router {
 
   router.post(`/${ARCHIVE_PATH}`, onlyMediaType(ARCHIVE_TYPE), (request, response) =>
     one(async () => {
-      const folder = await mkdtemp(path.join(os.tmpdir(), 'dunlinmoss-archive-'));
-      try {
-        const file = path.join(folder, 'archive.zip');
-        // A ZIP is read from its end, so it has to be there whole.
-        await pipeline(request, limited(MOST_BYTES), createWriteStream(file));
-        const tell = ndjsonWriter<ArchiveEvent>(response);
-        await inTransaction(pool, (connection) =>
-          readArchive(file, connection, repositories, request.ownerId, (part, progress) => tell({ part, progress })),
-        )
-          .then((done) => tell({ done }))
-          .catch((error: unknown) => {
-            if (error instanceof Cancelled) return;
-            const problem = problemOf(error);
-            if (problem.code === 'internal') request.log.error({ err: error }, 'reading an archive');
-            tell({ problem });
-          });
-        response.end();
-      } finally {
-        await rm(folder, { recursive: true, force: true });
-      }
+      const begun = await beginImport(pool, request, 'archive', null, null);
+      const tell = ndjsonWriter<unknown>(response);
+      await importing(pool, runner, { request, response, tell, job: begun }, async () => {
+        let job = begun;
+        for await (const part of inParts(request)) {
+          const bytes = job.bytes + part.length;
+          if (bytes > MOST_BYTES) throw new Refusal('bodyTooLarge');
+          job = await addPart(pool, job, part, bytes, null);
+          if (response.destroyed) throw new Cancelled();
+        }
+        await endComing(pool, job, { state: 'working', mark: ARCHIVE_BEGIN, told: null });
+      });
     }),
   );
 
   return router;
 }
 
-function problemOf(error: unknown): Extract<ArchiveEvent, { problem: unknown }>['problem'] {
-  if (error instanceof ArchiveRefused) return { code: error.code, ...error.at };
-  if (isMissingReference(error)) return { code: 'missingReference' };
-  return { code: isPassing(error) ? 'databaseAway' : 'internal' };
-}
-
-/** Lets so many bytes through and refuses more. */
-function limited(most: number): Transform {
-  let bytes = 0;
-  return new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      bytes += chunk.length;
-      done(bytes > most ? new Refusal('bodyTooLarge') : null, chunk);
-    },
-  });
+/** A body in parts of one size, but the last. */
+async function* inParts(body: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
+  let waiting: Buffer[] = [];
+  let size = 0;
+  for await (const chunk of body) {
+    waiting.push(chunk);
+    size += chunk.length;
+    while (size >= PART_BYTES) {
+      const all = Buffer.concat(waiting);
+      yield all.subarray(0, PART_BYTES);
+      waiting = [all.subarray(PART_BYTES)];
+      size -= PART_BYTES;
+    }
+  }
+  if (size > 0) yield Buffer.concat(waiting);
 }

@@ -36,6 +36,9 @@ const HISTORY_MS = 60_000;
 /** Nearer than this a wheel is on its target, kPa. */
 const ON_TARGET_KPA = 0.5;
 
+/** A line that broke is opened again after so long, ms: browsers would wait three seconds. */
+const AGAIN_MS = 500;
+
 /** Begins an answer of server-sent events, which nothing on the way may hold back. */
 export function beginEvents(response: Response): void {
   response.status(200).set({
@@ -43,6 +46,7 @@ export function beginEvents(response: Response): void {
     'Cache-Control': 'no-store, no-transform',
     'X-Accel-Buffering': 'no',
   });
+  response.write(`retry: ${AGAIN_MS}\n\n`);
   response.flushHeaders();
 }
 
@@ -126,7 +130,7 @@ export function deviceRoutes(
     const { ownerId } = request;
     const rigId = rigIdOf(request);
     beginEvents(response);
-    hub.follow(`${ownerId} ${rigId}`, () => simulatedRig(pool, ownerId, rigId), response);
+    hub.follow(ownerId, rigId, response);
   });
 
   router.get('/gauge/:position/:wheel', async (request, response) => {

@@ -8,22 +8,29 @@ import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 import { z } from 'zod';
 
-import { inTransaction, isPassing } from '../db/pool';
+import { inTransaction } from '../db/pool';
 import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
+import { packReadings } from '../imports/logPart';
+import { LOG_BEGIN, type LogAsked } from '../jobs/logJob';
+import type { JobRunner } from '../jobs/runner';
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
+import { addPart, endComing, type Job } from '../repositories/jobs';
 import { keepLogFor, logMonthsOf } from '../repositories/logMonths';
-import { changedBy, summarise, type Changed } from '../repositories/logSummary';
+import { changedBy, summarise } from '../repositories/logSummary';
 import {
   addToLog,
   deleteFromLog,
   LOG_ROWS_AT_ONCE,
   logOf,
   downsampledLogOf,
+  numberedReading,
   type LogTuple,
+  type NumberedReading,
 } from '../repositories/monitorLog';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
+import { beginImport, importing } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
 const rigParameter = z.object({ id: rowId });
@@ -31,78 +38,61 @@ const rigParameter = z.object({ id: rowId });
 const LINES_SHOWN = 20;
 /** A log of this size is about 30 million readings. */
 const MOST_BYTES = 2_000_000_000;
-
-type Told = Extract<LogEvent, { done: unknown }> | Extract<LogEvent, { problem: unknown }>;
+const LONGEST_LINE = 100_000;
 
 /** `POST /import/log`: long, so it reads its own body as it comes. Stands before whatever reads bodies whole. */
-export function logImportRoute(pool: Pool, repositories: Repositories): Router {
+export function logImportRoute(pool: Pool, repositories: Repositories, runner: JobRunner): Router {
   const router = Router();
   router.post('/import/log/:id', onlyMediaType('text/csv'), async (request, response) => {
     const { id: rigId, wheels } = await ownRig(request, repositories);
+    const asked: LogAsked = { rigId };
+    const begun = await beginImport(pool, request, 'log', asked, { line: 0, head: null } satisfies ComingLog);
     const tell = ndjsonWriter<LogEvent>(response);
     const ofBytes = Number(request.headers['content-length']) || null;
-    try {
-      tell(
-        await inTransaction(pool, async (connection): Promise<Told> => {
-          const reading = readLog(request, ofBytes, wheels, tell);
-          const changed = new Map<string, Changed>();
-          let added = 0;
-          let read = 0;
-          let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-          // One batch is written while the next is read.
-          let writing: Promise<number> = Promise.resolve(0);
-          for await (const batch of reading.batches) {
-            added += await writing;
-            writing = addToLog(connection, request.ownerId, rigId, 'file', batch);
-            // Told where it is waited for; the reading may end in between.
-            writing.catch(() => undefined);
-            read += batch.length;
-            for (const [position, wheel, readAt] of batch) {
-              const at = readAt.getTime();
-              if (at < from) from = at;
-              if (at > to) to = at;
-              const key = `${position} ${wheel}`;
-              const own = changed.get(key);
-              if (!own) changed.set(key, { position, wheel, from: readAt, to: readAt });
-              else if (readAt < own.from) changed.set(key, { ...own, from: readAt });
-              else if (readAt > own.to) changed.set(key, { ...own, to: readAt });
-            }
-            if (response.destroyed) throw new Cancelled();
-          }
-          added += await writing;
-          const problem = reading.problem();
-          // Thrown, so that nothing of it stays.
-          if (problem) throw new LogRefused(problem);
-          if (read === 0) throw new LogRefused({ problem: { code: 'noLines' } });
-          await summarise(connection, request.ownerId, rigId, [...changed.values()]);
+    await importing(
+      pool,
+      runner,
+      { request, response, tell: tell as (event: unknown) => void, job: begun },
+      async () => {
+        const reading = readLog(request, ofBytes === null ? null : begun.bytes + ofBytes, wheels, begun, tell);
+        let job = begun;
+        // One batch is kept while the next is read.
+        let keeping: Promise<Job> = Promise.resolve(job);
+        for await (const { readings, bytes, mark } of reading.batches) {
+          job = await keeping;
+          keeping = addPart(pool, job, packReadings(readings), bytes, mark);
+          // Told where it is waited for; the reading may end in between.
+          keeping.catch(() => undefined);
           if (response.destroyed) throw new Cancelled();
-          return {
-            done: {
-              added,
-              alreadyThere: read - added,
-              from: new Date(from).toISOString(),
-              to: new Date(to).toISOString(),
-            },
-          };
-        }),
-      );
-    } catch (error) {
-      if (error instanceof Cancelled) return;
-      if (error instanceof LogRefused) tell(error.told);
-      else {
-        if (!isPassing(error)) request.log.error({ err: error }, 'import of a log');
-        tell({ problem: { code: isPassing(error) ? 'databaseAway' : 'internal' } });
-      }
-    }
-    response.end();
+        }
+        job = await keeping;
+        const problem = reading.problem() ?? (job.parts === 0 ? { problem: { code: 'noLines' as const } } : undefined);
+        await endComing(
+          pool,
+          job,
+          problem
+            ? { state: 'refused', mark: null, told: problem }
+            : { state: 'working', mark: LOG_BEGIN, told: { taken: 0, of: job.parts } },
+        );
+      },
+    );
   });
   return router;
 }
 
-class LogRefused extends Error {
-  constructor(readonly told: Extract<LogEvent, { problem: unknown }>) {
-    super('refused');
-  }
+/** Where the reading of a log stands, between the parts of it that have come. */
+interface ComingLog {
+  /** Lines so far. */
+  readonly line: number;
+  /** The cells of its first line; null before that has come. */
+  readonly head: readonly string[] | null;
+}
+
+interface Batch {
+  readonly readings: NumberedReading[];
+  /** How far into the table it reaches. */
+  readonly bytes: number;
+  readonly mark: ComingLog;
 }
 
 /** The lines of a log in batches, as the body comes in, never more of it in memory than one batch. */
@@ -110,24 +100,27 @@ function readLog(
   request: Request,
   ofBytes: number | null,
   wheels: ReadonlySet<string>,
+  job: Job,
   tell: (event: LogEvent) => void,
 ) {
   let refused = 0;
   const shown: { line: number; problem: LogLineProblem; text: string }[] = [];
   let headerUnread = false;
+  let tooLarge = false;
 
-  async function* batches(): AsyncGenerator<LogTuple[]> {
-    let columns: LogColumns | null = null;
-    let line = 0;
-    let bytes = 0;
-    let batch: LogTuple[] = [];
-    let rest = '';
+  async function* batches(): AsyncGenerator<Batch> {
+    let { line, head } = job.mark as ComingLog;
+    let columns: LogColumns | null = head && logColumns(head);
+    let bytes = job.bytes;
+    let readings: NumberedReading[] = [];
+    let rest: Buffer = Buffer.alloc(0);
     const takeLine = (text: string): void => {
       line += 1;
       if (text.trim() === '') return;
       // Most lines have nothing to unquote.
       const cells = text.includes('"') ? (Papa.parse<string[]>(text).data[0] ?? []) : text.split(',');
       if (!columns) {
+        head = cells;
         columns = logColumns(cells);
         headerUnread = columns === null;
         return;
@@ -135,37 +128,45 @@ function readLog(
       const read = readLogLine(cells, columns, wheels);
       if (read === null) return;
       if (typeof read !== 'string') {
-        batch.push(read);
+        readings.push(numberedReading(read));
         return;
       }
       refused += 1;
       if (shown.length < LINES_SHOWN) shown.push({ line, problem: read, text: text.slice(0, 120) });
     };
-    const decoder = new TextDecoder();
+    const batch = (): Batch => ({ readings, bytes, mark: { line, head } });
     for await (const chunk of Readable.from(request) as AsyncIterable<Buffer>) {
-      bytes += chunk.length;
-      if (bytes > MOST_BYTES) throw new Refusal('bodyTooLarge');
-      const lines = (rest + decoder.decode(chunk, { stream: true })).split(/\r?\n/);
-      rest = lines.pop()!;
+      const all = rest.length === 0 ? chunk : Buffer.concat([rest, chunk]);
+      const whole = all.lastIndexOf(10) + 1;
+      rest = all.subarray(whole);
+      bytes += whole;
+      // Also where a line has no end.
+      tooLarge = bytes + rest.length > MOST_BYTES || rest.length > LONGEST_LINE;
+      if (tooLarge) return;
+      if (whole === 0) continue;
+      // Without the line that begins behind the last end of one.
+      const lines = all.toString('utf8', 0, whole).split(/\r?\n/).slice(0, -1);
       for (const each of lines) {
         takeLine(each);
         if (headerUnread) return;
-        if (batch.length === LOG_ROWS_AT_ONCE) {
-          // With lines refused nothing will be kept: the rest is only looked at.
-          if (refused === 0) yield batch;
-          batch = [];
-          tell({ progress: line, bytes, ofBytes });
-        }
+      }
+      if (readings.length >= LOG_ROWS_AT_ONCE) {
+        // With lines refused nothing will be kept: the rest is only looked at.
+        if (refused === 0) yield batch();
+        readings = [];
+        tell({ progress: line, bytes, ofBytes });
       }
     }
-    takeLine(rest);
-    if (batch.length > 0 && refused === 0) yield batch;
+    if (rest.length > 0) takeLine(rest.toString('utf8'));
+    bytes += rest.length;
+    if (readings.length > 0 && refused === 0) yield batch();
     tell({ progress: line, bytes, ofBytes });
   }
 
   return {
     batches: batches(),
     problem: (): Extract<LogEvent, { problem: unknown }> | undefined => {
+      if (tooLarge) return { problem: { code: 'tooLarge' } };
       if (headerUnread) return { problem: { code: 'headerUnread' } };
       return refused === 0 ? undefined : { problem: { code: 'linesRefused', refused, lines: shown } };
     },

@@ -7,16 +7,17 @@ import { z } from 'zod';
 import { isPlainJpeg } from '../imports/jpeg';
 import { Refusal } from '../problems';
 import { keepPhoto, photoBytes } from '../repositories/photos';
+import type { PhotoStore } from '../store/photoStore';
 
 const idParameter = z.object({ id: rowId });
 
 /** Photos of prints by id, written once: the same id again is the same photo. */
-export function photoRoutes(pool: Pool): Router {
+export function photoRoutes(pool: Pool, store: PhotoStore): Router {
   const router = Router();
   router.get(`/${PHOTO_PATH}/:id`, async (request, response) => {
     const id = idParameter.safeParse(request.params);
     if (!id.success) throw new Refusal('notFound');
-    const bytes = await photoBytes(pool, request.ownerId, id.data.id);
+    const bytes = await photoBytes(pool, store, request.ownerId, id.data.id);
     if (!bytes) throw new Refusal('notFound');
     response.set({ 'Content-Type': PHOTO_TYPE, 'Cache-Control': 'private, max-age=31536000, immutable' }).send(bytes);
   });
@@ -35,7 +36,7 @@ export function photoRoutes(pool: Pool): Router {
         ],
       });
     }
-    await keepPhoto(pool, request.ownerId, { id: id.data.id, bytes, createdAt: new Date() });
+    await keepPhoto(pool, store, request.ownerId, { id: id.data.id, bytes, createdAt: new Date() });
     response.status(204).end();
   });
   return router;

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+import { id } from './quantities';
+
+/*
+ * What is too long to be sent and taken in at once: it comes under a name of the sender's choice, goes on where the line
+ * broke, and is taken in by itself once all of it has come.
+ */
+
+/** `as` names it; `from` says how many bytes of it have come before. */
+export const importQuery = z.strictObject({
+  as: id.optional(),
+  from: z.coerce.number().int().min(0).default(0),
+});
+
+/** How far it has come; `told` is what it said last, as in the answer to its sending. */
+export const importState = z.strictObject({
+  kind: z.enum(['log', 'archive']),
+  state: z.enum(['coming', 'working', 'done', 'refused']),
+  bytes: z.int(),
+  told: z.unknown(),
+});
+
+export type ImportState = z.infer<typeof importState>;

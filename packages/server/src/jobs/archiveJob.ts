@@ -1,0 +1,157 @@
+import type { ArchiveCounts, ArchiveEvent } from '@dunlinmoss/contract';
+import { ARCHIVE_PARTS, type ArchivedReading } from '@dunlinmoss/contract/api';
+import type { Pool } from 'mysql2/promise';
+
+import { checkArchive } from '../archive/check';
+import { ArchiveRefused, readArchive, type ArchiveBatch } from '../archive/read';
+import type { Connection } from '../db/pool';
+import { partOf, type Job } from '../repositories/jobs';
+import { summarise } from '../repositories/logSummary';
+import { addNumbered, numberedReading } from '../repositories/monitorLog';
+import { keepPhoto } from '../repositories/photos';
+import type { Repositories } from '../repositories/repositories';
+import type { Repository } from '../repositories/versioned';
+import type { PhotoStore } from '../store/photoStore';
+import { piecesOf, widened, type Span } from './logJob';
+import type { Work } from './runner';
+
+/** It lies in parts of this size, but the last, bytes. */
+export const PART_BYTES = 1_000_000;
+
+/** How far it has come: looked through, so many lines of a part taken in, so many pieces of its logs' summaries made. */
+interface ArchiveMark {
+  /** 1 once it was looked through: till then nothing of it is kept, and it can be stopped. */
+  readonly checked: 0 | 1;
+  readonly part: ArchiveBatch['part'] | null;
+  readonly lines: number;
+  readonly counts: ArchiveCounts;
+  /** Which readings of which rig were taken in. */
+  readonly spans: Readonly<Record<string, readonly Span[]>>;
+  readonly summed: number;
+}
+
+export const ARCHIVE_BEGIN: ArchiveMark = {
+  checked: 0,
+  part: null,
+  lines: 0,
+  counts: Object.fromEntries(ARCHIVE_PARTS.map((part) => [part, { added: 0, alreadyThere: 0 }])) as ArchiveCounts,
+  spans: {},
+  summed: 0,
+};
+
+/** The bytes of what came in parts, from one place up to another. */
+function bytesOf(pool: Pool, job: Job): (start: number, end: number) => AsyncGenerator<Buffer> {
+  // A directory is read in many small pieces.
+  let last: { readonly part: number; readonly bytes: Buffer } | undefined;
+  return async function* bytes(start, end) {
+    for (let at = start; at < end;) {
+      const part = Math.floor(at / PART_BYTES);
+      const own = last?.part === part ? last.bytes : await partOf(pool, job, part);
+      last = { part, bytes: own };
+      const from = at - part * PART_BYTES;
+      const piece = own.subarray(from, Math.min(own.length, from + end - at));
+      if (piece.length === 0) return;
+      yield piece;
+      at += piece.length;
+    }
+  };
+}
+
+const groupsOf = (readings: readonly ArchivedReading[]): ArchivedReading[][] => {
+  const groups = new Map<string, ArchivedReading[]>();
+  for (const reading of readings) {
+    const key = `${reading.rigId} ${reading.source}`;
+    const group = groups.get(key);
+    if (group) group.push(reading);
+    else groups.set(key, [reading]);
+  }
+  return [...groups.values()];
+};
+
+interface Kept {
+  readonly repositories: Repositories;
+  readonly store: PhotoStore;
+}
+
+/** Takes a batch of an archive in; what is there already by its id stays. */
+async function take(
+  connection: Connection,
+  job: Job,
+  { repositories, store }: Kept,
+  mark: ArchiveMark,
+  batch: ArchiveBatch,
+): Promise<ArchiveMark> {
+  const { part, lines, rows } = batch;
+  const { ownerId } = job;
+  let added = 0;
+  let { spans } = mark;
+  if (batch.part === 'log') {
+    for (const group of groupsOf(batch.rows)) {
+      const [{ rigId, source }] = group as [ArchivedReading];
+      const readings = group.map(({ position, wheel, readAt, pressureKpa, tempC }) =>
+        numberedReading([position, wheel, new Date(readAt), pressureKpa, tempC]),
+      );
+      added += await addNumbered(connection, ownerId, rigId, source, readings);
+      spans = { ...spans, [rigId]: widened(spans[rigId] ?? [], readings) };
+    }
+  } else if (batch.part === 'photos') {
+    const [{ id, createdAt, bytes }] = batch.rows;
+    added = (await keepPhoto(connection, store, ownerId, { id, bytes, createdAt: new Date(createdAt) })) ? 1 : 0;
+  } else {
+    const repository = repositories[batch.part] as unknown as Repository<never, unknown>;
+    added = await repository.writeKept(connection, ownerId, batch.rows);
+  }
+  const before = mark.counts[part];
+  const counts = {
+    ...mark.counts,
+    [part]: { added: before.added + added, alreadyThere: before.alreadyThere + rows.length - added },
+  };
+  return { ...mark, part, lines, counts, spans };
+}
+
+/** Takes an archive in: looks all of it through first, then batch by batch, then the summaries of its logs. */
+export const archiveWork =
+  (kept: Kept): Work =>
+  async (job, { pool, step, check }) => {
+    const batches = (): AsyncGenerator<ArchiveBatch> => readArchive(job.bytes, bytesOf(pool, job));
+    let mark = job.mark as ArchiveMark;
+    if (mark.checked === 0) {
+      try {
+        await checkArchive(batches(), pool, kept.repositories, job.ownerId, check);
+      } catch (error) {
+        if (!(error instanceof ArchiveRefused)) throw error;
+        const told: ArchiveEvent = { problem: { code: error.code, ...error.at } };
+        await step(async () => ({ mark, told, state: 'refused' }));
+        return;
+      }
+      const checked = { ...mark, checked: 1 as const };
+      await step(async () => ({ mark: checked, told: null }));
+      mark = checked;
+    }
+    const order = (part: ArchiveBatch['part'] | null): number => (part === null ? -1 : ARCHIVE_PARTS.indexOf(part));
+    if (mark.summed === 0) {
+      for await (const batch of batches()) {
+        // Taken in before it was gone on with.
+        if (order(batch.part) < order(mark.part) || (batch.part === mark.part && batch.lines <= mark.lines)) continue;
+        let next = mark;
+        await step(async (connection) => {
+          next = await take(connection, job, kept, mark, batch);
+          return { mark: next, told: { part: batch.part, progress: batch.lines } satisfies ArchiveEvent };
+        });
+        mark = next;
+      }
+    }
+    const pieces = Object.entries(mark.spans).flatMap(([rigId, spans]) =>
+      piecesOf(spans).map((piece) => ({ rigId, piece })),
+    );
+    while (mark.summed < pieces.length) {
+      const { rigId, piece } = pieces[mark.summed]!;
+      const next = { ...mark, summed: mark.summed + 1 };
+      await step(async (connection) => {
+        await summarise(connection, job.ownerId, rigId, [piece]);
+        return { mark: next, told: { part: 'log', progress: mark.counts.log.added + mark.counts.log.alreadyThere } };
+      });
+      mark = next;
+    }
+    await step(async () => ({ mark, told: { done: mark.counts } satisfies ArchiveEvent, state: 'done' }));
+  };

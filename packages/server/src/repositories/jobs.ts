@@ -1,0 +1,185 @@
+import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
+
+import { inTransaction, type Connection } from '../db/pool';
+
+export type JobKind = 'log' | 'archive';
+/** Its bytes are coming; it is worked on; it came to its end, well or not. */
+export type JobState = 'coming' | 'working' | 'done' | 'refused';
+
+/** Work that takes long, as it lies in its table. */
+export interface Job {
+  readonly ownerId: string;
+  readonly id: string;
+  readonly kind: JobKind;
+  readonly state: JobState;
+  readonly asked: unknown;
+  readonly bytes: number;
+  readonly parts: number;
+  readonly mark: unknown;
+  /** What it said of itself last. */
+  readonly told: unknown;
+}
+
+/** Somebody else is at it, or it is no more. */
+export class JobLost extends Error {}
+
+/** A server that is at it says so again at least so often; later another one takes it over, s. */
+export const HELD_S = 20;
+/** What nobody came back to for so many days is forgotten. */
+const FORGOTTEN_DAYS = 3;
+const PARTS_AT_ONCE = 50;
+
+const jobOf = (row: RowDataPacket): Job => ({
+  ownerId: row.owner_id,
+  id: row.id,
+  kind: row.kind,
+  state: row.state,
+  asked: JSON.parse(row.asked),
+  bytes: Number(row.bytes),
+  parts: row.parts,
+  mark: JSON.parse(row.mark),
+  told: JSON.parse(row.told),
+});
+
+export async function findJob(connection: Pool | Connection, ownerId: string, id: string): Promise<Job | null> {
+  const [[row]] = await connection.query<RowDataPacket[]>('SELECT * FROM jobs WHERE owner_id = ? AND id = ?', [
+    ownerId,
+    id,
+  ]);
+  return row ? jobOf(row) : null;
+}
+
+/** Begins a job, or finds the one of that id: the same again is the same job. */
+export async function beginJob(
+  pool: Pool,
+  { ownerId, id, kind, asked, mark }: Pick<Job, 'ownerId' | 'id' | 'kind' | 'asked' | 'mark'>,
+): Promise<Job> {
+  await pool.query(
+    `INSERT INTO jobs (owner_id, id, kind, state, asked, mark, told) VALUES (?, ?, ?, 'coming', ?, ?, 'null')
+     ON DUPLICATE KEY UPDATE id = jobs.id`,
+    [ownerId, id, kind, JSON.stringify(asked), JSON.stringify(mark)],
+  );
+  const job = await findJob(pool, ownerId, id);
+  if (!job) throw new JobLost();
+  return job;
+}
+
+/** Keeps another part of what is coming, and how far that reaches. Gives the job as it is then. */
+export const addPart = (pool: Pool, job: Job, part: Buffer, bytes: number, mark: unknown): Promise<Job> =>
+  inTransaction(pool, async (connection) => {
+    const [changed] = await connection.query<ResultSetHeader>(
+      `UPDATE jobs SET bytes = ?, parts = parts + 1, mark = ?
+       WHERE owner_id = ? AND id = ? AND state = 'coming' AND parts = ? AND bytes = ?`,
+      [bytes, JSON.stringify(mark), job.ownerId, job.id, job.parts, job.bytes],
+    );
+    // Sent twice at once: the other one is further.
+    if (changed.affectedRows === 0) throw new JobLost();
+    await connection.query('INSERT INTO job_parts (owner_id, job_id, part, bytes) VALUES (?, ?, ?, ?)', [
+      job.ownerId,
+      job.id,
+      job.parts,
+      part,
+    ]);
+    return { ...job, bytes, parts: job.parts + 1, mark };
+  });
+
+/** All has come: from now on it is worked on, or it is refused as it is. */
+export async function endComing(
+  pool: Pool,
+  job: Job,
+  { state, mark, told }: { readonly state: 'working' | 'refused'; readonly mark: unknown; readonly told: unknown },
+): Promise<void> {
+  await pool.query(
+    `UPDATE jobs SET state = ?, mark = ?, told = ? WHERE owner_id = ? AND id = ? AND state = 'coming' AND parts = ?`,
+    [state, JSON.stringify(mark), JSON.stringify(told), job.ownerId, job.id, job.parts],
+  );
+}
+
+export async function partOf(connection: Pool | Connection, job: Job, part: number): Promise<Buffer> {
+  const [[row]] = await connection.query<RowDataPacket[]>(
+    'SELECT bytes FROM job_parts WHERE owner_id = ? AND job_id = ? AND part = ?',
+    [job.ownerId, job.id, part],
+  );
+  if (!row) throw new JobLost();
+  return row.bytes;
+}
+
+/** Takes one of the jobs that nobody is at; null where there is none. */
+export async function takeJob(pool: Pool, holder: string): Promise<Job | null> {
+  const free = `state = 'working' AND (held_until IS NULL OR held_until < NOW(3))`;
+  const [rows] = await pool.query<RowDataPacket[]>(`SELECT owner_id, id FROM jobs WHERE ${free} LIMIT 5`);
+  for (const { owner_id, id } of rows) {
+    const [taken] = await pool.query<ResultSetHeader>(
+      `UPDATE jobs SET holder = ?, held_until = NOW(3) + INTERVAL ? SECOND WHERE owner_id = ? AND id = ? AND ${free}`,
+      [holder, HELD_S, owner_id, id],
+    );
+    if (taken.affectedRows > 0) return findJob(pool, owner_id, id);
+  }
+  return null;
+}
+
+/** Says that somebody is still at it. */
+export const holdJob = (pool: Pool, { ownerId, id }: Job, holder: string): Promise<unknown> =>
+  pool.query('UPDATE jobs SET held_until = NOW(3) + INTERVAL ? SECOND WHERE owner_id = ? AND id = ? AND holder = ?', [
+    HELD_S,
+    ownerId,
+    id,
+    holder,
+  ]);
+
+/** Lets go of it, so that another may go on at once. */
+export const releaseJob = (pool: Pool, { ownerId, id }: Job, holder: string): Promise<unknown> =>
+  pool.query(
+    'UPDATE jobs SET holder = NULL, held_until = NULL WHERE owner_id = ? AND id = ? AND holder = ? AND state = ?',
+    [ownerId, id, holder, 'working'],
+  );
+
+/** How far a job has come: kept together with what was done for it, or not at all. Throws `JobLost` where it is another's. */
+export async function markJob(
+  connection: Connection,
+  { ownerId, id }: Job,
+  holder: string,
+  { mark, told, state = 'working' }: { readonly mark: unknown; readonly told: unknown; readonly state?: JobState },
+): Promise<void> {
+  const [changed] = await connection.query<ResultSetHeader>(
+    `UPDATE jobs SET mark = ?, told = ?, state = ?, held_until = NOW(3) + INTERVAL ? SECOND
+     WHERE owner_id = ? AND id = ? AND holder = ? AND state = 'working'`,
+    [JSON.stringify(mark), JSON.stringify(told), state, HELD_S, ownerId, id, holder],
+  );
+  if (changed.affectedRows === 0) throw new JobLost();
+}
+
+/** Deletes the parts of a job, some at a time: they may be many. */
+export async function dropParts(pool: Pool, { ownerId, id }: Pick<Job, 'ownerId' | 'id'>): Promise<void> {
+  for (;;) {
+    const [gone] = await pool.query<ResultSetHeader>(
+      'DELETE FROM job_parts WHERE owner_id = ? AND job_id = ? LIMIT ?',
+      [ownerId, id, PARTS_AT_ONCE],
+    );
+    if (gone.affectedRows < PARTS_AT_ONCE) return;
+  }
+}
+
+/** Forgets a job that is not being worked on. False where it is. */
+export async function forgetJob(pool: Pool, ownerId: string, id: string): Promise<boolean> {
+  const [ended] = await pool.query<ResultSetHeader>(
+    `UPDATE jobs SET state = 'refused', told = 'null' WHERE owner_id = ? AND id = ? AND state <> 'working'`,
+    [ownerId, id],
+  );
+  if (ended.affectedRows === 0) {
+    const job = await findJob(pool, ownerId, id);
+    if (job?.state === 'working') return false;
+  }
+  await dropParts(pool, { ownerId, id });
+  await pool.query(`DELETE FROM jobs WHERE owner_id = ? AND id = ? AND state <> 'working'`, [ownerId, id]);
+  return true;
+}
+
+/** Forgets jobs, of any space, that nobody came back to, and what ended ones still have lying about. */
+export async function forgetOldJobs(pool: Pool): Promise<void> {
+  const [old] = await pool.query<RowDataPacket[]>(
+    `SELECT owner_id, id FROM jobs WHERE changed_at < NOW(3) - INTERVAL ? DAY AND state <> 'working'`,
+    [FORGOTTEN_DAYS],
+  );
+  for (const { owner_id, id } of old) await forgetJob(pool, owner_id, id);
+}

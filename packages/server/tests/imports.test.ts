@@ -1,0 +1,251 @@
+import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import http from 'node:http';
+import type { AddressInfo } from 'node:net';
+
+import type { LogEvent } from '@dunlinmoss/contract';
+import type { Pool } from 'mysql2/promise';
+import request from 'supertest';
+
+import { logWork } from '../src/jobs/logJob';
+import { JobRunner, type Work } from '../src/jobs/runner';
+import { createLogger } from '../src/logger';
+import { findJob, forgetOldJobs, JobLost } from '../src/repositories/jobs';
+import { createApp } from '../src/app';
+import { aRig, testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.pool.end());
+
+const START = Date.parse('2026-01-20T06:00:00.000Z');
+const HEAD = 'time,axle,wheel,pressure_kpa,temp_c';
+/** Readings of four wheels over three weeks and more, so that summaries come in several pieces. */
+const LINES = 24_000;
+const WHEELS = ['front,left', 'front,right', 'rear,left', 'rear,right'];
+const lineOf = (index: number): string =>
+  `${new Date(START + index * 90_000).toISOString()},${WHEELS[index % 4]},${(100 + (index % 97) / 10).toFixed(1)},${index % 5 === 0 ? '' : 12}`;
+const TABLE = [HEAD, ...Array.from({ length: LINES }, (_, index) => lineOf(index)), ''].join('\n');
+
+async function newRig(): Promise<string> {
+  const rig = aRig();
+  await request(server.app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
+  return rig.id;
+}
+const importOf = async (id: string) => (await request(server.app).get(`/api/v1/imports/${id}`).expect(200)).body;
+async function post(app: TestServer['app'], path: string, body: string | Buffer): Promise<LogEvent[]> {
+  const answer = await request(app)
+    .post(`/api/v1${path}`)
+    .set('content-type', 'text/csv')
+    .send(body)
+    .buffer(true)
+    .parse((response, done) => {
+      let text = '';
+      response.on('data', (chunk) => (text += chunk));
+      response.on('end', () => done(null, text));
+    })
+    .expect(200);
+  return String(answer.body)
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as LogEvent);
+}
+const until = async (holds: () => Promise<boolean>): Promise<void> => {
+  while (!(await holds())) await new Promise((resolve) => setTimeout(resolve, 20));
+};
+/** What the log of a rig adds up to, by its readings and by its summary. */
+async function sums(pool: Pool, rigId: string): Promise<unknown> {
+  const [[raw]] = await pool.query<never[]>(
+    'SELECT COUNT(*) many, SUM(tenths_kpa) / 10 kpa FROM rig_log l JOIN log_rigs r ON r.no = l.rig WHERE r.rig_id = ?',
+    [rigId],
+  );
+  const [[summed]] = await pool.query<never[]>(
+    'SELECT SUM(readings) many FROM monitor_log_summary WHERE rig_id = ? AND span_min = 180',
+    [rigId],
+  );
+  return { raw: Number((raw as { many: number }).many), summed: Number((summed as { many: string }).many) };
+}
+const WHOLE = { raw: LINES, summed: LINES };
+
+/** A server whose work is cut off after so many steps, as by a kill: it neither goes on nor lets go. */
+function killedAfter(steps: number): TestServer['app'] {
+  const log = createLogger('silent');
+  let done = 0;
+  const work: Work = (job, hands) =>
+    logWork(job, {
+      ...hands,
+      step: async (step) => {
+        if (done === steps) throw new JobLost();
+        done += 1;
+        await hands.step(step);
+      },
+    });
+  const runner = new JobRunner(server.pool, log, { log: work, archive: work });
+  const { pool, config } = server;
+  return createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
+}
+/** Nobody has said for long that they are at it. */
+const letLapse = (id: string): Promise<unknown> =>
+  server.pool.query('UPDATE jobs SET held_until = NOW(3) - INTERVAL 1 SECOND WHERE id = ?', [id]);
+
+describe('an import whose line breaks', () => {
+  it('is gone on with from where it broke, and is whole', async () => {
+    const [rigId, id] = [await newRig(), randomUUID()];
+    const bytes = Buffer.from(TABLE);
+    const listening = server.app.listen(0, '127.0.0.1');
+    await once(listening, 'listening');
+    const { port } = listening.address() as AddressInfo;
+    const asked = http.request({
+      port,
+      method: 'POST',
+      path: `/api/v1/import/log/${rigId}?as=${id}`,
+      headers: { 'content-type': 'text/csv', 'content-length': bytes.length },
+    });
+    asked.on('error', () => undefined);
+    // In the middle of a line.
+    asked.write(bytes.subarray(0, Math.floor(bytes.length * 0.7) + 11));
+    await until(async () => ((await findJob(server.pool, server.config.ownerId, id))?.parts ?? 0) >= 2);
+    asked.destroy();
+    listening.closeAllConnections();
+    await new Promise((resolve) => listening.close(resolve));
+
+    const { state, bytes: come } = await importOf(id);
+    expect(state).toBe('coming');
+    expect(bytes[come - 1]).toBe(10);
+    expect(await sums(server.pool, rigId)).toEqual({ raw: 0, summed: 0 });
+    // Not from anywhere else.
+    const elsewhere = await request(server.app)
+      .post(`/api/v1/import/log/${rigId}?as=${id}&from=${come - 5}`)
+      .set('content-type', 'text/csv')
+      .send('x')
+      .expect(400);
+    expect(elsewhere.body.fields).toMatchObject([{ path: '/from', code: 'otherMark', limit: come }]);
+
+    const told = await post(server.app, `/import/log/${rigId}?as=${id}&from=${come}`, bytes.subarray(come));
+    expect(told.at(-1)).toMatchObject({ done: { added: LINES, alreadyThere: 0 } });
+    expect(await sums(server.pool, rigId)).toEqual(WHOLE);
+  });
+
+  it('tells a bad line by its place in the whole table, and keeps nothing', async () => {
+    const [rigId, id] = [await newRig(), randomUUID()];
+    const bytes = Buffer.from(`${TABLE}no line\n`);
+    await server.pool.query(
+      `INSERT INTO jobs (owner_id, id, kind, state, asked, bytes, parts, mark, told) VALUES (?, ?, 'log', 'coming', ?, ?, 1, ?, 'null')`,
+      [
+        server.config.ownerId,
+        id,
+        JSON.stringify({ rigId }),
+        Buffer.byteLength(`${HEAD}\n${lineOf(0)}\n`),
+        JSON.stringify({ line: 2, head: HEAD.split(',') }),
+      ],
+    );
+    const { bytes: come } = await importOf(id);
+    const told = await post(server.app, `/import/log/${rigId}?as=${id}&from=${come}`, bytes.subarray(come));
+    expect(told.at(-1)).toMatchObject({ problem: { code: 'linesRefused', lines: [{ line: LINES + 2 }] } });
+    expect(await sums(server.pool, rigId)).toEqual({ raw: 0, summed: 0 });
+    // Sent once more, it is told the same.
+    expect(await post(server.app, `/import/log/${rigId}?as=${id}`, bytes)).toEqual(told.slice(-1));
+  });
+});
+
+describe('an import that has come in whole', () => {
+  // While batches are taken in, between the last and the first piece of the summary, and within the summary.
+  it.each([1, 3, 4, 6])('goes on by itself on another server after a kill at step %i', async (steps) => {
+    const [rigId, id] = [await newRig(), randomUUID()];
+    const path = `/import/log/${rigId}?as=${id}`;
+    const first = post(killedAfter(steps), path, TABLE);
+    await until(async () => {
+      const job = await findJob(server.pool, server.config.ownerId, id);
+      const mark = job?.mark as { part: number; summed: number } | undefined;
+      return job?.state === 'working' && mark!.part + mark!.summed === steps;
+    });
+    await letLapse(id);
+    // Asked for again, as a phone does whose line broke.
+    const told = await post(server.app, path, '');
+    expect(told.at(-1)).toMatchObject({ done: { added: LINES, alreadyThere: 0 } });
+    expect((await first).at(-1)).toEqual(told.at(-1));
+    expect(await sums(server.pool, rigId)).toEqual(WHOLE);
+    // What came is not kept twice.
+    await until(async () => {
+      const [parts] = await server.pool.query<never[]>('SELECT 1 FROM job_parts WHERE job_id = ?', [id]);
+      return parts.length === 0;
+    });
+  });
+
+  it('is done once where two servers are at it, the first of which was thought dead', async () => {
+    const [rigId, id] = [await newRig(), randomUUID()];
+    let goOn: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => (goOn = resolve));
+    let steps = 0;
+    const slow: Work = (job, hands) =>
+      logWork(job, {
+        ...hands,
+        step: (work) =>
+          hands.step(async (connection) => {
+            steps += 1;
+            // Taken for dead in the middle of its second batch.
+            if (steps === 2) await held;
+            return work(connection);
+          }),
+      });
+    const log = createLogger('silent');
+    const runner = new JobRunner(server.pool, log, { log: slow, archive: slow });
+    const { pool, config } = server;
+    const app = createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
+    const path = `/import/log/${rigId}?as=${id}`;
+    const first = post(app, path, TABLE);
+    await until(async () => steps === 2);
+    await letLapse(id);
+    const second = post(server.app, path, '');
+    // It has gone on before the first wakes up again.
+    await until(async () => ((await findJob(pool, config.ownerId, id))!.mark as { part: number }).part >= 2);
+    goOn();
+    const done = { done: { added: LINES, alreadyThere: 0 } };
+    expect((await first).at(-1)).toMatchObject(done);
+    expect((await second).at(-1)).toMatchObject(done);
+    expect(await sums(pool, rigId)).toEqual(WHOLE);
+  });
+
+  it('ends with its rig, and can’t be stopped before', async () => {
+    const [rigId, id] = [await newRig(), randomUUID()];
+    const asked = post(killedAfter(2), `/import/log/${rigId}?as=${id}`, TABLE);
+    await until(
+      async () => ((await findJob(server.pool, server.config.ownerId, id))?.mark as { part?: number })?.part === 2,
+    );
+    expect((await request(server.app).delete(`/api/v1/imports/${id}`).expect(409)).body.code).toBe('underWay');
+    await request(server.app).delete(`/api/v1/rigs/${rigId}?revision=1`).expect(204);
+    await request(server.app).delete(`/api/v1/rigs/${rigId}?revision=2&forever=true`).expect(204);
+    await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
+    expect(await sums(server.pool, rigId)).toEqual({ raw: 0, summed: 0 });
+    expect((await asked).at(-1)).not.toHaveProperty('done');
+  });
+});
+
+describe('the name of an import', () => {
+  it('is one for one thing, is nobody else’s, and is forgotten when asked or after days', async () => {
+    const [rigId, id] = [await newRig(), randomUUID()];
+    await post(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);
+    const other = await request(server.app)
+      .post(`/api/v1/import/log/${await newRig()}?as=${id}`)
+      .set('content-type', 'text/csv')
+      .send(TABLE)
+      .expect(400);
+    expect(other.body.fields).toMatchObject([{ path: '/as', code: 'otherImport' }]);
+    const stranger = randomUUID();
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [stranger]);
+    await request(server.as(stranger)).get(`/api/v1/imports/${id}`).expect(404);
+    await request(server.as(stranger)).delete(`/api/v1/imports/${id}`).expect(204);
+    expect((await importOf(id)).state).toBe('done');
+    await request(server.app).delete(`/api/v1/imports/${id}`).expect(204);
+    await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
+
+    await post(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);
+    await forgetOldJobs(server.pool);
+    expect((await importOf(id)).state).toBe('done');
+    await server.pool.query('UPDATE jobs SET changed_at = NOW(3) - INTERVAL 4 DAY WHERE id = ?', [id]);
+    await forgetOldJobs(server.pool);
+    await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
+  });
+});
