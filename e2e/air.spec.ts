@@ -210,7 +210,10 @@ test('a log comes in as a table, is drawn without losing a peak, and goes out ag
   };
   await pick(['time,axle,wheel,pressure_psi,temp_c', ...lines, 'yesterday,front,left,16,21'].join('\n'));
   await expect(page.getByText('Line 3002: expected a time with its zone', { exact: false })).toBeVisible();
+  // The line breaks: it is said, and gone on with by itself.
+  await page.route('**/import/log/**', (route) => route.abort(), { times: 1 });
   await pick(['time,axle,wheel,pressure_psi,temp_c', ...lines].join('\n'));
+  await expect(page.getByText('It goes on where it stopped', { exact: false })).toBeVisible();
   await expect(page.getByText('3,000 readings taken in.', { exact: false })).toBeVisible();
   await expect(page.getByText('3,000 readings, drawn as the least and most', { exact: false })).toBeVisible();
   await expect(page.getByRole('img', { name: /Pressures over time/ })).toBeVisible();

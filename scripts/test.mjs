@@ -121,6 +121,13 @@ const PARTS = {
   ],
   /** The server against a real database. */
   server: () => [jest('server', ['packages/server'], [])],
+  /** A cluster of which parts are killed: passed or failed as a whole. */
+  cluster() {
+    say('— cluster');
+    const script = path.join(ROOT, 'scripts/clusterKills.mjs');
+    const { status } = spawnSync(process.execPath, [script, '--short'], { cwd: ROOT, stdio: 'inherit' });
+    return [status === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 }];
+  },
   /** Walks through the built and started product. */
   async browser() {
     const { ensureWeb } = await import('./web.mjs');
@@ -140,7 +147,7 @@ run(async () => {
   const wanted = process.argv.slice(2).filter((each) => !each.startsWith('--'));
   const unknown = wanted.find((each) => !(each in PARTS));
   if (unknown) throw new PlainError(`No part of the tests is called ${unknown}: ${Object.keys(PARTS).join(', ')}.`);
-  prepare('mariadb', 'chromium');
+  prepare('mariadb', 'chromium', 'galera', 'haproxy');
   rmSync(RESULTS, { recursive: true, force: true });
   mkdirSync(RESULTS, { recursive: true });
   mkdirSync(CACHE, { recursive: true });

@@ -4,7 +4,7 @@ import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 
 import type { LogEvent } from '@dunlinmoss/contract';
-import type { Pool } from 'mysql2/promise';
+import type { Pool, RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
 import { logWork } from '../src/jobs/logJob';
@@ -57,15 +57,15 @@ const until = async (holds: () => Promise<boolean>): Promise<void> => {
 };
 /** What the log of a rig adds up to, by its readings and by its summary. */
 async function sums(pool: Pool, rigId: string): Promise<unknown> {
-  const [[raw]] = await pool.query<never[]>(
-    'SELECT COUNT(*) many, SUM(tenths_kpa) / 10 kpa FROM rig_log l JOIN log_rigs r ON r.no = l.rig WHERE r.rig_id = ?',
+  const [[raw]] = await pool.query<RowDataPacket[]>(
+    'SELECT COUNT(*) many FROM rig_log l JOIN log_rigs r ON r.no = l.rig WHERE r.rig_id = ?',
     [rigId],
   );
-  const [[summed]] = await pool.query<never[]>(
+  const [[summed]] = await pool.query<RowDataPacket[]>(
     'SELECT SUM(readings) many FROM monitor_log_summary WHERE rig_id = ? AND span_min = 180',
     [rigId],
   );
-  return { raw: Number((raw as { many: number }).many), summed: Number((summed as { many: string }).many) };
+  return { raw: Number(raw!.many), summed: Number(summed!.many) };
 }
 const WHOLE = { raw: LINES, summed: LINES };
 

@@ -6,13 +6,15 @@ import { Text } from './Text';
 interface ProgressProps {
   readonly label: string;
   readonly done: number;
+  /** 0 where nobody knows how much it will be. */
   readonly total: number;
 }
 
 /** How far some work is. */
 export function Progress({ label, done, total }: ProgressProps) {
   const palette = usePalette();
-  const share = total === 0 ? 0 : done / total;
+  const count = done.toLocaleString('en');
+  if (total === 0) return <Text role="status">{done === 0 ? label : `${label}: ${count}`}</Text>;
   return (
     <View
       role="progressbar"
@@ -22,9 +24,9 @@ export function Progress({ label, done, total }: ProgressProps) {
       aria-valuenow={done}
       style={styles.progress}
     >
-      <Text>{`${label}: ${done.toLocaleString('en')} of ${total.toLocaleString('en')}`}</Text>
+      <Text>{`${label}: ${count} of ${total.toLocaleString('en')}`}</Text>
       <View style={[styles.bar, { borderColor: palette.ink }]}>
-        <View style={[styles.filled, { width: `${100 * share}%`, backgroundColor: palette.moss }]} />
+        <View style={[styles.filled, { width: `${(100 * done) / total}%`, backgroundColor: palette.moss }]} />
       </View>
     </View>
   );

@@ -1,8 +1,8 @@
-import type { LoadsEvent } from '@dunlinmoss/contract';
+import type { LoadsEvent, LogEvent } from '@dunlinmoss/contract';
 import { ReadableStream, TextDecoderStream } from 'node:stream/web';
 import { TextEncoder } from 'node:util';
 
-import { ImportFailed, importFile, importLoads, type ImportFailure } from './imports';
+import { ImportFailed, importFile, importLoads, importLog, type ImportFailure } from './imports';
 
 const signal = new AbortController().signal;
 // The browser of these tests does not have it.
@@ -58,5 +58,110 @@ describe('importLoads', () => {
     const events: LoadsEvent[] = [];
     await importLoads(text(''), undefined, signal, (event) => events.push(event));
     expect(events).toEqual([{ progress: 0, total: 2 }, { progress: 2, total: 2 }, { problem: { code: 'empty' } }]);
+  });
+});
+
+describe('importLog', () => {
+  /** What a server was asked, each with its answer: a status, lines, or a broken line. */
+  type Answer = number | object | readonly object[] | 'broken';
+  function server(answers: readonly Answer[]): { readonly asked: string[] } {
+    const asked: string[] = [];
+    const left = [...answers];
+    globalThis.fetch = (async (address: string, init: RequestInit = {}) => {
+      const name = /[0-9a-f-]{36}/.exec(address.replace('/import/log/', ''))?.[0] ?? '';
+      const path = address.replace(/^.*\/api\/v1/, '').replace(name, 'NAME');
+      asked.push(`${init.method ?? 'GET'} ${path}${init.body instanceof Blob ? ` ${init.body.size}` : ''}`);
+      const answer = left.shift();
+      if (answer === undefined || answer === 'broken') throw new TypeError('no network');
+      if (typeof answer === 'number')
+        return { ok: answer < 400, status: answer, json: async () => ({ status: answer }) };
+      const lines = Array.isArray(answer) ? answer : undefined;
+      const body = new ReadableStream({
+        start(controller) {
+          for (const line of lines ?? []) controller.enqueue(new TextEncoder().encode(`${JSON.stringify(line)}\n`));
+          controller.close();
+        },
+      });
+      return { ok: true, status: 200, body, json: async () => answer };
+    }) as never;
+    return { asked };
+  }
+  const file = new File(['0123456789'], 'log.csv', { lastModified: 1 });
+  const done = { done: { added: 2, alreadyThere: 0, from: null, to: null } };
+  const coming = (bytes: number) => ({ kind: 'log', state: 'coming', bytes, told: null });
+  const run = async (abort = new AbortController()) => {
+    const events: LogEvent[] = [];
+    let waits = 0;
+    const wait = (): void => void (waits += 1);
+    const failure = await importLog('R', file, abort.signal, (event) => events.push(event), wait).then(
+      () => null,
+      (error: ImportFailed) => error.failure,
+    );
+    return { events, waits, failure };
+  };
+  beforeEach(() => {
+    jest
+      .spyOn(globalThis, 'setTimeout')
+      .mockImplementation(((work: () => void) => void Promise.resolve().then(work)) as never);
+  });
+  afterEach(() => jest.restoreAllMocks());
+
+  it('goes on from what has come where the line breaks, again and again', async () => {
+    const { asked } = server([
+      404,
+      'broken',
+      'broken',
+      coming(4),
+      [{ progress: 1, bytes: 4, ofBytes: 10 }],
+      coming(8),
+      [{ taken: 0, of: 1 }, { problem: { code: 'databaseAway' } }],
+      { ...coming(10), state: 'working' },
+      [done],
+    ]);
+    const { events, waits, failure } = await run();
+    expect(failure).toBeNull();
+    expect(asked).toEqual([
+      'GET /imports/NAME',
+      'POST /import/log/R?as=NAME&from=0 10',
+      'GET /imports/NAME',
+      'GET /imports/NAME',
+      'POST /import/log/R?as=NAME&from=4 6',
+      'GET /imports/NAME',
+      'POST /import/log/R?as=NAME&from=8 2',
+      'GET /imports/NAME',
+      // All of it has come: nothing is sent again.
+      'POST /import/log/R?as=NAME&from=0 0',
+    ]);
+    expect(waits).toBe(4);
+    expect(events.at(-1)).toEqual(done);
+    expect(events.some((event) => 'problem' in event)).toBe(false);
+  });
+
+  it('chosen again after its end is meant anew, and goes on where it was left by a reload', async () => {
+    const anew = server([{ ...coming(10), state: 'done', told: done }, 204, [done]]);
+    await run();
+    expect(anew.asked.slice(1)).toEqual(['DELETE /imports/NAME', 'POST /import/log/R?as=NAME&from=0 10']);
+    const left = server([coming(6), [done]]);
+    await run();
+    expect(left.asked[1]).toBe('POST /import/log/R?as=NAME&from=6 4');
+  });
+
+  it('stopped is forgotten by the server, or too late', async () => {
+    const abort = new AbortController();
+    abort.abort();
+    const { asked } = server(['broken', 204]);
+    expect((await run(abort)).failure).toEqual({ code: 'cancelled' });
+    expect(asked.at(-1)).toBe('DELETE /imports/NAME');
+    server(['broken', 409]);
+    expect((await run(abort)).failure).toEqual({ code: 'underWay' });
+  });
+
+  it('refused is told at once', async () => {
+    server([404, 415]);
+    globalThis.fetch = ((real) => async (address: string, init: RequestInit) =>
+      init.method === 'POST' ? { ok: false, status: 400, json: async () => problem } : real(address, init))(
+      globalThis.fetch as never as (a: string, b: RequestInit) => unknown,
+    ) as never;
+    expect((await run()).failure).toMatchObject({ code: 'refused' });
   });
 });

@@ -3,10 +3,13 @@ import {
   problem,
   type ArchiveEvent,
   type ImportOutcome,
+  type ImportState,
   type LoadsEvent,
   type LogEvent,
   type Problem,
 } from '@dunlinmoss/contract';
+
+import { v5 as uuidFrom } from 'uuid';
 
 import { apiHere } from '../settings/who';
 import { reachStore } from './client';
@@ -15,6 +18,8 @@ import { reachStore } from './client';
 export type ImportFailure =
   | { readonly code: 'away' }
   | { readonly code: 'cancelled' }
+  /** It was to be stopped when all of it had come. */
+  | { readonly code: 'underWay' }
   | { readonly code: 'notJson' }
   | { readonly code: 'refused'; readonly problem: Problem };
 
@@ -66,24 +71,110 @@ export async function importLoads(
   await eachLine(await send(path, 'text/csv', file, signal), signal, onEvent);
 }
 
-/** Has a rig's log read in from a table. Each event is handed over as it comes; to cancel is to abort, and nothing stays. */
-export async function importLog(
+/** Has a rig's log read in from a table. Each event is handed over as it comes; see `importLong`. */
+export const importLog = (
   rigId: string,
-  file: Blob,
+  file: File,
   signal: AbortSignal,
   onEvent: (event: LogEvent) => void,
-): Promise<void> {
-  await eachLine(await send(`/import/log/${rigId}`, 'text/csv', file, signal), signal, onEvent);
-}
+  onWaiting: () => void,
+): Promise<void> => importLong({ path: `/import/log/${rigId}`, type: 'text/csv', file, signal, onEvent, onWaiting });
 
-/** Has an archive of everything read in. Each event is handed over as it comes; to cancel is to abort, and nothing stays. */
-export async function importArchive(
-  file: Blob,
+/** Has an archive of everything read in. Each event is handed over as it comes; see `importLong`. */
+export const importArchive = (
+  file: File,
   signal: AbortSignal,
   onEvent: (event: ArchiveEvent) => void,
-): Promise<void> {
-  await eachLine(await send('/archive', 'application/zip', file, signal), signal, onEvent);
+  onWaiting: () => void,
+): Promise<void> => importLong({ path: '/archive', type: 'application/zip', file, signal, onEvent, onWaiting });
+
+/** Names of imports are made in it. Any, as long as it stays. */
+const NAMES = '0192f000-0000-7000-8000-00000000a5e0';
+/** So long it is waited before the server is tried again, ms; the last again and again. */
+const AGAIN_MS = [1_000, 2_000, 4_000];
+
+interface LongImport<Event> {
+  readonly path: string;
+  readonly type: string;
+  readonly file: File;
+  readonly signal: AbortSignal;
+  readonly onEvent: (event: Event) => void;
+  /** The server is away: it is gone on with by itself once it is back. */
+  readonly onWaiting: () => void;
 }
+
+/**
+ * Sends a file of any length and hands over what the server says of it until it has ended. Where the line breaks it goes on
+ * from what has come; so does the same file when it is chosen again, also after a reload. To cancel is to abort: nothing
+ * of it stays, unless all of it has come by then.
+ */
+async function importLong<Event extends object>(parts: LongImport<Event>): Promise<void> {
+  const { path, type, file, signal, onEvent, onWaiting } = parts;
+  const name = uuidFrom(`${path} ${file.name} ${file.size} ${file.lastModified}`, NAMES);
+  const own = `/imports/${name}`;
+  let isFirst = true;
+  for (let failed = 0; ;) {
+    try {
+      let state = await importStateOf(own, signal);
+      // It was chosen before and ended: chosen again, it is meant anew.
+      if (isFirst && (state?.state === 'done' || state?.state === 'refused')) {
+        await ask(own, { method: 'DELETE', signal });
+        state = null;
+      }
+      isFirst = false;
+      const come = state?.bytes ?? 0;
+      const rest = state === null || state.state === 'coming' ? file.slice(come) : new Blob([]);
+      const from = state?.state === 'coming' ? come : 0;
+      let ended = false;
+      await eachLine<Event>(await send(`${path}?as=${name}&from=${from}`, type, rest, signal), signal, (event) => {
+        if (isAway(event)) return;
+        ended ||= 'done' in event || 'problem' in event;
+        onEvent(event);
+      });
+      if (ended) return;
+      failed = 0;
+    } catch (error) {
+      if (!(error instanceof ImportFailed)) throw error;
+      if (error.failure.code === 'cancelled') throw await stopped(own);
+      if (error.failure.code !== 'away') throw error;
+    }
+    if (signal.aborted) throw await stopped(own);
+    onWaiting();
+    await pause(AGAIN_MS[Math.min(failed, AGAIN_MS.length - 1)]!, signal);
+    failed += 1;
+  }
+}
+
+const isAway = (event: object): boolean =>
+  'problem' in event && (event.problem as { code?: unknown }).code === 'databaseAway';
+
+/** Has what came of an import forgotten. What that came to. */
+async function stopped(own: string): Promise<ImportFailed> {
+  const answer = await fetch(apiHere() + own, { method: 'DELETE' }).catch(() => undefined);
+  // Where the server is away it forgets by itself in a few days.
+  return new ImportFailed({ code: answer?.status === 409 ? 'underWay' : 'cancelled' });
+}
+
+async function importStateOf(own: string, signal: AbortSignal): Promise<ImportState | null> {
+  const answer = await ask(own, { signal });
+  return answer.status === 404 ? null : ((await answer.json()) as ImportState);
+}
+
+/** Asks about an import. Throws `ImportFailed` where nobody answers. */
+async function ask(path: string, init: RequestInit): Promise<Response> {
+  const answer = await fetch(apiHere() + path, init).catch(() => undefined);
+  if (answer && answer.status < 500) return answer;
+  throw new ImportFailed({ code: init.signal?.aborted ? 'cancelled' : 'away' });
+}
+
+const pause = (ms: number, signal: AbortSignal): Promise<void> =>
+  new Promise((resolve) => {
+    const timer = setTimeout(resolve, ms);
+    signal.addEventListener('abort', () => {
+      clearTimeout(timer);
+      resolve();
+    });
+  });
 
 /** Hands over each JSON value of an answer that has one a line, as it comes. */
 async function eachLine<Event>(

@@ -97,7 +97,8 @@ describe('what an archive came to', () => {
     [{ code: 'lineRefused', part: 'outings', line: 7 } as const, 'Line 7 of the outings in it can’t be read.'],
     [{ code: 'notAnArchive' } as const, 'This is no archive that this application saved, or it is damaged.'],
     [{ code: 'missingReference' } as const, 'Something in it points at something that is not in it.'],
-    [{ code: 'internal' } as const, 'Something went wrong: nothing was taken in.'],
+    [{ code: 'internal' } as const, 'nothing is taken in twice'],
+    [{ code: 'spaceFull', part: 'photos' } as const, 'With the photos in it there would be more than there is room for.'],
   ])('%j is explained', (problem, text) =>
     expect(archiveProblemText(problem).replace("can't", 'can’t')).toContain(text),
   );

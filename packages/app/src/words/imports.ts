@@ -45,6 +45,10 @@ export function rowText({ kind, name, action }: ImportOutcome['rows'][number]): 
   }
 }
 
+/** The line broke in the middle of a long file. */
+export const IMPORT_WAITS =
+  'The store can’t be reached just now. It goes on where it stopped as soon as it is back; keep this page open, or choose the same file again later.';
+
 /** Why nothing came of an import. */
 export function failureText(failure: ImportFailure, units: Units): string {
   switch (failure.code) {
@@ -52,6 +56,8 @@ export function failureText(failure: ImportFailure, units: Units): string {
       return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
     case 'cancelled':
       return 'Stopped. Nothing was taken in.';
+    case 'underWay':
+      return 'Too late to stop: all of it had come, and it is being taken in. What it adds can be deleted again.';
     case 'notJson':
       return 'This file is not readable. Expected a .json that this application saved, or a .csv of loads.';
     case 'refused': {
@@ -148,8 +154,8 @@ const ARCHIVE_PART_WORDS: Record<ArchivePart, readonly [one: string, several: st
   photos: ['photo', 'photos'],
 };
 
-/** What of an archive is being read. */
-export const archivePartText = (part: ArchivePart): string => `Reading ${ARCHIVE_PART_WORDS[part][1]}`;
+/** What of an archive is being taken in. */
+export const archivePartText = (part: ArchivePart): string => `Taking in ${ARCHIVE_PART_WORDS[part][1]}`;
 
 /** What reading an archive came to. */
 export function archiveDoneText(counts: ArchiveCounts): string {
@@ -173,9 +179,11 @@ export function archiveProblemText({
       return `Line ${line} of the ${ARCHIVE_PART_WORDS[part!][1]} in it can't be read. Nothing was taken in.`;
     case 'missingReference':
       return 'Something in it points at something that is not in it. Nothing was taken in.';
+    case 'spaceFull':
+      return `With the ${ARCHIVE_PART_WORDS[part!][1]} in it there would be more than there is room for. Nothing was taken in.`;
     case 'databaseAway':
       return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
     case 'internal':
-      return 'Something went wrong: nothing was taken in. Choose the file again.';
+      return 'Something went wrong on the way. Choose the file again: nothing is taken in twice.';
   }
 }

@@ -25,7 +25,7 @@ export function logEndText(event: LogEvent | undefined): {
     lines,
     good: false,
   });
-  if (!event || 'progress' in event) return bad('It broke off before its end.');
+  if (!event || 'progress' in event || 'taken' in event) return bad('It broke off before its end.');
   if ('done' in event) {
     const { added, alreadyThere, from, to } = event.done;
     const there = alreadyThere === 0 ? '' : ` ${count(alreadyThere)} were there already and are counted once.`;
@@ -45,8 +45,15 @@ export function logEndText(event: LogEvent | undefined): {
       );
     case 'noLines':
       return bad('There is no reading in it.');
+    case 'tooLarge':
+      return bad('It is larger than 2 GB, or has a line that does not end.');
     case 'databaseAway':
-    case 'internal':
       return bad("The store can't be reached just now.");
+    case 'internal':
+      return {
+        text: 'Something went wrong on the way. Choose the file again: nothing is taken in twice.',
+        lines: [],
+        good: false,
+      };
   }
 }

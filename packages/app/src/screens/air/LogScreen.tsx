@@ -19,7 +19,7 @@ import { Download } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
 import { dayAndTime } from '../../words/format';
-import { failureText } from '../../words/imports';
+import { failureText, IMPORT_WAITS } from '../../words/imports';
 import { logEndText } from '../../words/log';
 import { AirQuestion } from './AirQuestion';
 import type { AirJob } from '../../hooks/useAirJob';
@@ -32,6 +32,10 @@ export const LogScreen = () => (
 type Import =
   | { readonly at: 'idle' }
   | { readonly at: 'running'; readonly bytes: number; readonly ofBytes: number; readonly lines: number }
+  /** The store is away. */
+  | { readonly at: 'waiting' }
+  /** All of it has come: from here on it goes on by itself. */
+  | { readonly at: 'taking'; readonly taken: number; readonly of: number }
   | { readonly at: 'ended'; readonly text: string; readonly lines: readonly string[]; readonly good: boolean };
 
 /** Stretches a picture of this width can show. */
@@ -51,12 +55,14 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
     setState({ at: 'running', bytes: 0, ofBytes: file.size, lines: 0 });
     try {
       let last: LogEvent | undefined;
-      await importLog(rig.id, file, cancel.signal, (event) => {
+      const take = (event: LogEvent): void => {
         last = event;
+        if ('taken' in event) setState({ at: 'taking', ...event });
         if ('progress' in event) {
           setState({ at: 'running', bytes: event.bytes, ofBytes: file.size, lines: event.progress });
         }
-      });
+      };
+      await importLog(rig.id, file, cancel.signal, take, () => setState({ at: 'waiting' }));
       setState({ at: 'ended', ...logEndText(last) });
       void mutate();
     } catch (error) {
@@ -108,14 +114,26 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
           CSV with the columns time, axle, wheel, pressure_kpa (or pressure_psi, pressure_bar) and, if known, temp_c.
           Times with their zone, as 2026-11-20T06:40:00Z. Axles: front, rear, trailer; wheels: left, right, single.
         </Text>
-        {state.at === 'running' ? (
+        {(state.at === 'idle' || state.at === 'ended') && (
+          <FilePicker label="Choose a table" accept=".csv,text/csv" onPick={(file) => void take(file)} />
+        )}
+        {state.at === 'running' && (
           <>
             <Progress label="Bytes" done={state.bytes} total={state.ofBytes} />
             <Text>{`${state.lines.toLocaleString('en')} lines`}</Text>
-            <Action label="Stop, keep nothing" onPress={() => running.current?.abort()} />
           </>
-        ) : (
-          <FilePicker label="Choose a table" accept=".csv,text/csv" onPick={(file) => void take(file)} />
+        )}
+        {state.at === 'waiting' && <Text role="status">{IMPORT_WAITS}</Text>}
+        {state.at === 'taking' && (
+          <>
+            <Progress label="Parts taken in" done={state.taken} total={state.of} />
+            <Text as="small" tone="muted">
+              All of it has come: it is taken in also when this page is closed.
+            </Text>
+          </>
+        )}
+        {(state.at === 'running' || state.at === 'waiting') && (
+          <Action label="Stop, keep nothing" onPress={() => running.current?.abort()} />
         )}
         {state.at === 'ended' && (
           <View role={state.good ? 'status' : 'alert'} style={styles.end}>

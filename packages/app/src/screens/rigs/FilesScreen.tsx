@@ -1,4 +1,4 @@
-import type { ImportOutcome, LoadsOutcome } from '@dunlinmoss/contract';
+import type { ArchiveEvent, ImportOutcome, LoadsOutcome } from '@dunlinmoss/contract';
 import { useEffect, useRef, useState } from 'react';
 
 import { giveFile, saveAsFile, saveFrom } from '../../components/files';
@@ -20,6 +20,7 @@ import {
   archivePartText,
   archiveProblemText,
   failureText,
+  IMPORT_WAITS,
   tableProblemText,
 } from '../../words/imports';
 import { useRouter } from '../../hooks/useRouter';
@@ -91,7 +92,7 @@ export function FilesScreen() {
   const takeArchive = (file: File): void =>
     void working('Sending the archive', async (signal) => {
       let last: State = { kind: 'failed', text: archiveProblemText({ code: 'internal' }) };
-      await importArchive(file, signal, (event) => {
+      const onEvent = (event: ArchiveEvent): void => {
         if ('part' in event) {
           setState({ kind: 'working', what: archivePartText(event.part), done: event.progress, total: 0 });
         } else if ('problem' in event) last = { kind: 'failed', text: archiveProblemText(event.problem) };
@@ -99,6 +100,9 @@ export function FilesScreen() {
           notify(archiveDoneText(event.done));
           last = { kind: 'idle' };
         }
+      };
+      await importArchive(file, signal, onEvent, () => {
+        setState({ kind: 'working', what: IMPORT_WAITS, done: 0, total: 0 });
       });
       readAgain();
       return last;
