@@ -33,6 +33,16 @@ run(async () => {
   const { startCluster } = await import('./clusterParts.mjs');
   const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-cluster-'));
   const cluster = await startCluster({ folder, port: await freePort(), demo: false, env: { DUNLINMOSS_LOG: 'error' } });
+  try {
+    await kills(cluster);
+  } finally {
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+  process.exit(0);
+});
+
+async function kills(cluster) {
   const acknowledged = [];
   const followers = await followersOf(cluster.address);
   let lastMs = performance.now();
@@ -112,8 +122,6 @@ run(async () => {
   const lost = acknowledged.filter((id) => !kept.has(id)).length;
   const doubled = acknowledged.filter((id) => kept.get(id) !== '1').length - lost;
   followers.stop();
-  await cluster.stop();
-  rmSync(folder, { recursive: true, force: true });
   say(`${acknowledged.length} writes acknowledged: ${lost} lost, ${doubled} doubled`);
   const late = isShort ? [] : gaps.filter(([, gapS, most]) => gapS > most);
   const slow = isShort ? [] : lines.filter(([, lostS]) => lostS > LONGEST_LOST_S);
@@ -127,8 +135,7 @@ run(async () => {
       ].join(' '),
     );
   }
-  process.exit(0);
-});
+}
 
 /** Phones that follow through the balancer, as browsers do: a line that ends is opened again after a moment. */
 async function followersOf(address) {

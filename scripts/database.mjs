@@ -176,12 +176,7 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
   );
   return {
     /** What the server's configuration reads. */
-    env: {
-      DUNLINMOSS_DB_PORT: String(chosenPort),
-      DUNLINMOSS_DB_USER: 'dunlinmoss',
-      DUNLINMOSS_DB_PASSWORD: password,
-      DUNLINMOSS_DB_NAME: name,
-    },
+    env: envOf({ port: chosenPort, password, name }),
     /** Its process, while it runs. */
     get pid() {
       return child.pid;
@@ -196,8 +191,18 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
   };
 }
 
+/** How the server's configuration names a database. */
+const envOf = ({ port, password, name }) => ({
+  DUNLINMOSS_DB_PORT: String(port),
+  DUNLINMOSS_DB_USER: 'dunlinmoss',
+  DUNLINMOSS_DB_PASSWORD: password,
+  DUNLINMOSS_DB_NAME: name,
+});
+
 /** The database of a folder while the product runs on it; null where it does not. */
 export async function runningDatabase({ folder, name = 'dunlinmoss' }) {
   const socket = socketOf(folder);
-  return existsSync(socket) && admin(socket, 'ping').status === 0 ? { socket, user: USER, name } : null;
+  if (!existsSync(socket) || admin(socket, 'ping').status !== 0) return null;
+  const password = readFileSync(path.join(folder, 'database-password'), 'utf8').trim();
+  return { env: envOf({ port: sql(socket, 'SELECT @@port;').trim(), password, name }), socket, user: USER, name };
 }

@@ -334,13 +334,15 @@ export async function withdrawInvitation(pool: Pool, crewId: string, id: string)
 
 /** Deletes a crew with everything in it, for good. */
 export async function eraseCrew(pool: Pool, crewId: string): Promise<void> {
-  await inTransaction(pool, async (connection) => {
-    await rolesWithin(connection, crewId);
-    await connection.query('DELETE FROM crew_members WHERE crew_id = ?', [crewId]);
-    // Its invitations go with it.
-    await connection.query('DELETE FROM crews WHERE id = ?', [crewId]);
-    await eraseSpace(connection, crewId);
-  });
+  await inTransaction(pool, (connection) => eraseCrewWithin(connection, crewId));
+}
+
+export async function eraseCrewWithin(connection: Connection, crewId: string): Promise<void> {
+  await rolesWithin(connection, crewId);
+  await connection.query('DELETE FROM crew_members WHERE crew_id = ?', [crewId]);
+  // Its invitations go with it.
+  await connection.query('DELETE FROM crews WHERE id = ?', [crewId]);
+  await eraseSpace(connection, crewId);
 }
 
 /**

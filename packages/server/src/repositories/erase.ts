@@ -1,6 +1,7 @@
 import type { ResourceName } from '@dunlinmoss/contract';
 
 import type { Connection } from '../db/pool';
+import { everySpaceTable } from '../space/tables';
 import { eraseLog } from './logRigs';
 
 /** The photos that some tests name and no other test does. */
@@ -51,24 +52,12 @@ export async function eraseRig(connection: Connection, ownerId: string, id: stri
   await eraseLog(connection, ownerId, id);
 }
 
-/** Every table whose rows name their space, in an order in which nothing points at what is gone; parts go with their rows. */
-export const TABLES_OF_SPACE = [
-  ...[
-    'jobs',
-    'live_rigs',
-    'monitor_log_summary',
-    'simulated_rigs',
-    'proof_photos',
-    'proof_tests',
-    'airings',
-    'reading_rounds',
-  ],
-  ...['outings', 'comparisons', 'day_routes', 'rigs', 'air_tools', 'gauges', 'gone_rows', 'row_history'],
-] as const;
-
 /** Takes everything away that is in a space, for good, and the space itself. Whose it is must be gone before. */
 export async function eraseSpace(connection: Connection, ownerId: string): Promise<void> {
   await eraseLog(connection, ownerId, null);
-  for (const table of TABLES_OF_SPACE) await connection.query(`DELETE FROM ${table} WHERE owner_id = ?`, [ownerId]);
+  // What points at others goes before them.
+  for (const { table } of [...(await everySpaceTable(connection))].reverse()) {
+    await connection.query(`DELETE FROM ${table} WHERE owner_id = ?`, [ownerId]);
+  }
   await connection.query('DELETE FROM owners WHERE id = ?', [ownerId]);
 }

@@ -18,8 +18,8 @@ const time = z.iso.datetime().transform((text) => new Date(text));
 
 /** Where a device stands. */
 const mark = z.strictObject({
-  /** Which course of events of the database it speaks of. */
-  lineage: z.uuid(),
+  /** Which course of events of the database, and of the space, it speaks of. */
+  lineage: z.string().max(80),
   /** All that changed before this is known to it. */
   since: time,
   /** When the round that is under way began; what changes from then on is of the next. */
@@ -45,13 +45,16 @@ function decode(text: string | undefined): Mark | null {
 
 const EVER = new Date(0);
 
-/** The course of events of this database, and its clock. */
-async function lineageOf(pool: Pool): Promise<{ readonly lineage: string; readonly now: Date }> {
-  const [[found]] = await pool.query<RowDataPacket[]>('SELECT id, CURRENT_TIMESTAMP(3) AS now FROM lineage');
+/** The course of events of this database and of a space in it, and the clock. */
+async function lineageOf(pool: Pool, ownerId: string): Promise<{ readonly lineage: string; readonly now: Date }> {
+  const [[found]] = await pool.query<RowDataPacket[]>(
+    `SELECT CONCAT_WS(' ', l.id, (SELECT lineage FROM owners WHERE id = ?)) AS id, CURRENT_TIMESTAMP(3) AS now FROM lineage l`,
+    [ownerId],
+  );
   if (found) return { lineage: found.id, now: found.now };
   // Whoever asks first makes it.
   await pool.query('INSERT IGNORE INTO lineage (one, id) VALUES (1, ?)', [randomUUID()]);
-  return lineageOf(pool);
+  return lineageOf(pool, ownerId);
 }
 
 /** A moment, or an earlier one where a long transaction came to an end since. */
@@ -81,7 +84,7 @@ export function changesRoute(pool: Pool, repositories: Repositories): Router {
   router.get('/changes', async (request, response) => {
     const { ownerId } = request;
     const { after, limit } = changesQuery.parse(request.query);
-    const { lineage, now } = await lineageOf(pool);
+    const { lineage, now } = await lineageOf(pool, ownerId);
     const given = decode(after);
     const known = given?.lineage === lineage ? given : null;
     let at: Mark = known ?? { lineage, since: EVER, began: now, kind: 0, changedAt: EVER, id: '' };
