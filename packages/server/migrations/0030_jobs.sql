@@ -16,11 +16,11 @@ CREATE TABLE IF NOT EXISTS jobs (
   holder CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NULL,
   held_until DATETIME(3) NULL,
   made_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3),
-  changed_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3) ON UPDATE CURRENT_TIMESTAMP(3),
+  touched_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3) ON UPDATE CURRENT_TIMESTAMP(3),
   PRIMARY KEY (owner_id, id),
   -- Servers look for what is left to do, of any space; and what nobody came back to is forgotten.
   KEY jobs_left (state, held_until),
-  KEY jobs_old (changed_at),
+  KEY jobs_old (touched_at),
   CONSTRAINT jobs_owner FOREIGN KEY (owner_id) REFERENCES owners (id)
 ) ENGINE = InnoDB DEFAULT CHARACTER SET utf8mb4;
 CREATE TABLE IF NOT EXISTS job_parts (

@@ -9,7 +9,7 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 
-import { MonitorHub } from './devices/hub';
+import { MonitorHub } from './live/hub';
 import { jobRunner } from './jobs/jobs';
 import type { JobRunner } from './jobs/runner';
 import { Lifecycle } from './lifecycle';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 
 import type { Pool } from 'mysql2/promise';
 
-import { MonitorHub } from '../src/devices/hub';
+import { MonitorHub } from '../src/live/hub';
 import { claimSlot, type LiveRig } from '../src/repositories/liveRigs';
 import { createRepositories } from '../src/repositories/repositories';
 import { switchOff, switchOn } from '../src/repositories/simulatedRigs';

@@ -244,7 +244,7 @@ describe('the name of an import', () => {
     await post(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);
     await forgetOldJobs(server.pool);
     expect((await importOf(id)).state).toBe('done');
-    await server.pool.query('UPDATE jobs SET changed_at = NOW(3) - INTERVAL 4 DAY WHERE id = ?', [id]);
+    await server.pool.query('UPDATE jobs SET touched_at = NOW(3) - INTERVAL 4 DAY WHERE id = ?', [id]);
     await forgetOldJobs(server.pool);
     await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
   });

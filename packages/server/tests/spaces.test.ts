@@ -8,7 +8,7 @@ import type { Pool, RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
 import { backupOf, lookThrough, removeCrew, restoreCrew } from '../src/space/backup';
-import { everySpaceTable } from '../src/space/tables';
+import { everySpaceTable } from '../src/repositories/spaceTables';
 import { databaseStore, folderStore } from '../src/store/photoStore';
 import {
   aComparison,

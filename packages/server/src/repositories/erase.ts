@@ -1,7 +1,7 @@
 import type { ResourceName } from '@dunlinmoss/contract';
 
 import type { Connection } from '../db/pool';
-import { everySpaceTable } from '../space/tables';
+import { everySpaceTable } from './spaceTables';
 import { eraseLog } from './logRigs';
 
 /** The photos that some tests name and no other test does. */

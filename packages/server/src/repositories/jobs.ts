@@ -178,7 +178,7 @@ export async function forgetJob(pool: Pool, ownerId: string, id: string): Promis
 /** Forgets jobs, of any space, that nobody came back to, and what ended ones still have lying about. */
 export async function forgetOldJobs(pool: Pool): Promise<void> {
   const [old] = await pool.query<RowDataPacket[]>(
-    `SELECT owner_id, id FROM jobs WHERE changed_at < NOW(3) - INTERVAL ? DAY AND state <> 'working'`,
+    `SELECT owner_id, id FROM jobs WHERE touched_at < NOW(3) - INTERVAL ? DAY AND state <> 'working'`,
     [FORGOTTEN_DAYS],
   );
   for (const { owner_id, id } of old) await forgetJob(pool, owner_id, id);

@@ -13,7 +13,7 @@ import { Router, type Request, type Response } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
-import { MonitorHub } from '../devices/hub';
+import { MonitorHub } from '../live/hub';
 import { simulatedProbe } from '../devices/simulatedProbe';
 import {
   coldNowKpa,

@@ -12,7 +12,7 @@ import { inTransaction } from '../db/pool';
 import { eraseCrewWithin } from '../people/people';
 import { makeLogNumber } from '../repositories/logRigs';
 import type { PhotoStore } from '../store/photoStore';
-import { keptTables } from './tables';
+import { keptTables } from '../repositories/spaceTables';
 
 /*
  * A crew as one file, with everything in it as it lies in the tables: one JSON value a line. First what it is, then the bytes

@@ -7,7 +7,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 
 import { claimSlot, saidOf, say, type LiveRig, type Said } from '../repositories/liveRigs';
 import { simulatedRigs } from '../repositories/simulatedRigs';
-import { packetOf, type SimulatedRig } from './simulatedRig';
+import { packetOf, type SimulatedRig } from '../devices/simulatedRig';
 
 const SLOT_MS = PACKET_S * 1000;
 /** So long may a phone fail to take what it is sent before it is let go, bytes waiting. */

@@ -2,7 +2,7 @@ import type { Connection, Pool, RowDataPacket } from 'mysql2/promise';
 
 /** Of the moment: nothing of it is kept in a backup of a space. */
 const PASSING = new Set(['jobs', 'job_parts', 'live_rigs']);
-/** The log goes by numbers that each database gives out by itself: see `log.ts` of a backup. */
+/** The log goes by numbers that each database gives out by itself: see `space/backup.ts`. */
 const NUMBERED = new Set(['log_rigs']);
 
 export interface SpaceTable {
