@@ -1,5 +1,8 @@
+import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
 import http from 'node:http';
+import { setTimeout as sleep } from 'node:timers/promises';
 
 import { bodyOf, type RigRow } from '../../packages/contract/src';
 import { readConfig } from '../../packages/server/src/config';
@@ -14,8 +17,29 @@ const [FEW, MANY] = [10, 10_000];
 const REQUESTS = 1_500;
 const AT_ONCE = 4;
 const RIGS_EACH = 6;
-const QUIET = 400;
+const QUIET = 120;
+const ROUNDS = 6;
 const NOISE = 16;
+
+/** Asks for one address again and again, so many at once, between a line and the next; then says how often it was answered. */
+const NOISY = `
+  const http = require('node:http');
+  const [, address, cookie, count] = process.argv;
+  const agent = new http.Agent({ keepAlive: true });
+  let going = false;
+  let noise = 0;
+  const ask = () => http.get(address, { agent, headers: { cookie } }, (response) => {
+    response.resume().on('end', () => {
+      noise += 1;
+      if (going) ask();
+    });
+  });
+  process.stdin.on('data', () => {
+    going = !going;
+    if (going) for (let one = 0; one < Number(count); one += 1) ask();
+    process.stdout.write(String(noise));
+  });
+`;
 
 const at = (values: readonly number[], share: number): number =>
   [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))]!;
@@ -140,18 +164,27 @@ async function main(near: string, far: string): Promise<void> {
     return took;
   };
   await quiet();
-  const alone = await quiet();
-  let noisy = true;
+  // In a process of its own, as a crew is: in this one its answers would stand in the way of those that are measured.
+  const noisy = spawn(process.execPath, [
+    ...['-e', NOISY],
+    ...[`${near}/api/v1/in/${first}/rigs?limit=20`, cookie, String(NOISE)],
+  ]);
+  const turn = async (): Promise<number> => {
+    noisy.stdin.write('.');
+    const [told] = (await once(noisy.stdout, 'data')) as [Buffer];
+    await sleep(300);
+    return Number(String(told));
+  };
+  // In turns: what else the machine does must not fall on one of them.
+  const [alone, beside]: [number[], number[]] = [[], []];
   let noise = 0;
-  const makers = Array.from({ length: NOISE }, async () => {
-    while (noisy) {
-      await sent('GET', `${near}/api/v1/in/${first}/rigs?limit=20`, undefined, cookie);
-      noise += 1;
-    }
-  });
-  const beside = await quiet();
-  noisy = false;
-  await Promise.all(makers);
+  for (let round = 0; round < ROUNDS; round += 1) {
+    alone.push(...(await quiet()));
+    await turn();
+    beside.push(...(await quiet()));
+    noise = await turn();
+  }
+  noisy.kill();
 
   const throughput = async (servers: readonly string[]): Promise<number> => {
     const begun = performance.now();

@@ -14,8 +14,8 @@ const MOST_WAITING = 1_000;
 export function admitted(atOnce = AT_ONCE, mostWaiting = MOST_WAITING): RequestHandler {
   const places = new FairPlaces(atOnce, mostWaiting);
   return async ({ ownerId }, response, next) => {
-    await places.take(ownerId);
-    response.once('close', () => places.give(ownerId));
+    const give = await places.take(ownerId);
+    response.once('close', give);
     // Whoever went away while waiting needs no answer.
     if (response.destroyed || response.closed) {
       response.emit('close');
