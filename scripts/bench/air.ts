@@ -229,6 +229,8 @@ async function phones() {
           const data = /^data: (.*)$/m.exec(event)?.[1];
           if (!event.startsWith('event: packets') || !data) continue;
           heard[phone]! += 1;
+          // Whoever has just come is told at once what was made for this slot, some seconds ago.
+          if (heard[phone] === 1) continue;
           lags.push(Date.now() - Date.parse((JSON.parse(data) as { sentAt: string }).sentAt));
         }
       }

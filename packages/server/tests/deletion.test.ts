@@ -1,9 +1,13 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 
 import type { RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
-import { deleteForgottenPhotos } from '../src/repositories/photos';
+import { deleteForgottenPhotos, keepPhoto, photoBytes, removeUnnamedBytes } from '../src/repositories/photos';
+import { bothStores, databaseStore, folderStore } from '../src/store/photoStore';
 import { anAiring, anOuting, aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -115,6 +119,39 @@ describe('photos that no test names', () => {
     await deleteForgottenPhotos(server.pool);
     await request(server.app).get(`/api/v1/photos/${forgotten}`).expect(404);
     for (const kept of [named, young]) await request(server.app).get(`/api/v1/photos/${kept}`).expect(200);
+  });
+});
+
+describe('what is in photos', () => {
+  it('is kept once for all who have the same, for as long as somebody names it, and in a folder as in the database', async () => {
+    const shelf = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-photos-'));
+    const { pool, config } = server;
+    const stranger = randomUUID();
+    await pool.query('INSERT INTO owners (id) VALUES (?)', [stranger]);
+    for (const store of [databaseStore(pool), bothStores(folderStore(shelf), databaseStore(pool))]) {
+      const bytes = Buffer.from(`a picture ${randomUUID()}`);
+      const [mine, theirs] = [randomUUID(), randomUUID()];
+      const createdAt = new Date();
+      await keepPhoto(pool, store, config.ownerId, { id: mine, bytes, createdAt });
+      await keepPhoto(pool, store, stranger, { id: theirs, bytes, createdAt });
+      const hash = createHash('sha256').update(bytes).digest();
+      const [rows] = await pool.query<RowDataPacket[]>('SELECT 1 FROM proof_photos WHERE hash = ?', [hash]);
+      expect(rows).toHaveLength(2);
+      const later = new Date(Date.now() + 48 * 3_600_000);
+      const letGo = (ownerId: string, id: string) =>
+        pool.query('DELETE FROM proof_photos WHERE owner_id = ? AND id = ?', [ownerId, id]);
+      await letGo(config.ownerId, mine);
+      await removeUnnamedBytes(pool, store, later);
+      expect(await photoBytes(pool, store, config.ownerId, mine)).toBeNull();
+      expect(await photoBytes(pool, store, stranger, theirs)).toEqual(bytes);
+      await letGo(stranger, theirs);
+      // Named by nobody, but perhaps by a row that is just being written.
+      await removeUnnamedBytes(pool, store);
+      expect(await store.get(hash)).toEqual(bytes);
+      await removeUnnamedBytes(pool, store, later);
+      expect(await store.get(hash)).toBeNull();
+    }
+    rmSync(shelf, { recursive: true, force: true });
   });
 });
 

@@ -23,10 +23,10 @@ afterAll(() => server.pool.end());
 const START = Date.parse('2026-01-20T06:00:00.000Z');
 const HEAD = 'time,axle,wheel,pressure_kpa,temp_c';
 /** Readings of four wheels over three weeks and more, so that summaries come in several pieces. */
-const LINES = 24_000;
+const LINES = 60_000;
 const WHEELS = ['front,left', 'front,right', 'rear,left', 'rear,right'];
 const lineOf = (index: number): string =>
-  `${new Date(START + index * 90_000).toISOString()},${WHEELS[index % 4]},${(100 + (index % 97) / 10).toFixed(1)},${index % 5 === 0 ? '' : 12}`;
+  `${new Date(START + index * 36_000).toISOString()},${WHEELS[index % 4]},${(100 + (index % 97) / 10).toFixed(1)},${index % 5 === 0 ? '' : 12}`;
 const TABLE = [HEAD, ...Array.from({ length: LINES }, (_, index) => lineOf(index)), ''].join('\n');
 
 async function newRig(): Promise<string> {

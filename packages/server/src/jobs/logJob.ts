@@ -59,8 +59,14 @@ export const logWork: Work = async (job, { pool, step }) => {
   const { rigId } = job.asked as LogAsked;
   let mark = job.mark as LogMark;
   const of = job.parts;
-  while (mark.part < of) {
-    const readings = unpackReadings(await partOf(pool, job, mark.part));
+  const partAt = (part: number): Promise<Buffer | null> =>
+    part < of ? partOf(pool, job, part) : Promise.resolve(null);
+  let coming = partAt(mark.part);
+  for (let part = await coming; part !== null; part = await coming) {
+    const readings = unpackReadings(part);
+    // The next one is fetched while this one is written.
+    coming = partAt(mark.part + 1);
+    coming.catch(() => undefined);
     let next = mark;
     await step(async (connection) => {
       const added = await addNumbered(connection, job.ownerId, rigId, 'file', readings);

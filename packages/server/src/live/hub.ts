@@ -12,6 +12,8 @@ import { packetOf, type SimulatedRig } from '../devices/simulatedRig';
 const SLOT_MS = PACKET_S * 1000;
 /** So long may a phone fail to take what it is sent before it is let go, bytes waiting. */
 const MOST_WAITING = 256 * 1024;
+/** Who comes within so long is asked for together, ms: after a restart all come at once. */
+const TOGETHER_MS = 20;
 /** When it is looked for what another server makes, ms; whoever has not made it by then has ended. */
 const LOOKS_MS = [50, 100, 200, 400, 800];
 
@@ -31,6 +33,7 @@ function eventOf(rig: SimulatedRig | undefined, slotMs: number): string {
  */
 export class MonitorHub {
   private readonly followed = new Map<string, { readonly rig: LiveRig; readonly phones: Set<Response> }>();
+  private newcomers = new Map<Response, LiveRig>();
   private timer: NodeJS.Timeout | undefined;
   private readonly maker = randomUUID();
 
@@ -44,8 +47,9 @@ export class MonitorHub {
     if (open) open.phones.add(phone);
     else this.followed.set(key, { rig, phones: new Set([phone]) });
     phone.on('close', () => this.leave(key, phone));
-    // Who comes in the middle of a slot has its packets at once.
-    void this.hand([rig], new Set([phone]));
+    // Who comes in the middle of a slot has its packets at once, together with whoever else has just come.
+    if (this.newcomers.size === 0) setTimeout(() => void this.welcome(), TOGETHER_MS);
+    this.newcomers.set(phone, rig);
     this.timer ??= this.untilNextSlot();
   }
 
@@ -60,6 +64,13 @@ export class MonitorHub {
     const all = [...this.followed.values()].flatMap(({ phones }) => [...phones]);
     this.followed.clear();
     for (const phone of all) phone.end();
+  }
+
+  private async welcome(): Promise<void> {
+    const { newcomers } = this;
+    this.newcomers = new Map();
+    const rigs = new Map([...newcomers.values()].map((rig) => [keyOf(rig), rig]));
+    await this.hand([...rigs.values()], newcomers);
   }
 
   private leave(key: string, phone: Response): void {
@@ -79,7 +90,7 @@ export class MonitorHub {
   }
 
   /** Sends the packets of this slot of some rigs to those who follow them, or to some of those alone. */
-  private async hand(rigs: readonly LiveRig[], to?: ReadonlySet<Response>): Promise<void> {
+  private async hand(rigs: readonly LiveRig[], to?: ReadonlyMap<Response, LiveRig>): Promise<void> {
     if (rigs.length === 0) return;
     const slotMs = Math.floor(Date.now() / SLOT_MS) * SLOT_MS;
     const events = await this.eventsOf(rigs, slotMs).catch(() => null);
@@ -131,7 +142,8 @@ export class MonitorHub {
       maker: this.maker,
       event: eventOf(found.get(keyOf(rig)), slotMs),
     }));
-    await say(this.pool, said);
+    // Those who follow here need not wait for it; where it fails, the others make it themselves.
+    void say(this.pool, said).catch(() => undefined);
     return new Map(said.map((each) => [keyOf(each), each.event!]));
   }
 }

@@ -21,7 +21,6 @@ import { changedBy, summarise } from '../repositories/logSummary';
 import {
   addToLog,
   deleteFromLog,
-  LOG_ROWS_AT_ONCE,
   logOf,
   downsampledLogOf,
   numberedReading,
@@ -39,6 +38,8 @@ const LINES_SHOWN = 20;
 /** A log of this size is about 30 million readings. */
 const MOST_BYTES = 2_000_000_000;
 const LONGEST_LINE = 100_000;
+/** So many are kept as one part of an import, and a few more, and taken in in one transaction. */
+const READINGS_A_PART = 20_000;
 
 /** `POST /import/log`: long, so it reads its own body as it comes. Stands before whatever reads bodies whole. */
 export function logImportRoute(pool: Pool, repositories: Repositories, runner: JobRunner): Router {
@@ -150,7 +151,7 @@ function readLog(
         takeLine(each);
         if (headerUnread) return;
       }
-      if (readings.length >= LOG_ROWS_AT_ONCE) {
+      if (readings.length >= READINGS_A_PART) {
         // With lines refused nothing will be kept: the rest is only looked at.
         if (refused === 0) yield batch();
         readings = [];

@@ -126,7 +126,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
         {state.at === 'waiting' && <Text role="status">{IMPORT_WAITS}</Text>}
         {state.at === 'taking' && (
           <>
-            <Progress label="Parts taken in" done={state.taken} total={state.of} />
+            <Progress label="Taken in, in parts" done={state.taken} total={state.of} />
             <Text as="small" tone="muted">
               All of it has come: it is taken in also when this page is closed.
             </Text>
