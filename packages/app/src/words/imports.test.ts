@@ -98,7 +98,10 @@ describe('what an archive came to', () => {
     [{ code: 'notAnArchive' } as const, 'This is no archive that this application saved, or it is damaged.'],
     [{ code: 'missingReference' } as const, 'Something in it points at something that is not in it.'],
     [{ code: 'internal' } as const, 'nothing is taken in twice'],
-    [{ code: 'spaceFull', part: 'photos' } as const, 'With the photos in it there would be more than there is room for.'],
+    [
+      { code: 'spaceFull', part: 'photos' } as const,
+      'With the photos in it there would be more than there is room for.',
+    ],
   ])('%j is explained', (problem, text) =>
     expect(archiveProblemText(problem).replace("can't", 'can’t')).toContain(text),
   );
