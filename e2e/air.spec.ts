@@ -219,6 +219,12 @@ test('a log comes in as a table, is drawn without losing a peak, and goes out ag
   await expect(page.getByRole('img', { name: /Pressures over time/ })).toBeVisible();
   await pick(['time,axle,wheel,pressure_psi,temp_c', ...lines].join('\n'));
   await expect(page.getByText('3,000 were there already and are counted once.', { exact: false })).toBeVisible();
+  // Without the server it is looked at as it was.
+  await page.route('**/log?stretches=*', (route) => route.abort());
+  await page.reload();
+  await expect(page.getByText(/^As this device saw it on /)).toBeVisible();
+  await expect(page.getByText('3,000 readings, drawn as the least and most', { exact: false })).toBeVisible();
+  await page.unroute('**/log?stretches=*');
   const download = page.waitForEvent('download');
   await action(page, 'The log as a table').click();
   const file = await readFile(await (await download).path(), 'utf8');

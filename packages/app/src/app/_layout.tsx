@@ -29,8 +29,9 @@ void loadAsync({ SourceSans3_400Regular, SourceSans3_600SemiBold, ArchivoNarrow_
 /** All other screens, and the shell on this device. */
 function fetchAllElse(): void {
   startShell();
-  void fetchRest().then(({ takeOldOutbox, followPeople }) => {
+  void fetchRest().then(({ takeOldOutbox, followPeople, fillSeenLater }) => {
     followPeople();
+    fillSeenLater();
     // What an earlier version left is from before there were others.
     if (storeName() === FIRST_STORE) void takeOldOutbox();
   });

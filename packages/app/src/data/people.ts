@@ -15,6 +15,7 @@ import useSWR from 'swr';
 import { keepWho, leftCrewStore, namesStore, signedOutStore, spaceOf, storeNameOf, whoStore } from '../settings/who';
 import { request } from './client';
 import { forgetRows } from './device';
+import { forgetSeen } from './seen';
 import { newId } from './newId';
 
 /*
@@ -112,6 +113,7 @@ export async function letOthersIn(credentials: Credentials): Promise<void> {
 export async function signOut(): Promise<void> {
   await ask('DELETE', '/session');
   await forgetRows();
+  await forgetSeen();
   becomes({ me: NOBODY, crewId: null }, goTo('/'));
 }
 
@@ -215,6 +217,7 @@ export const codeFor = async (crewId: string, personId: string): Promise<string>
 export async function deleteMe(passphrase: string): Promise<void> {
   await ask('DELETE', '/me', { passphrase });
   await forgetRows();
+  await forgetSeen();
   becomes({ me: NOBODY, crewId: null }, goTo('/'));
 }
 
@@ -222,6 +225,7 @@ export async function deleteMe(passphrase: string): Promise<void> {
 export async function deleteCrew(crewId: string, name: string): Promise<void> {
   await ask('DELETE', `/crews/${crewId}`, { name });
   await forgetRows();
+  await forgetSeen();
   await askMe().catch(() => undefined);
   switchTo(null);
 }

@@ -4,6 +4,8 @@ import { createStore } from '../settings/store';
 import { apiHere } from '../settings/who';
 import { Away, Refused, request } from './client';
 import { kept, openDevice } from './device';
+import { kindStore } from './replica';
+import { keepSeenPhoto, seenPhoto } from './seen';
 
 /** How many photos wait on this device. The outbox sends them, behind the rows. */
 export const waitingPhotosStore = createStore(0);
@@ -40,7 +42,10 @@ export async function sendWaitingPhotos(): Promise<boolean> {
   for (const [index, id] of ids.entries()) {
     try {
       const photo = await device!.get('photos', id);
-      if (photo) await putPhoto(id, photo);
+      if (photo) {
+        await putPhoto(id, photo);
+        await keepSeenPhoto(id, photo);
+      }
       await device!.delete('photos', id);
       waitingPhotosStore.set(ids.length - index - 1);
     } catch (error) {
@@ -51,8 +56,25 @@ export async function sendWaitingPhotos(): Promise<boolean> {
   return true;
 }
 
-/** Where a kept photo can be shown from: here while it waits, else the server. */
-export async function photoAddress(id: string): Promise<string> {
-  const photo = await (await openDevice())?.get('photos', id).catch(() => undefined);
-  return photo ? URL.createObjectURL(photo) : `${apiHere()}/${PHOTO_PATH}/${id}`;
+/** Where a kept photo can be shown from: here while it waits or was seen before, else the server; null where neither has it. */
+export async function photoAddress(id: string): Promise<string | null> {
+  const waiting = await (await openDevice())?.get('photos', id).catch(() => undefined);
+  const here = waiting ?? (await seenPhoto(id));
+  if (here) return URL.createObjectURL(here);
+  const answer = await fetch(`${apiHere()}/${PHOTO_PATH}/${id}`).catch(() => undefined);
+  if (!answer?.ok) return null;
+  const photo = await answer.blob();
+  void keepSeenPhoto(id, photo);
+  return URL.createObjectURL(photo);
+}
+
+/** The photos that tests name, those of the newest first. */
+export function photosOfTests(): string[] {
+  const tests = [...kindStore('tests').get().rows.values()];
+  tests.sort((one, other) => (one.performedAt < other.performedAt ? 1 : -1));
+  return tests.flatMap((test) =>
+    test.kind === 'print'
+      ? test.details.runs.flatMap(({ photoId }) => (typeof photoId === 'string' ? [photoId] : []))
+      : [],
+  );
 }

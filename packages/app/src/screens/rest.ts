@@ -47,5 +47,6 @@ export { WallScreen } from './rigs/WallScreen';
 export { StartOuting } from './today/StartOuting';
 export { Staff } from '../pictures/Staff';
 export { followPeople } from '../data/people';
+export { fillSeenLater } from '../data/logs';
 export { takeOldOutbox } from '../data/oldOutbox';
 export { KeysDialog } from '../components/KeysDialog';

@@ -1,10 +1,10 @@
-import { downsampledLog, type LogEvent } from '@dunlinmoss/contract';
+import type { LogEvent } from '@dunlinmoss/contract';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import useSWR from 'swr';
 
 import { fileName, giveFile } from '../../components/files';
 import { ImportFailed, importLog } from '../../data/imports';
+import { useLog } from '../../data/logs';
 import { Action } from '../../components/Action';
 import { FilePicker } from '../../components/FilePicker';
 import { notify } from '../../components/Notice';
@@ -38,14 +38,10 @@ type Import =
   | { readonly at: 'taking'; readonly taken: number; readonly of: number }
   | { readonly at: 'ended'; readonly text: string; readonly lines: readonly string[]; readonly good: boolean };
 
-/** Stretches a picture of this width can show. */
-const STRETCHES = 320;
-
 function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.ReactNode }) {
   const palette = usePalette();
   const { rig, units } = job;
-  const { data, mutate } = useSWR<unknown>(`/rigs/${rig.id}/log?stretches=${STRETCHES}`);
-  const parsed = downsampledLog.safeParse(data);
+  const { log, asOf, askAgain } = useLog(rig.id);
   const [state, setState] = useState<Import>({ at: 'idle' });
   const running = useRef<AbortController>(null);
 
@@ -64,7 +60,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
       };
       await importLog(rig.id, file, cancel.signal, take, () => setState({ at: 'waiting' }));
       setState({ at: 'ended', ...logEndText(last) });
-      void mutate();
+      askAgain();
     } catch (error) {
       if (!(error instanceof ImportFailed)) throw error;
       setState({ at: 'ended', text: failureText(error.failure, units), lines: [], good: false });
@@ -86,22 +82,25 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
       title="Log"
       result={
         <>
-          {!parsed.success ? (
+          {log === undefined ? (
             <Loading />
-          ) : parsed.data.wheels.length === 0 ? (
+          ) : log === null ? (
+            <Empty text="The store can’t be reached just now, and this device has not seen this log yet." />
+          ) : log.wheels.length === 0 ? (
             <Empty text="Nothing in it yet. Monitors write it while they are watched; a table of theirs can be read in." />
           ) : (
-            <Panel title={`${dayAndTime(parsed.data.from)} to ${dayAndTime(parsed.data.to)}`}>
+            <Panel title={`${dayAndTime(log.from)} to ${dayAndTime(log.to)}`}>
               <LogLines
                 units={units}
                 palette={palette}
-                wheels={parsed.data.wheels.map(({ stretches, ...place }) => ({
+                wheels={log.wheels.map(({ stretches, ...place }) => ({
                   name: wheelName(place),
                   points: stretches.map(({ at, leastKpa, mostKpa }) => ({ atMs: Date.parse(at), leastKpa, mostKpa })),
                 }))}
               />
+              {asOf !== null && <Text role="status">{`As this device saw it on ${dayAndTime(asOf)}.`}</Text>}
               <Text as="small" tone="muted">
-                {`${parsed.data.readings.toLocaleString('en')} readings, drawn as the least and most of each stretch: no peak is lost.`}
+                {`${log.readings.toLocaleString('en')} readings, drawn as the least and most of each stretch: no peak is lost.`}
               </Text>
             </Panel>
           )}

@@ -82,7 +82,7 @@ export function PrintsInput({ open }: { readonly open: OpenRoutine }) {
 
 /** The photo that was kept with a print. */
 function KeptPhoto({ id }: { readonly id: string }) {
-  const [src, setSrc] = useState<string>();
+  const [src, setSrc] = useState<string | null>();
   useEffect(() => {
     let here = true;
     void photoAddress(id).then((address) => {
@@ -92,13 +92,18 @@ function KeptPhoto({ id }: { readonly id: string }) {
       here = false;
     };
   }, [id]);
-  return src === undefined
-    ? null
-    : createElement('img', {
-        src,
-        alt: 'The photo of this print',
-        style: { width: '100%', maxWidth: 200, borderRadius: 3 },
-      });
+  if (src === undefined) return null;
+  return src === null ? (
+    <Text as="small" tone="muted">
+      The photo of this print is at the server, which can’t be reached just now.
+    </Text>
+  ) : (
+    createElement('img', {
+      src,
+      alt: 'The photo of this print',
+      style: { width: '100%', maxWidth: 200, borderRadius: 3 },
+    })
+  );
 }
 
 const styles = StyleSheet.create({
