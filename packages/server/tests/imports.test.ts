@@ -10,7 +10,8 @@ import request from 'supertest';
 import { logWork } from '../src/jobs/logJob';
 import { JobRunner, type Work } from '../src/jobs/runner';
 import { createLogger } from '../src/logger';
-import { findJob, forgetOldJobs, JobLost } from '../src/repositories/jobs';
+import { MOST_IMPORTS } from '../src/limits';
+import { beginJob, findJob, forgetOldJobs, JobLost } from '../src/repositories/jobs';
 import { createApp } from '../src/app';
 import { aRig, testServer, type TestServer } from './testServer';
 
@@ -223,7 +224,59 @@ describe('an import that has come in whole', () => {
   });
 });
 
+describe('an archive that is still looked through', () => {
+  it('can be stopped', async () => {
+    let goOn: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => (goOn = resolve));
+    let looking = false;
+    const work: Work = async (_, { step }) => {
+      looking = true;
+      await held;
+      await step(async () => ({ mark: null, told: { done: {} }, state: 'done' }));
+    };
+    const log = createLogger('silent');
+    const { pool, config } = server;
+    const runner = new JobRunner(pool, log, { log: work, archive: work });
+    const app = createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
+    const id = randomUUID();
+    const asked = request(app)
+      .post(`/api/v1/archive?as=${id}`)
+      .set('content-type', 'application/zip')
+      .send(Buffer.from('some bytes'))
+      .buffer(true)
+      .parse((response, done) => void response.on('data', () => undefined).on('end', () => done(null, '')))
+      .expect(200)
+      .then(() => undefined);
+    await until(async () => looking);
+    await request(server.app).delete(`/api/v1/imports/${id}`).expect(204);
+    await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
+    goOn();
+    await asked;
+    await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
+  });
+});
+
 describe('the name of an import', () => {
+  it('is refused where a space has as many open as it may have', async () => {
+    const other = randomUUID();
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [other]);
+    const app = server.as(other);
+    const rig = aRig();
+    await request(app).put(`/api/v1/rigs/${rig.id}`).send(rig).expect(200);
+    const open = Array.from({ length: MOST_IMPORTS }, () => randomUUID());
+    for (const id of open) {
+      await beginJob(server.pool, { ownerId: other, id, kind: 'log', asked: { rigId: rig.id }, mark: null });
+    }
+    const send = () =>
+      request(app)
+        .post(`/api/v1/import/log/${rig.id}`)
+        .set('content-type', 'text/csv')
+        .send(`${HEAD}\n${lineOf(0)}\n`);
+    expect((await send().expect(409)).body.code).toBe('tooMany');
+    await request(app).delete(`/api/v1/imports/${open[0]}`).expect(204);
+    await send().expect(200);
+  });
+
   it('is one for one thing, is nobody else’s, and is forgotten when asked or after days', async () => {
     const [rigId, id] = [await newRig(), randomUUID()];
     await post(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);

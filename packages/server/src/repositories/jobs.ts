@@ -1,6 +1,7 @@
 import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
+import { MOST_IMPORTS, SpaceFull } from '../limits';
 
 export type JobKind = 'log' | 'archive';
 /** Its bytes are coming; it is worked on; it came to its end, well or not. */
@@ -49,18 +50,28 @@ export async function findJob(connection: Pool | Connection, ownerId: string, id
   return row ? jobOf(row) : null;
 }
 
-/** Begins a job, or finds the one of that id: the same again is the same job. */
+/** Begins a job, or finds the one of that id: the same again is the same job. Throws `SpaceFull` where too many are open. */
 export async function beginJob(
   pool: Pool,
   { ownerId, id, kind, asked, mark }: Pick<Job, 'ownerId' | 'id' | 'kind' | 'asked' | 'mark'>,
 ): Promise<Job> {
-  await pool.query(
+  const [begun] = await pool.query<ResultSetHeader>(
     `INSERT INTO jobs (owner_id, id, kind, state, asked, mark, told) VALUES (?, ?, ?, 'coming', ?, ?, 'null')
      ON DUPLICATE KEY UPDATE id = jobs.id`,
     [ownerId, id, kind, JSON.stringify(asked), JSON.stringify(mark)],
   );
   const job = await findJob(pool, ownerId, id);
   if (!job) throw new JobLost();
+  if (begun.affectedRows === 1) {
+    const [[open]] = await pool.query<RowDataPacket[]>(
+      `SELECT COUNT(*) many FROM jobs WHERE owner_id = ? AND state IN ('coming', 'working')`,
+      [ownerId],
+    );
+    if (open!.many > MOST_IMPORTS) {
+      await pool.query('DELETE FROM jobs WHERE owner_id = ? AND id = ?', [ownerId, id]);
+      throw new SpaceFull();
+    }
+  }
   return job;
 }
 
@@ -160,10 +171,11 @@ export async function dropParts(pool: Pool, { ownerId, id }: Pick<Job, 'ownerId'
   }
 }
 
-/** Forgets a job that is not being worked on. False where it is. */
+/** Forgets a job of which nothing is being taken in: it may be an archive that is still looked through. False where it is. */
 export async function forgetJob(pool: Pool, ownerId: string, id: string): Promise<boolean> {
   const [ended] = await pool.query<ResultSetHeader>(
-    `UPDATE jobs SET state = 'refused', told = 'null' WHERE owner_id = ? AND id = ? AND state <> 'working'`,
+    `UPDATE jobs SET state = 'refused', told = 'null'
+     WHERE owner_id = ? AND id = ? AND (state <> 'working' OR JSON_VALUE(mark, '$.checked') = 0)`,
     [ownerId, id],
   );
   if (ended.affectedRows === 0) {
