@@ -58,6 +58,7 @@ listen servers
   http-check send hdr Host localhost
   retry-on conn-failure empty-response
   retries 2
+  option redispatch 1
   default-server inter 500ms fastinter 200ms rise 1 fall 2
 ${plan.servers.map((each, index) => `  server s${index + 1} 127.0.0.1:${each} check`).join('\n')}
 `;
