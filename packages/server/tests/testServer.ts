@@ -136,7 +136,6 @@ export const aTest = (rigId: string, change: Partial<ProofTest> = {}): ProofTest
     ...change,
   }) as ProofTest;
 
-/** Two setups of one rig, the second with everything changed. */
 /** A route with everything that can be said of it. */
 export const aDayRoute = (rigId: string): RouteBody => ({
   id: randomUUID(),
@@ -172,6 +171,7 @@ export const aDayRoute = (rigId: string): RouteBody => ({
   drive: { startedAt: '2026-11-20T08:00:00.000Z', at: 1 },
 });
 
+/** Two setups of one rig, the second with everything changed. */
 export const aComparison = (rigId: string): ComparisonBody => {
   const first: Setup = {
     rigId,

@@ -163,8 +163,8 @@ const isCollision = (error: unknown): boolean => {
   return code === 'ER_LOCK_DEADLOCK' || code === 'ER_DUP_ENTRY';
 };
 
-/** Whether a row pointed at one that is not there. */
 /** Something that there may be once only is there already. */
 export const isDuplicate = (error: unknown): boolean => codeOf(error) === 'ER_DUP_ENTRY';
 
+/** Whether a row pointed at one that is not there. */
 export const isMissingReference = (error: unknown): boolean => codeOf(error) === 'ER_NO_REFERENCED_ROW_2';
