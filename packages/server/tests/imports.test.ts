@@ -273,6 +273,18 @@ describe('the name of an import', () => {
         .set('content-type', 'text/csv')
         .send(`${HEAD}\n${lineOf(0)}\n`);
     expect((await send().expect(409)).body.code).toBe('tooMany');
+    // One that stands still gives way.
+    await server.pool.query('UPDATE jobs SET touched_at = NOW(3) - INTERVAL 11 MINUTE WHERE id = ?', [open[1]]);
+    await send().expect(200);
+    await request(app).get(`/api/v1/imports/${open[1]}`).expect(404);
+    await beginJob(server.pool, {
+      ownerId: other,
+      id: randomUUID(),
+      kind: 'log',
+      asked: { rigId: rig.id },
+      mark: null,
+    });
+    await send().expect(409);
     await request(app).delete(`/api/v1/imports/${open[0]}`).expect(204);
     await send().expect(200);
   });

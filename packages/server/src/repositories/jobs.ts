@@ -28,6 +28,8 @@ export class JobLost extends Error {}
 export const HELD_S = 20;
 /** What nobody came back to for so many days is forgotten. */
 const FORGOTTEN_DAYS = 3;
+/** What did not come any further for so long gives way to another import where there are too many, min. */
+const STANDS_STILL_MIN = 10;
 const PARTS_AT_ONCE = 50;
 
 const jobOf = (row: RowDataPacket): Job => ({
@@ -67,12 +69,22 @@ export async function beginJob(
       `SELECT COUNT(*) many FROM jobs WHERE owner_id = ? AND state IN ('coming', 'working')`,
       [ownerId],
     );
-    if (open!.many > MOST_IMPORTS) {
+    if (open!.many > MOST_IMPORTS && !(await forgetOldestComing(pool, ownerId))) {
       await pool.query('DELETE FROM jobs WHERE owner_id = ? AND id = ?', [ownerId, id]);
       throw new SpaceFull();
     }
   }
   return job;
+}
+
+/** Makes room: of what began to come and stands still, the oldest is forgotten. False where there is none. */
+async function forgetOldestComing(pool: Pool, ownerId: string): Promise<boolean> {
+  const [[oldest]] = await pool.query<RowDataPacket[]>(
+    `SELECT id FROM jobs WHERE owner_id = ? AND state = 'coming' AND touched_at < NOW(3) - INTERVAL ? MINUTE
+     ORDER BY touched_at LIMIT 1`,
+    [ownerId, STANDS_STILL_MIN],
+  );
+  return oldest !== undefined && forgetJob(pool, ownerId, oldest.id);
 }
 
 /** Keeps another part of what is coming, and how far that reaches. Gives the job as it is then. */
