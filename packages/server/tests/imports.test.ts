@@ -3,7 +3,6 @@ import { once } from 'node:events';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 
-import type { LogEvent } from '@dunlinmoss/contract';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
@@ -13,11 +12,12 @@ import { createLogger } from '../src/logger';
 import { MOST_IMPORTS } from '../src/limits';
 import { beginJob, findJob, forgetOldJobs, JobLost } from '../src/repositories/jobs';
 import { createApp } from '../src/app';
-import { aRig, testServer, type TestServer } from './testServer';
+import { aRig, sendTable, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
-  server = await testServer();
+  // Of its own: servers of the other tests would take its jobs, as any server of one database does.
+  server = await testServer('dunlinmoss_imports');
 });
 afterAll(() => server.pool.end());
 
@@ -36,23 +36,6 @@ async function newRig(): Promise<string> {
   return rig.id;
 }
 const importOf = async (id: string) => (await request(server.app).get(`/api/v1/imports/${id}`).expect(200)).body;
-async function post(app: TestServer['app'], path: string, body: string | Buffer): Promise<LogEvent[]> {
-  const answer = await request(app)
-    .post(`/api/v1${path}`)
-    .set('content-type', 'text/csv')
-    .send(body)
-    .buffer(true)
-    .parse((response, done) => {
-      let text = '';
-      response.on('data', (chunk) => (text += chunk));
-      response.on('end', () => done(null, text));
-    })
-    .expect(200);
-  return String(answer.body)
-    .trim()
-    .split('\n')
-    .map((line) => JSON.parse(line) as LogEvent);
-}
 const until = async (holds: () => Promise<boolean>): Promise<void> => {
   while (!(await holds())) await new Promise((resolve) => setTimeout(resolve, 20));
 };
@@ -124,7 +107,7 @@ describe('an import whose line breaks', () => {
       .expect(400);
     expect(elsewhere.body.fields).toMatchObject([{ path: '/from', code: 'otherMark', limit: come }]);
 
-    const told = await post(server.app, `/import/log/${rigId}?as=${id}&from=${come}`, bytes.subarray(come));
+    const told = await sendTable(server.app, `/import/log/${rigId}?as=${id}&from=${come}`, bytes.subarray(come));
     expect(told.at(-1)).toMatchObject({ done: { added: LINES, alreadyThere: 0 } });
     expect(await sums(server.pool, rigId)).toEqual(WHOLE);
   });
@@ -143,11 +126,11 @@ describe('an import whose line breaks', () => {
       ],
     );
     const { bytes: come } = await importOf(id);
-    const told = await post(server.app, `/import/log/${rigId}?as=${id}&from=${come}`, bytes.subarray(come));
+    const told = await sendTable(server.app, `/import/log/${rigId}?as=${id}&from=${come}`, bytes.subarray(come));
     expect(told.at(-1)).toMatchObject({ problem: { code: 'linesRefused', lines: [{ line: LINES + 2 }] } });
     expect(await sums(server.pool, rigId)).toEqual({ raw: 0, summed: 0 });
     // Sent once more, it is told the same.
-    expect(await post(server.app, `/import/log/${rigId}?as=${id}`, bytes)).toEqual(told.slice(-1));
+    expect(await sendTable(server.app, `/import/log/${rigId}?as=${id}`, bytes)).toEqual(told.slice(-1));
   });
 });
 
@@ -156,7 +139,7 @@ describe('an import that has come in whole', () => {
   it.each([1, 3, 4, 6])('goes on by itself on another server after a kill at step %i', async (steps) => {
     const [rigId, id] = [await newRig(), randomUUID()];
     const path = `/import/log/${rigId}?as=${id}`;
-    const first = post(killedAfter(steps), path, TABLE);
+    const first = sendTable(killedAfter(steps), path, TABLE);
     await until(async () => {
       const job = await findJob(server.pool, server.config.ownerId, id);
       const mark = job?.mark as { part: number; summed: number } | undefined;
@@ -164,7 +147,7 @@ describe('an import that has come in whole', () => {
     });
     await letLapse(id);
     // Asked for again, as a phone does whose line broke.
-    const told = await post(server.app, path, '');
+    const told = await sendTable(server.app, path, '');
     expect(told.at(-1)).toMatchObject({ done: { added: LINES, alreadyThere: 0 } });
     expect((await first).at(-1)).toEqual(told.at(-1));
     expect(await sums(server.pool, rigId)).toEqual(WHOLE);
@@ -196,10 +179,10 @@ describe('an import that has come in whole', () => {
     const { pool, config } = server;
     const app = createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
     const path = `/import/log/${rigId}?as=${id}`;
-    const first = post(app, path, TABLE);
+    const first = sendTable(app, path, TABLE);
     await until(async () => steps === 2);
     await letLapse(id);
-    const second = post(server.app, path, '');
+    const second = sendTable(server.app, path, '');
     // It has gone on before the first wakes up again.
     await until(async () => ((await findJob(pool, config.ownerId, id))!.mark as { part: number }).part >= 2);
     goOn();
@@ -211,7 +194,7 @@ describe('an import that has come in whole', () => {
 
   it('ends with its rig, and can’t be stopped before', async () => {
     const [rigId, id] = [await newRig(), randomUUID()];
-    const asked = post(killedAfter(2), `/import/log/${rigId}?as=${id}`, TABLE);
+    const asked = sendTable(killedAfter(2), `/import/log/${rigId}?as=${id}`, TABLE);
     await until(
       async () => ((await findJob(server.pool, server.config.ownerId, id))?.mark as { part?: number })?.part === 2,
     );
@@ -291,7 +274,7 @@ describe('the name of an import', () => {
 
   it('is one for one thing, is nobody else’s, and is forgotten when asked or after days', async () => {
     const [rigId, id] = [await newRig(), randomUUID()];
-    await post(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);
+    await sendTable(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);
     const other = await request(server.app)
       .post(`/api/v1/import/log/${await newRig()}?as=${id}`)
       .set('content-type', 'text/csv')
@@ -306,7 +289,7 @@ describe('the name of an import', () => {
     await request(server.app).delete(`/api/v1/imports/${id}`).expect(204);
     await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
 
-    await post(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);
+    await sendTable(server.app, `/import/log/${rigId}?as=${id}`, `${HEAD}\n${lineOf(0)}\n`);
     await forgetOldJobs(server.pool);
     expect((await importOf(id)).state).toBe('done');
     await server.pool.query('UPDATE jobs SET touched_at = NOW(3) - INTERVAL 4 DAY WHERE id = ?', [id]);

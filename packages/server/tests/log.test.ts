@@ -4,7 +4,7 @@ import type { LogEvent, LogRow, DownsampledLog } from '@dunlinmoss/contract';
 import { psi } from '@dunlinmoss/core';
 import request from 'supertest';
 
-import { anAiring, aRig, testServer, type TestServer } from './testServer';
+import { anAiring, aRig, sendTable, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -30,23 +30,7 @@ async function newRig(): Promise<string> {
 }
 const logOf = async (rigId: string, query = ''): Promise<DownsampledLog> =>
   (await request(server.app).get(`/api/v1/rigs/${rigId}/log${query}`).expect(200)).body;
-const send = async (rigId: string, text: string): Promise<LogEvent[]> => {
-  const answer = await request(server.app)
-    .post(`/api/v1/import/log/${rigId}`)
-    .set('content-type', 'text/csv')
-    .send(text)
-    .buffer(true)
-    .parse((response, done) => {
-      let body = '';
-      response.on('data', (chunk) => (body += chunk));
-      response.on('end', () => done(null, body));
-    })
-    .expect(200);
-  return String(answer.body)
-    .trim()
-    .split('\n')
-    .map((line) => JSON.parse(line) as LogEvent);
-};
+const send = (rigId: string, text: string): Promise<LogEvent[]> => sendTable(server.app, `/import/log/${rigId}`, text);
 
 describe('the log of a rig', () => {
   it('takes a batch in, and the same batch twice is one', async () => {

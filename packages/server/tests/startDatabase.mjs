@@ -9,7 +9,13 @@ export default async function setUp() {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-server-tests-'));
   const database = await startDatabase({ folder, name: 'dunlinmoss_test' });
   // Some tests take a database apart, while the other tests use theirs.
-  for (const name of ['dunlinmoss_migrations', 'dunlinmoss_months', 'dunlinmoss_queries', 'dunlinmoss_moved']) {
+  for (const name of [
+    'dunlinmoss_migrations',
+    'dunlinmoss_months',
+    'dunlinmoss_queries',
+    'dunlinmoss_moved',
+    'dunlinmoss_imports',
+  ]) {
     database.admin(`CREATE DATABASE ${name}; GRANT ALL ON ${name}.* TO 'dunlinmoss'@'127.0.0.1';`);
   }
   globalThis.__database = database;

@@ -4,6 +4,7 @@ import {
   PLAIN_AXLE,
   type Airing,
   type LoadCaseBody,
+  type LogEvent,
   type ComparisonBody,
   type Outing,
   type ProofTest,
@@ -14,6 +15,7 @@ import {
 } from '@dunlinmoss/contract';
 import type { Express } from 'express';
 import type { Pool } from 'mysql2/promise';
+import request from 'supertest';
 
 import { createApp } from '../src/app';
 import { readConfig, type Config } from '../src/config';
@@ -44,6 +46,25 @@ export async function testServer(database?: string): Promise<TestServer> {
     createApp({ pool, log, ownerId, hosts: ['gatepost.test'], webRoot: null, proxies });
   await pool.query('INSERT INTO owners (id) VALUES (?)', [config.ownerId]);
   return { config, pool, as, app: as(config.ownerId) };
+}
+
+/** Sends a table of readings and gives everything that it is told, a value a line. */
+export async function sendTable(app: Express, path: string, body: string | Buffer): Promise<LogEvent[]> {
+  const answer = await request(app)
+    .post(`/api/v1${path}`)
+    .set('content-type', 'text/csv')
+    .send(body)
+    .buffer(true)
+    .parse((response, done) => {
+      let text = '';
+      response.on('data', (chunk) => (text += chunk));
+      response.on('end', () => done(null, text));
+    })
+    .expect(200);
+  return String(answer.body)
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as LogEvent);
 }
 
 export const anAxle = (position: RigAxle['position'], change: Partial<RigAxle> = {}): RigAxle => ({

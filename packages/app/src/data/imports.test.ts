@@ -2,7 +2,7 @@ import type { LoadsEvent, LogEvent } from '@dunlinmoss/contract';
 import { ReadableStream, TextDecoderStream } from 'node:stream/web';
 import { TextEncoder } from 'node:util';
 
-import { ImportFailed, importFile, importLoads, importLog, type ImportFailure } from './imports';
+import { ImportFailed, importFile, importLoads, importLog, LEFT, type ImportFailure } from './imports';
 
 const signal = new AbortController().signal;
 // The browser of these tests does not have it.
@@ -154,6 +154,26 @@ describe('importLog', () => {
     expect(asked.at(-1)).toBe('DELETE /imports/NAME');
     server(['broken', 409]);
     expect((await run(abort)).failure).toEqual({ code: 'underWay' });
+  });
+
+  it('whose screen was left stays at the server for who chooses the file again', async () => {
+    const abort = new AbortController();
+    abort.abort(LEFT);
+    const { asked } = server(['broken', 204]);
+    expect((await run(abort)).failure).toEqual({ code: 'cancelled' });
+    expect(asked).toEqual(['GET /imports/NAME']);
+  });
+
+  it('that another tab sends as well is gone on with from where that has come to', async () => {
+    const { asked } = server([coming(4), 400, coming(8), [done]]);
+    const real = globalThis.fetch;
+    const otherMark = { ...problem, fields: [{ path: '/from', code: 'otherMark', message: 'Expected 8' }] };
+    globalThis.fetch = (async (address: string, init: RequestInit) => {
+      const answer = await real(address, init);
+      return answer.status === 400 ? { ok: false, status: 400, json: async () => otherMark } : answer;
+    }) as never;
+    expect((await run()).failure).toBeNull();
+    expect(asked.at(-1)).toBe('POST /import/log/R?as=NAME&from=8 2');
   });
 
   it('refused is told at once', async () => {

@@ -90,6 +90,8 @@ export const importArchive = (
 
 /** Names of imports are made in it. Any, as long as it stays. */
 const NAMES = '0192f000-0000-7000-8000-00000000a5e0';
+/** Why an import is aborted where its screen was only left: what has come waits for whoever chooses the file again. */
+export const LEFT = 'left';
 /** So long it is waited before the server is tried again, ms; the last again and again. */
 const AGAIN_MS = [1_000, 2_000, 4_000];
 
@@ -135,10 +137,10 @@ async function importLong<Event extends object>(parts: LongImport<Event>): Promi
       failed = 0;
     } catch (error) {
       if (!(error instanceof ImportFailed)) throw error;
-      if (error.failure.code === 'cancelled') throw await stopped(own);
-      if (error.failure.code !== 'away') throw error;
+      if (error.failure.code === 'cancelled') throw await stopped(own, signal);
+      if (error.failure.code !== 'away' && !isElsewhere(error.failure)) throw error;
     }
-    if (signal.aborted) throw await stopped(own);
+    if (signal.aborted) throw await stopped(own, signal);
     onWaiting();
     await pause(AGAIN_MS[Math.min(failed, AGAIN_MS.length - 1)]!, signal);
     failed += 1;
@@ -148,8 +150,13 @@ async function importLong<Event extends object>(parts: LongImport<Event>): Promi
 const isAway = (event: object): boolean =>
   'problem' in event && (event.problem as { code?: unknown }).code === 'databaseAway';
 
+/** Another tab sends the same file and has come further: that is asked for anew. */
+const isElsewhere = (failure: ImportFailure): boolean =>
+  failure.code === 'refused' && failure.problem.fields?.some(({ code }) => code === 'otherMark') === true;
+
 /** Has what came of an import forgotten. What that came to. */
-async function stopped(own: string): Promise<ImportFailed> {
+async function stopped(own: string, { reason }: AbortSignal): Promise<ImportFailed> {
+  if (reason === LEFT) return new ImportFailed({ code: 'cancelled' });
   const answer = await fetch(apiHere() + own, { method: 'DELETE' }).catch(() => undefined);
   // Where the server is away it forgets by itself in a few days.
   return new ImportFailed({ code: answer?.status === 409 ? 'underWay' : 'cancelled' });

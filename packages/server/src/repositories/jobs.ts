@@ -1,11 +1,12 @@
+import type { ImportState } from '@dunlinmoss/contract';
 import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
 import { MOST_IMPORTS, SpaceFull } from '../limits';
 
-export type JobKind = 'log' | 'archive';
+export type JobKind = ImportState['kind'];
 /** Its bytes are coming; it is worked on; it came to its end, well or not. */
-export type JobState = 'coming' | 'working' | 'done' | 'refused';
+export type JobState = ImportState['state'];
 
 /** Work that takes long, as it lies in its table. */
 export interface Job {

@@ -90,6 +90,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
             <Empty text="Nothing in it yet. Monitors write it while they are watched; a table of theirs can be read in." />
           ) : (
             <Panel title={`${dayAndTime(log.from)} to ${dayAndTime(log.to)}`}>
+              {asOf !== null && <Text role="status">{`As this device saw it on ${dayAndTime(asOf)}.`}</Text>}
               <LogLines
                 units={units}
                 palette={palette}
@@ -98,7 +99,6 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
                   points: stretches.map(({ at, leastKpa, mostKpa }) => ({ atMs: Date.parse(at), leastKpa, mostKpa })),
                 }))}
               />
-              {asOf !== null && <Text role="status">{`As this device saw it on ${dayAndTime(asOf)}.`}</Text>}
               <Text as="small" tone="muted">
                 {`${log.readings.toLocaleString('en')} readings, drawn as the least and most of each stretch: no peak is lost.`}
               </Text>

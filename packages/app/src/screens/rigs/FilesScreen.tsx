@@ -2,7 +2,7 @@ import type { ArchiveEvent, ImportOutcome, LoadsOutcome } from '@dunlinmoss/cont
 import { useEffect, useRef, useState } from 'react';
 
 import { giveFile, saveAsFile, saveFrom } from '../../components/files';
-import { ImportFailed, importArchive, importFile, importLoads, type ImportFailure } from '../../data/imports';
+import { ImportFailed, importArchive, importFile, importLoads, LEFT, type ImportFailure } from '../../data/imports';
 import { apiHere } from '../../settings/who';
 import { unitsStore } from '../../settings/preferences';
 import { bringDemoBack } from '../../data/demo';
@@ -43,7 +43,7 @@ export function FilesScreen() {
   const units = unitsStore.use();
   const [state, setState] = useState<State>({ kind: 'idle' });
   const cancel = useRef<AbortController | undefined>(undefined);
-  useEffect(() => () => cancel.current?.abort(), []);
+  useEffect(() => () => cancel.current?.abort(LEFT), []);
 
   /** Runs one import; whatever goes wrong is shown in words. */
   const working = async (what: string, work: (signal: AbortSignal) => Promise<State>): Promise<void> => {
