@@ -53,7 +53,7 @@ async function sums(pool: Pool, rigId: string): Promise<unknown> {
 }
 const WHOLE = { raw: LINES, summed: LINES };
 
-/** A server whose work is cut off after so many steps, as by a kill: it neither goes on nor lets go. */
+/** A server that is cut off after so many steps, as by a kill: it neither goes on, nor lets go, nor takes anything again. */
 function killedAfter(steps: number): TestServer['app'] {
   const log = createLogger('silent');
   let done = 0;
@@ -61,7 +61,10 @@ function killedAfter(steps: number): TestServer['app'] {
     logWork(job, {
       ...hands,
       step: async (step) => {
-        if (done === steps) throw new JobLost();
+        if (done === steps) {
+          runner.stop();
+          throw new JobLost();
+        }
         done += 1;
         await hands.step(step);
       },
@@ -70,9 +73,9 @@ function killedAfter(steps: number): TestServer['app'] {
   const { pool, config } = server;
   return createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
 }
-/** Nobody has said for long that they are at it. */
+/** Nobody has said for long that they are at it, nor says so any more. */
 const letLapse = (id: string): Promise<unknown> =>
-  server.pool.query('UPDATE jobs SET held_until = NOW(3) - INTERVAL 1 SECOND WHERE id = ?', [id]);
+  server.pool.query('UPDATE jobs SET holder = NULL, held_until = NOW(3) - INTERVAL 1 SECOND WHERE id = ?', [id]);
 
 describe('an import whose line breaks', () => {
   it('is gone on with from where it broke, and is whole', async () => {
