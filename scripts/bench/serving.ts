@@ -3,6 +3,7 @@ import { createReadStream, createWriteStream, readFileSync } from 'node:fs';
 import http from 'node:http';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
+import { setTimeout as sleep } from 'node:timers/promises';
 
 import { PLAIN_AXLE, type Rig } from '@dunlinmoss/contract';
 
@@ -265,7 +266,10 @@ async function archive(): Promise<unknown> {
   const rest = peak;
   const watch = setInterval(() => (peak = Math.max(peak, memoryMb())), 100);
   const begun = performance.now();
-  const out = await new Promise<http.IncomingMessage>((resolve) => http.get(`${address}/api/v1/archive`, resolve));
+  const id = randomUUID();
+  await fetch(`${address}/api/v1/archives/${id}`, { method: 'PUT' });
+  while ((await get<{ state: string }>(`/api/v1/imports/${id}`)).state !== 'done') await sleep(20);
+  const out = await new Promise<http.IncomingMessage>((resolve) => http.get(`${address}/api/v1/archives/${id}`, resolve));
   await pipeline(out, createWriteStream(file));
   const outMs = performance.now() - begun;
   const again = performance.now();

@@ -4,7 +4,7 @@ import { id } from './quantities';
 
 /*
  * What is too long to be sent and taken in at once: it comes under a name of the sender's choice, goes on where the line
- * broke, and is taken in by itself once all of it has come.
+ * broke, and is taken in by itself once all of it has come. So is what takes long to be put together.
  */
 
 /** `as` names it; `from` says how many bytes of it have come before. */
@@ -15,7 +15,7 @@ export const importQuery = z.strictObject({
 
 /** How far it has come; `told` is what it said last, as in the answer to its sending. */
 export const importState = z.strictObject({
-  kind: z.enum(['log', 'archive']),
+  kind: z.enum(['log', 'archive', 'loads', 'rows', 'out']),
   state: z.enum(['coming', 'working', 'done', 'refused']),
   bytes: z.int(),
   told: z.unknown(),

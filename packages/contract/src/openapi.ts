@@ -101,6 +101,7 @@ function resourcePaths(
 
 const body = (schema: z.ZodType): Json => ({ requestBody: { required: true, ...json(schemaOf(schema, 'input')) } });
 const importParameters = queryParameters(importQuery);
+const asParameter = queryParameters(importQuery.pick({ as: true }));
 const csv = { content: { 'text/csv': { schema: { type: 'string' } } } };
 const NO_RIG = { 404: refusal('No such rig') };
 const NOT_THERE = { 404: refusal('No such rig, or nothing switched on') };
@@ -223,7 +224,6 @@ const zip = { content: { [ARCHIVE_TYPE]: { schema: { type: 'string', format: 'bi
 /** Everything of a space, logs and photos too, as one file. */
 const archivePaths = (): Json => ({
   [`/${ARCHIVE_PATH}`]: {
-    get: { summary: 'Everything, as one file', responses: { 200: { description: 'The archive', ...zip }, ...REFUSED } },
     post: {
       summary: 'Reads such a file in: what is here already stays as it is. Goes on where it broke',
       parameters: importParameters,
@@ -234,6 +234,26 @@ const archivePaths = (): Json => ({
           content: { 'application/x-ndjson': { schema: schemaOf(archiveEvent) } },
         },
         ...REFUSED,
+      },
+    },
+  },
+});
+
+/** Everything as one file, put together first and then fetched. */
+const filePaths = (): Json => ({
+  '/archives/{id}': {
+    parameters: [idParameter],
+    put: {
+      summary:
+        'Has everything put together as one file, of this moment: /imports/{id} tells when it is there, for an hour',
+      responses: { 202: answer('How far', schemaOf(importState)), ...REFUSED },
+    },
+    get: {
+      summary: 'The file, or a range of its bytes',
+      responses: {
+        200: { description: 'The archive', ...zip },
+        206: { description: 'A part of it', ...zip },
+        404: refusal('It is not there, not yet, or not any more'),
       },
     },
   },
@@ -371,7 +391,7 @@ export function openApi(): Json {
     '/import': {
       post: {
         summary: 'Reads such a file in, of this version or an earlier one: all of it or nothing',
-        parameters: [previewParameter],
+        parameters: [previewParameter, ...asParameter],
         requestBody: { required: true, ...json(component('ExchangeFile')) },
         responses: { 200: answer('What it did, row by row', schemaOf(importOutcome)), ...REFUSED },
       },
@@ -394,6 +414,7 @@ export function openApi(): Json {
             description: 'The digest of what was said: just that is done, or nothing when things have changed since',
             schema: { type: 'string' },
           },
+          ...asParameter,
         ],
         requestBody: { required: true, content: { 'text/csv': { schema: { type: 'string' } } } },
         responses: {
@@ -413,6 +434,7 @@ export function openApi(): Json {
     ...logPaths(),
     ...photoPaths(),
     ...archivePaths(),
+    ...filePaths(),
     ...importPaths(),
     ...devicePaths(),
     ...peoplePaths(),

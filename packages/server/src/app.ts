@@ -195,8 +195,8 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: A
   api.use(['/import', '/photos'], bodyMoving(bodyMs));
   api.use(['/archive', '/import/log', '/import/loads'], bodyMoving(LONG_BODY_IDLE_MS));
   api.use(['/import/log', '/import/loads'], admitted(LONG_AT_ONCE, LONG_AT_ONCE));
-  api.use(archiveRoutes(pool, repositories, photos, runner));
-  api.use(loadsExchangeRoutes(pool, repositories));
+  api.use(archiveRoutes(pool, runner));
+  api.use(loadsExchangeRoutes(pool, repositories, runner));
   api.use(logImportRoute(pool, repositories, runner));
   api.use(photoRoutes(pool, photos));
   api.use('/import', onlyMediaType('application/json'), express.json({ limit: IMPORT_LIMIT }));
@@ -213,7 +213,7 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: A
   api.use('/devices/rigs/:id', devices.rest);
   api.use(changesRoute(pool, repositories));
   api.use(answerRoutes(repositories));
-  api.use(exchangeRoutes(pool, repositories));
+  api.use(exchangeRoutes(pool, repositories, runner));
   api.use(logRoutes(pool, repositories));
   api.use(importRoutes(pool));
   return api;

@@ -5,7 +5,7 @@ import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 
-import type { ArchiveEvent } from '@dunlinmoss/contract';
+import type { ArchiveEvent, ImportState } from '@dunlinmoss/contract';
 import { ARCHIVE_PARTS } from '@dunlinmoss/contract/api';
 import type { Express } from 'express';
 import request from 'supertest';
@@ -34,14 +34,24 @@ const bytesOf = (response: request.Response, done: (error: Error | null, body: B
   stream.on('end', () => done(null, Buffer.concat(parts)));
 };
 
+/** Has the file put together, and gives its address once it is there. */
+async function putTogether(app: Express, id: string = randomUUID()): Promise<string> {
+  await request(app).put(`/api/v1/archives/${id}`).expect(202);
+  for (;;) {
+    const { state } = (await request(app).get(`/api/v1/imports/${id}`).expect(200)).body as ImportState;
+    if (state === 'done') return `/api/v1/archives/${id}`;
+    expect(state).toBe('working');
+    await new Promise((resolve) => setTimeout(resolve, 10));
+  }
+}
+const fetched = (app: Express, address: string): request.Test =>
+  request(app)
+    .get(address)
+    .buffer(true)
+    .parse(bytesOf as never);
+
 const archiveOf = async (app: Express): Promise<Buffer> =>
-  (
-    await request(app)
-      .get('/api/v1/archive')
-      .buffer(true)
-      .parse(bytesOf as never)
-      .expect(200)
-  ).body;
+  (await fetched(app, await putTogether(app)).expect(200)).body;
 
 async function restore(app: Express, archive: Buffer): Promise<ArchiveEvent> {
   const { body } = await request(app)
@@ -105,12 +115,13 @@ const EMPTY: Record<string, string> = {
 describe('the archive of everything', () => {
   it('that nobody waits for ends nothing else', async () => {
     await fillIn(server.app);
+    const address = await putTogether(server.app);
     const listening = server.app.listen(0, '127.0.0.1');
     await once(listening, 'listening');
     const { port } = listening.address() as AddressInfo;
     try {
       for (let run = 0; run < 20; run += 1) {
-        const asked = http.get(`http://127.0.0.1:${port}/api/v1/archive`);
+        const asked = http.get(`http://127.0.0.1:${port}${address}`);
         asked.on('error', () => undefined);
         if (run % 2 === 0) asked.on('response', () => asked.destroy());
         else setTimeout(() => asked.destroy(), run);
@@ -123,6 +134,46 @@ describe('the archive of everything', () => {
       listening.closeAllConnections();
       await new Promise((resolve) => listening.close(resolve));
     }
+  });
+
+  it('is fetched whole or from where the line broke, by its own space alone, and the one before the last is forgotten', async () => {
+    await fillIn(server.app);
+    const { app } = server;
+    const address = await putTogether(app);
+    const whole = await fetched(app, address).expect(200);
+    const bytes = whole.body as Buffer;
+    expect(whole.headers).toMatchObject({
+      'content-length': String(bytes.length),
+      'accept-ranges': 'bytes',
+      'content-disposition': 'attachment; filename=dunlinmoss.zip',
+    });
+    const half = Math.floor(bytes.length / 2);
+    const rest = await fetched(app, address)
+      .set({ range: `bytes=${half}-`, 'if-range': whole.headers.etag! })
+      .expect(206);
+    expect(rest.headers['content-range']).toBe(`bytes ${half}-${bytes.length - 1}/${bytes.length}`);
+    expect(bytes.subarray(half).equals(rest.body)).toBe(true);
+    // Of another file the rest is of no use.
+    const other = await fetched(app, address)
+      .set({ range: `bytes=${half}-`, 'if-range': `"${randomUUID()}"` })
+      .expect(200);
+    expect(bytes.equals(other.body)).toBe(true);
+    await fetched(app, address)
+      .set('range', `bytes=${bytes.length + 5}-`)
+      .expect(416);
+    expect((await request(app).head(address).expect(200)).headers['content-length']).toBe(String(bytes.length));
+    await request(await anotherOwner())
+      .get(address)
+      .expect(404);
+    await request(app).get(`/api/v1/archives/${randomUUID()}`).expect(404);
+
+    const next = await putTogether(app);
+    // The same name again is the same file.
+    await putTogether(app, next.split('/').at(-1));
+    await request(app).head(address).expect(200);
+    await putTogether(app);
+    await putTogether(app);
+    await request(app).head(address).expect(404);
   });
 
   it('of before a kind of row was kept is taken in whole, and one that lost a part is not', async () => {

@@ -1,18 +1,21 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 
+import type { LoadsEvent, Rig, RigRow } from '@dunlinmoss/contract';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
-import { logWork } from '../src/jobs/logJob';
+import { worksOf } from '../src/jobs/jobs';
+import { PART_BYTES } from '../src/jobs/parts';
 import { JobRunner, type Work } from '../src/jobs/runner';
 import { createLogger } from '../src/logger';
 import { MOST_IMPORTS } from '../src/limits';
-import { beginJob, findJob, forgetOldJobs, JobLost } from '../src/repositories/jobs';
+import { addPart, beginJob, endComing, findJob, forgetOldJobs, JobLost } from '../src/repositories/jobs';
 import { createApp } from '../src/app';
-import { aRig, sendTable, testServer, type TestServer } from './testServer';
+import { databaseStore } from '../src/store/photoStore';
+import { aPhoto, aRig, aTest, sendTable, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -53,25 +56,36 @@ async function sums(pool: Pool, rigId: string): Promise<unknown> {
 }
 const WHOLE = { raw: LINES, summed: LINES };
 
-/** A server that is cut off after so many steps, as by a kill: it neither goes on, nor lets go, nor takes anything again. */
-function killedAfter(steps: number): TestServer['app'] {
-  const log = createLogger('silent');
-  let done = 0;
-  const work: Work = (job, hands) =>
-    logWork(job, {
-      ...hands,
-      step: async (step) => {
-        if (done === steps) {
-          runner.stop();
-          throw new JobLost();
-        }
-        done += 1;
-        await hands.step(step);
-      },
-    });
-  const runner = new JobRunner(server.pool, log, { log: work, archive: work });
+/** A server over the same rows that does its jobs in another way. */
+function serverDoing(change: (work: Work) => Work): { readonly app: TestServer['app']; readonly runner: JobRunner } {
   const { pool, config } = server;
-  return createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
+  const log = createLogger('silent');
+  const works = worksOf({ pool, photos: databaseStore(pool) });
+  const changed = Object.fromEntries(Object.entries(works).map(([kind, work]) => [kind, change(work)]));
+  const runner = new JobRunner(pool, log, changed as typeof works);
+  return { app: createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner }), runner };
+}
+
+/** A server that is cut off after so many steps, as by a kill: it neither goes on, nor lets go, nor takes anything again. */
+function killedAfter(steps: number): ReturnType<typeof serverDoing> & { readonly killed: () => Promise<boolean> } {
+  let done = 0;
+  let killed = false;
+  const { app, runner } = serverDoing(
+    (work) => (job, hands) =>
+      work(job, {
+        ...hands,
+        step: async (step) => {
+          if (done === steps) {
+            killed = true;
+            runner.stop();
+            throw new JobLost();
+          }
+          done += 1;
+          await hands.step(step);
+        },
+      }),
+  );
+  return { app, runner, killed: async () => killed };
 }
 /** Nobody has said for long that they are at it, nor says so any more. */
 const letLapse = (id: string): Promise<unknown> =>
@@ -142,12 +156,9 @@ describe('an import that has come in whole', () => {
   it.each([1, 3, 4, 6])('goes on by itself on another server after a kill at step %i', async (steps) => {
     const [rigId, id] = [await newRig(), randomUUID()];
     const path = `/import/log/${rigId}?as=${id}`;
-    const first = sendTable(killedAfter(steps), path, TABLE);
-    await until(async () => {
-      const job = await findJob(server.pool, server.config.ownerId, id);
-      const mark = job?.mark as { part: number; summed: number } | undefined;
-      return job?.state === 'working' && mark!.part + mark!.summed === steps;
-    });
+    const { app, killed } = killedAfter(steps);
+    const first = sendTable(app, path, TABLE);
+    await until(killed);
     await letLapse(id);
     // Asked for again, as a phone does whose line broke.
     const told = await sendTable(server.app, path, '');
@@ -166,21 +177,20 @@ describe('an import that has come in whole', () => {
     let goOn: () => void = () => undefined;
     const held = new Promise<void>((resolve) => (goOn = resolve));
     let steps = 0;
-    const slow: Work = (job, hands) =>
-      logWork(job, {
-        ...hands,
-        step: (work) =>
-          hands.step(async (connection) => {
-            steps += 1;
-            // Taken for dead in the middle of its second batch.
-            if (steps === 2) await held;
-            return work(connection);
-          }),
-      });
-    const log = createLogger('silent');
-    const runner = new JobRunner(server.pool, log, { log: slow, archive: slow });
     const { pool, config } = server;
-    const app = createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
+    const { app } = serverDoing(
+      (work) => (job, hands) =>
+        work(job, {
+          ...hands,
+          step: (step) =>
+            hands.step(async (connection) => {
+              steps += 1;
+              // Taken for dead in the middle of its second batch.
+              if (steps === 2) await held;
+              return step(connection);
+            }),
+        }),
+    );
     const path = `/import/log/${rigId}?as=${id}`;
     const first = sendTable(app, path, TABLE);
     await until(async () => steps === 2);
@@ -197,10 +207,9 @@ describe('an import that has come in whole', () => {
 
   it('ends with its rig, and can’t be stopped before', async () => {
     const [rigId, id] = [await newRig(), randomUUID()];
-    const asked = sendTable(killedAfter(2), `/import/log/${rigId}?as=${id}`, TABLE);
-    await until(
-      async () => ((await findJob(server.pool, server.config.ownerId, id))?.mark as { part?: number })?.part === 2,
-    );
+    const { app, killed } = killedAfter(2);
+    const asked = sendTable(app, `/import/log/${rigId}?as=${id}`, TABLE);
+    await until(killed);
     expect((await request(server.app).delete(`/api/v1/imports/${id}`).expect(409)).body.code).toBe('underWay');
     await request(server.app).delete(`/api/v1/rigs/${rigId}?revision=1`).expect(204);
     await request(server.app).delete(`/api/v1/rigs/${rigId}?revision=2&forever=true`).expect(204);
@@ -215,15 +224,11 @@ describe('an archive that is still looked through', () => {
     let goOn: () => void = () => undefined;
     const held = new Promise<void>((resolve) => (goOn = resolve));
     let looking = false;
-    const work: Work = async (_, { step }) => {
+    const { app } = serverDoing(() => async (_, { step }) => {
       looking = true;
       await held;
       await step(async () => ({ mark: null, told: { done: {} }, state: 'done' }));
-    };
-    const log = createLogger('silent');
-    const { pool, config } = server;
-    const runner = new JobRunner(pool, log, { log: work, archive: work });
-    const app = createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, runner });
+    });
     const id = randomUUID();
     const asked = request(app)
       .post(`/api/v1/archive?as=${id}`)
@@ -239,6 +244,168 @@ describe('an archive that is still looked through', () => {
     goOn();
     await asked;
     await request(server.app).get(`/api/v1/imports/${id}`).expect(404);
+  });
+});
+
+const rigsOf = async (): Promise<RigRow[]> => {
+  const { items } = (await request(server.app).get('/api/v1/rigs?limit=100').expect(200)).body;
+  return items;
+};
+
+describe('a table of loads', () => {
+  const MANY = 250;
+  /** A table of machines of its own, with a load case that each has and some that none has: three batches. */
+  async function machines(): Promise<{ readonly table: string; readonly rigs: readonly Rig[] }> {
+    const rigs = Array.from({ length: MANY }, (_, index) => aRig({ name: `Twite ${index} ${randomUUID()}` }));
+    await request(server.app)
+      .post('/api/v1/import')
+      .send({ format: 'dunlinmoss', version: 3, gauges: [], tools: [], rigs, outings: [], tests: [] })
+      .expect(200);
+    const lines = Array.from({ length: 15 }, (_, round) =>
+      rigs.flatMap(({ name }) => [
+        `${name},Touring,front,${round % 2 === 0 ? 'left' : 'right'},${500 + round}`,
+        `${name},Load ${Math.floor(round / 2)},rear,${round % 2 === 0 ? 'left' : 'right'},${600 + round}`,
+      ]),
+    ).flat();
+    const once = [...new Map(lines.map((line) => [line.slice(0, line.lastIndexOf(',')), line])).values()];
+    return { table: ['rig,load case,axle,wheel,load kg', ...once].join('\n'), rigs };
+  }
+  const digestOf = async (table: string) => {
+    const told = (await sendTable(server.app, '/import/loads', table)).at(-1) as unknown as Extract<
+      LoadsEvent,
+      { done: unknown }
+    >;
+    return told.done;
+  };
+  const weighed = async (rigs: readonly Rig[]) => {
+    const [rows] = await server.pool.query<RowDataPacket[]>(
+      'SELECT rig_id, COUNT(*) many, SUM(load_kg) kg FROM case_weights WHERE rig_id IN (?) GROUP BY rig_id',
+      [rigs.map(({ id }) => id)],
+    );
+    return new Set(rows.map(({ many, kg }) => `${many} ${kg}`));
+  };
+
+  it.each([1, 2, 4])('is taken in once where its server is killed at step %i', async (steps) => {
+    const { table, rigs } = await machines();
+    const { counts, digest } = await digestOf(table);
+    expect(counts.add).toBeGreaterThan(4_000);
+    const path = `/import/loads?apply=${digest}&as=${randomUUID()}`;
+    const { app, killed } = killedAfter(steps);
+    const first = sendTable(app, path, table);
+    await until(killed);
+    await letLapse(path.slice(-36));
+    const told = await sendTable(server.app, path, table);
+    expect(told.at(-1)).toMatchObject({ done: { applied: true, counts, rigs: MANY } });
+    expect((await first).at(-1)).toEqual(told.at(-1));
+    // Each machine has the same, once.
+    expect((await weighed(rigs)).size).toBe(1);
+    // The same name once more is the same import; another table is another.
+    expect((await sendTable(server.app, path, table)).at(-1)).toEqual(told.at(-1));
+    const other = await request(server.app).post(`/api/v1${path}`).set('content-type', 'text/csv').send(`${table}\n`);
+    expect(other.body.fields).toMatchObject([{ path: '/as', code: 'otherImport' }]);
+    expect((await digestOf(table)).counts).toMatchObject({ add: 0, change: 0, same: counts.add + counts.change });
+  });
+
+  it('says what it could not do any more, where a machine was put away meanwhile', async () => {
+    const { table, rigs } = await machines();
+    const { counts, digest } = await digestOf(table);
+    const path = `/import/loads?apply=${digest}&as=${randomUUID()}`;
+    const { app, killed } = killedAfter(1);
+    const first = sendTable(app, path, table);
+    await until(killed);
+    await request(server.app)
+      .delete(`/api/v1/rigs/${rigs.at(-1)!.id}?revision=1`)
+      .expect(204);
+    await letLapse(path.slice(-36));
+    await sendTable(server.app, path, table);
+    const lost = (counts.add + counts.change) / MANY;
+    expect((await first).at(-1)).toMatchObject({ done: { counts: { refuse: lost }, rigs: MANY - 1 } });
+  });
+});
+
+describe('a file of rows', () => {
+  const file = () => {
+    const rigs = Array.from({ length: 60 }, () => aRig({ name: 'Dunnock' }));
+    const tests = rigs.flatMap(({ id }) => Array.from({ length: 20 }, () => aTest(id)));
+    return { format: 'dunlinmoss', version: 3, gauges: [], tools: [], rigs, outings: [], tests };
+  };
+  const send = (app: TestServer['app'], as: string, body: object) =>
+    request(app).post(`/api/v1/import?as=${as}`).send(body);
+
+  it.each([0, 1, 2, 4])('is taken in once where its server is killed at step %i', async (steps) => {
+    const [whole, as] = [file(), randomUUID()];
+    const { app, killed } = killedAfter(steps);
+    const first = send(app, as, whole).then((answer) => answer);
+    await until(killed);
+    await letLapse(as);
+    const told = await send(server.app, as, whole).expect(200);
+    expect(told.body).toMatchObject({ applied: true, added: 60 + 1_200, alreadyThere: 0 });
+    expect((await first).body).toEqual(told.body);
+    const asked = await request(server.app).post('/api/v1/import?preview=true').send(whole).expect(200);
+    expect(asked.body).toMatchObject({ added: 0, alreadyThere: 60 + 1_200 });
+    // Under another name it is asked anew.
+    expect((await send(server.app, randomUUID(), whole).expect(200)).body.added).toBe(0);
+  });
+
+  it('is refused whole where one of its rows points nowhere, however far back', async () => {
+    const whole = file();
+    const lost = aTest(randomUUID());
+    const refused = await send(server.app, randomUUID(), { ...whole, tests: [...whole.tests, lost] }).expect(400);
+    expect(refused.body.code).toBe('missingReference');
+    expect((await rigsOf()).filter(({ id }) => whole.rigs.some((rig) => rig.id === id))).toEqual([]);
+  });
+
+  it('goes on where it was cut off while it was being kept', async () => {
+    const whole = { ...file(), rigs: Array.from({ length: 1_200 }, () => aRig({ name: 'Linnet' })), tests: [] };
+    const as = randomUUID();
+    const bytes = Buffer.from(JSON.stringify(whole));
+    expect(bytes.length).toBeGreaterThan(PART_BYTES);
+    const { ownerId } = server.config;
+    const of = createHash('sha256').update(bytes).digest('hex');
+    const job = await beginJob(server.pool, { ownerId, id: as, kind: 'rows', asked: { of }, mark: null });
+    await addPart(server.pool, job, bytes.subarray(0, PART_BYTES), PART_BYTES, null);
+    expect((await send(server.app, as, whole).expect(200)).body.added).toBe(1_200);
+  });
+});
+
+describe('everything as one file', () => {
+  it('is begun anew where the server that put it together was killed, and is whole', async () => {
+    const owner = randomUUID();
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [owner]);
+    const app = server.as(owner);
+    // Large ones that don't get smaller in an archive.
+    const plain = aPhoto();
+    for (let index = 0; index < 4; index += 1) {
+      const scan = randomBytes(700_000).map((byte) => Math.min(byte, 0xfe));
+      const photo = Buffer.concat([plain.subarray(0, -2), scan, plain.subarray(-2)]);
+      await request(app)
+        .put(`/api/v1/photos/${randomUUID()}`)
+        .set('content-type', 'image/jpeg')
+        .send(photo)
+        .expect(204);
+    }
+    const fileAt = async (id: string): Promise<Buffer> => {
+      await until(async () => (await request(app).get(`/api/v1/imports/${id}`).expect(200)).body.state === 'done');
+      return (await request(app).get(`/api/v1/archives/${id}`).responseType('blob').expect(200)).body;
+    };
+    const [id, other] = [randomUUID(), randomUUID()];
+    const { runner, killed } = killedAfter(2);
+    const job = await beginJob(server.pool, { ownerId: owner, id, kind: 'out', asked: null, mark: null });
+    await endComing(server.pool, job, { state: 'working', mark: null, told: null });
+    runner.wake(job);
+    await until(killed);
+    await request(app).get(`/api/v1/archives/${id}`).expect(404);
+    await letLapse(id);
+    await request(app).put(`/api/v1/archives/${id}`).expect(202);
+    const file = await fileAt(id);
+    expect(file.length).toBeGreaterThan(2 * PART_BYTES);
+    await request(app).put(`/api/v1/archives/${other}`).expect(202);
+    expect(file.equals(await fileAt(other))).toBe(true);
+    // An hour later it is gone.
+    await server.pool.query('UPDATE jobs SET touched_at = NOW(3) - INTERVAL 61 MINUTE WHERE id = ?', [id]);
+    await forgetOldJobs(server.pool);
+    await request(app).get(`/api/v1/archives/${id}`).expect(404);
+    await request(app).head(`/api/v1/archives/${other}`).expect(200);
   });
 });
 

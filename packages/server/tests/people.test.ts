@@ -552,6 +552,7 @@ const TABLE: Readonly<Record<string, 'nobody' | 'person' | Role>> = {
   'DELETE /crews/{crew}/invitations/{id}': 'lead',
   'DELETE /rigs/{id}/log': 'lead',
   'POST /archive': 'lead',
+  'PUT /archives/{id}': 'viewer',
   'PUT /log-keeping': 'lead',
   'POST /import': 'lead',
   'POST /import/loads': 'lead',

@@ -2,7 +2,17 @@ import type { LoadsEvent, LogEvent } from '@dunlinmoss/contract';
 import { ReadableStream, TextDecoderStream } from 'node:stream/web';
 import { TextEncoder } from 'node:util';
 
-import { ImportFailed, importFile, importLoads, importLog, LEFT, type ImportFailure } from './imports';
+import {
+  ImportFailed,
+  importFile,
+  importLoads,
+  importLog,
+  LEFT,
+  previewFile,
+  previewLoads,
+  putTogether,
+  type ImportFailure,
+} from './imports';
 
 const signal = new AbortController().signal;
 // The browser of these tests does not have it.
@@ -27,28 +37,28 @@ const failureOf = async (work: Promise<unknown>): Promise<ImportFailure> => {
 };
 const problem = { type: 'x', title: 'Some fields are not as expected', status: 400, code: 'invalid', fields: [] };
 
-describe('importFile', () => {
+describe('previewFile', () => {
   it('gives what the server says it would do', async () => {
     const outcome = { applied: false, added: 1, alreadyThere: 0, rows: [] };
     answers(200, outcome);
-    expect(await importFile(text('{}'), true, signal)).toEqual(outcome);
+    expect(await previewFile(text('{}'), signal)).toEqual(outcome);
   });
 
   it('tells a file that is none, a refusal, and a server that is away apart', async () => {
     answers(400, problem);
-    expect(await failureOf(importFile(text('{ "format": '), true, signal))).toEqual({ code: 'notJson' });
-    expect(await failureOf(importFile(text('{}'), true, signal))).toMatchObject({ code: 'refused', problem });
+    expect(await failureOf(previewFile(text('{ "format": '), signal))).toEqual({ code: 'notJson' });
+    expect(await failureOf(previewFile(text('{}'), signal))).toMatchObject({ code: 'refused', problem });
     answers(503, { ...problem, status: 503, code: 'databaseAway' });
-    expect(await failureOf(importFile(text('{}'), false, signal))).toEqual({ code: 'away' });
+    expect(await failureOf(previewFile(text('{}'), signal))).toEqual({ code: 'away' });
     globalThis.fetch = (async () => {
       throw new TypeError('no network');
     }) as never;
-    expect(await failureOf(importFile(text('{}'), false, signal))).toEqual({ code: 'away' });
-    expect(await failureOf(importFile(text('{}'), false, AbortSignal.abort()))).toEqual({ code: 'cancelled' });
+    expect(await failureOf(previewFile(text('{}'), signal))).toEqual({ code: 'away' });
+    expect(await failureOf(previewFile(text('{}'), AbortSignal.abort()))).toEqual({ code: 'cancelled' });
   });
 });
 
-describe('importLoads', () => {
+describe('previewLoads', () => {
   it('hands over each event as it comes, wherever the network cuts them', async () => {
     answers(200, undefined, [
       '{"progress":0,',
@@ -56,12 +66,12 @@ describe('importLoads', () => {
       'ress":2,"total":2}\n{"problem":{"code":"empty"}}\n',
     ]);
     const events: LoadsEvent[] = [];
-    await importLoads(text(''), undefined, signal, (event) => events.push(event));
+    await previewLoads(text(''), signal, (event) => events.push(event));
     expect(events).toEqual([{ progress: 0, total: 2 }, { progress: 2, total: 2 }, { problem: { code: 'empty' } }]);
   });
 });
 
-describe('importLog', () => {
+describe('what is long', () => {
   /** What a server was asked, each with its answer: a status, lines, or a broken line. */
   type Answer = number | object | readonly object[] | 'broken';
   function server(answers: readonly Answer[]): { readonly asked: string[] } {
@@ -93,7 +103,11 @@ describe('importLog', () => {
     const events: LogEvent[] = [];
     let waits = 0;
     const wait = (): void => void (waits += 1);
-    const failure = await importLog('R', file, abort.signal, (event) => events.push(event), wait).then(
+    const failure = await importLog('R', file, {
+      signal: abort.signal,
+      onEvent: (event) => events.push(event),
+      onWaiting: wait,
+    }).then(
       () => null,
       (error: ImportFailed) => error.failure,
     );
@@ -183,5 +197,85 @@ describe('importLog', () => {
       globalThis.fetch as never as (a: string, b: RequestInit) => unknown,
     ) as never;
     expect((await run()).failure).toMatchObject({ code: 'refused' });
+  });
+
+  it('a table of loads is sent whole each time, under one name, and its end is told once', async () => {
+    const sum = { applied: true, counts: { add: 2 }, newCases: 0, rigs: 1, digest: 'D' };
+    const { asked } = server([
+      404,
+      'broken',
+      { ...coming(10), state: 'working' },
+      [{ progress: 1, total: 2 }],
+      404,
+      [{ done: sum }],
+    ]);
+    const events: LoadsEvent[] = [];
+    const onEvent = (event: LoadsEvent): void => void events.push(event);
+    let waits = 0;
+    await importLoads(file, 'D', { signal, onEvent, onWaiting: () => void (waits += 1) });
+    const sent = 'POST /import/loads?apply=D&as=NAME 10';
+    expect(asked).toEqual(['GET /imports/NAME', sent, 'GET /imports/NAME', sent, 'GET /imports/NAME', sent]);
+    expect(waits).toBe(2);
+    expect(events).toEqual([{ progress: 1, total: 2 }, { done: sum }]);
+  });
+
+  it('a file of rows is sent again where its answer was lost, and tells what it came to', async () => {
+    const outcome = { applied: true, added: 3, alreadyThere: 0, rows: [] };
+    const { asked } = server([404, 'broken', { ...coming(10), state: 'working' }, outcome]);
+    let waits = 0;
+    expect(await importFile(file, signal, () => void (waits += 1))).toEqual(outcome);
+    expect(asked.filter((one) => one.startsWith('POST'))).toEqual(Array(2).fill('POST /import?as=NAME 10'));
+    expect(waits).toBe(1);
+  });
+
+  describe('everything as one file', () => {
+    const out = (state: string, bytes: number) => ({ kind: 'out', state, bytes, told: null });
+    const go = () => {
+      const written: number[] = [];
+      let waits = 0;
+      const hands = {
+        signal,
+        onEvent: (event: { readonly written: number }) => void written.push(event.written),
+        onWaiting: () => void (waits += 1),
+      };
+      return putTogether(hands).then(
+        (whole) => ({ whole, written, waits, failure: null }),
+        (error: ImportFailed) => ({ whole: null, written, waits, failure: error.failure }),
+      );
+    };
+
+    it('is asked for until it is there, across a line that breaks, under one name', async () => {
+      const { asked } = server([
+        'broken',
+        out('working', 0),
+        out('working', 5),
+        503,
+        out('working', 7),
+        out('working', 8),
+        out('done', 9),
+      ]);
+      const { whole, written, waits } = await go();
+      expect(whole).toMatchObject({ bytes: 9 });
+      expect(whole!.path).toMatch(/^\/archives\/[0-9a-f-]{36}$/);
+      expect(written).toEqual([5, 8]);
+      expect(waits).toBe(2);
+      const [put, get] = ['PUT /archives/NAME', 'GET /imports/NAME'];
+      expect(asked).toEqual([put, put, get, get, put, get, get]);
+    });
+
+    it('is begun anew where it was forgotten, and given up where it came to nothing or is refused', async () => {
+      const { asked } = server([out('working', 0), 404, out('working', 0), out('done', 4)]);
+      expect((await go()).whole).toMatchObject({ bytes: 4 });
+      expect(asked.filter((one) => one.startsWith('PUT'))).toHaveLength(2);
+      server([out('working', 0), out('refused', 0)]);
+      expect((await go()).failure).toEqual({ code: 'failed' });
+      server([409]);
+      globalThis.fetch = (async () => ({
+        ok: false,
+        status: 409,
+        json: async () => ({ ...problem, status: 409 }),
+      })) as never;
+      expect((await go()).failure).toMatchObject({ code: 'refused' });
+    });
   });
 });

@@ -13,6 +13,7 @@ import { v5 as uuidFrom } from 'uuid';
 
 import { apiHere } from '../settings/who';
 import { reachStore } from './client';
+import { newId } from './newId';
 
 /** What an import came to, when it came to nothing. */
 export type ImportFailure =
@@ -21,6 +22,8 @@ export type ImportFailure =
   /** It was to be stopped when all of it had come. */
   | { readonly code: 'underWay' }
   | { readonly code: 'notJson' }
+  /** It came to nothing at the server, which is not said to be the person's fault. */
+  | { readonly code: 'failed' }
   | { readonly code: 'refused'; readonly problem: Problem };
 
 /** Thrown by the imports below; caught by the screen that asked. */
@@ -46,47 +49,77 @@ async function send(path: string, type: string, body: Blob, signal: AbortSignal)
   }
 }
 
-/** Imports a file of rigs and all else, or only reports what that would do (a dry run). */
-export async function importFile(file: Blob, preview: boolean, signal: AbortSignal): Promise<ImportOutcome> {
+async function parsed(file: Blob): Promise<void> {
   try {
     JSON.parse(await file.text());
   } catch {
     throw new ImportFailed({ code: 'notJson' });
   }
-  const response = await send(`/import${preview ? '?preview=true' : ''}`, 'application/json', file, signal);
-  return importOutcome.parse(await response.json());
 }
 
-/**
- * Imports a table of loads, or, without a digest, only reports what that would do (a dry run). Each event is handed over as it
- * comes. To cancel is to abort: the server then takes back what it had begun.
- */
-export async function importLoads(
+/** Says what an import of a file of rigs and all else would do (a dry run). */
+export async function previewFile(file: Blob, signal: AbortSignal): Promise<ImportOutcome> {
+  await parsed(file);
+  return importOutcome.parse(await (await send('/import?preview=true', 'application/json', file, signal)).json());
+}
+
+/** Imports a file of rigs and all else; see `importLong`. */
+export async function importFile(file: File, signal: AbortSignal, onWaiting: () => void): Promise<ImportOutcome> {
+  let outcome: ImportOutcome | undefined;
+  await importLong({
+    path: '/import',
+    whole: true,
+    type: 'application/json',
+    file,
+    signal,
+    onWaiting,
+    read: async (response) => {
+      outcome = importOutcome.parse(await response.json().catch(() => brokenOff(signal)));
+      return true;
+    },
+  });
+  return outcome!;
+}
+
+/** Says what an import of a table of loads would do (a dry run). Each event is handed over as it comes. */
+export async function previewLoads(
   file: Blob,
-  digest: string | undefined,
   signal: AbortSignal,
   onEvent: (event: LoadsEvent) => void,
 ): Promise<void> {
-  const path = digest === undefined ? '/import/loads' : `/import/loads?apply=${digest}`;
-  await eachLine(await send(path, 'text/csv', file, signal), signal, onEvent);
+  await eachLine(await send('/import/loads', 'text/csv', file, signal), signal, onEvent);
 }
 
+/** Imports a table of loads as it was shown: that by its digest. Each event is handed over as it comes; see `importLong`. */
+export const importLoads = (file: File, digest: string, { onEvent, ...hands }: Hands<LoadsEvent>): Promise<void> =>
+  importLong({
+    path: `/import/loads?apply=${digest}`,
+    whole: true,
+    type: 'text/csv',
+    file,
+    ...hands,
+    read: eachOf(onEvent, hands.signal),
+  });
+
 /** Has a rig's log read in from a table. Each event is handed over as it comes; see `importLong`. */
-export const importLog = (
-  rigId: string,
-  file: File,
-  signal: AbortSignal,
-  onEvent: (event: LogEvent) => void,
-  onWaiting: () => void,
-): Promise<void> => importLong({ path: `/import/log/${rigId}`, type: 'text/csv', file, signal, onEvent, onWaiting });
+export const importLog = (rigId: string, file: File, { onEvent, ...hands }: Hands<LogEvent>): Promise<void> =>
+  importLong({
+    path: `/import/log/${rigId}`,
+    type: 'text/csv',
+    file,
+    ...hands,
+    read: eachOf(onEvent, hands.signal),
+  });
 
 /** Has an archive of everything read in. Each event is handed over as it comes; see `importLong`. */
-export const importArchive = (
-  file: File,
-  signal: AbortSignal,
-  onEvent: (event: ArchiveEvent) => void,
-  onWaiting: () => void,
-): Promise<void> => importLong({ path: '/archive', type: 'application/zip', file, signal, onEvent, onWaiting });
+export const importArchive = (file: File, { onEvent, ...hands }: Hands<ArchiveEvent>): Promise<void> =>
+  importLong({
+    path: '/archive',
+    type: 'application/zip',
+    file,
+    ...hands,
+    read: eachOf(onEvent, hands.signal),
+  });
 
 /** Names of imports are made in it. Any, as long as it stays. */
 const NAMES = '0192f000-0000-7000-8000-00000000a5e0';
@@ -94,15 +127,25 @@ const NAMES = '0192f000-0000-7000-8000-00000000a5e0';
 export const LEFT = 'left';
 /** So long it is waited before the server is tried again, ms; the last again and again. */
 const AGAIN_MS = [1_000, 2_000, 4_000];
+/** How often it is asked how far a file is, ms. */
+const LOOK_MS = 300;
 
-interface LongImport<Event> {
-  readonly path: string;
-  readonly type: string;
-  readonly file: File;
+/** What a screen hands in. */
+interface Hands<Event> {
   readonly signal: AbortSignal;
   readonly onEvent: (event: Event) => void;
   /** The server is away: it is gone on with by itself once it is back. */
   readonly onWaiting: () => void;
+}
+
+interface LongImport extends Pick<Hands<never>, 'signal' | 'onWaiting'> {
+  readonly path: string;
+  /** All of it is sent each time: it is not so long. */
+  readonly whole?: true;
+  readonly type: string;
+  readonly file: File;
+  /** Reads an answer. Whether that was the end. */
+  readonly read: (response: Response) => Promise<boolean>;
 }
 
 /**
@@ -110,10 +153,10 @@ interface LongImport<Event> {
  * from what has come; so does the same file when it is chosen again, also after a reload. To cancel is to abort: nothing
  * of it stays, unless all of it has come by then.
  */
-async function importLong<Event extends object>(parts: LongImport<Event>): Promise<void> {
-  const { path, type, file, signal, onEvent, onWaiting } = parts;
+async function importLong({ path, whole, type, file, signal, onWaiting, read }: LongImport): Promise<void> {
   const name = uuidFrom(`${path} ${file.name} ${file.size} ${file.lastModified}`, NAMES);
   const own = `/imports/${name}`;
+  const address = `${path}${path.includes('?') ? '&' : '?'}as=${name}`;
   let isFirst = true;
   for (let failed = 0; ;) {
     try {
@@ -127,13 +170,10 @@ async function importLong<Event extends object>(parts: LongImport<Event>): Promi
       const come = state?.bytes ?? 0;
       const rest = state === null || state.state === 'coming' ? file.slice(come) : new Blob([]);
       const from = state?.state === 'coming' ? come : 0;
-      let ended = false;
-      await eachLine<Event>(await send(`${path}?as=${name}&from=${from}`, type, rest, signal), signal, (event) => {
-        if (isAway(event)) return;
-        ended ||= 'done' in event || 'problem' in event;
-        onEvent(event);
-      });
-      if (ended) return;
+      const answer = whole
+        ? await send(address, type, file, signal)
+        : await send(`${address}&from=${from}`, type, rest, signal);
+      if (await read(answer)) return;
       failed = 0;
     } catch (error) {
       if (!(error instanceof ImportFailed)) throw error;
@@ -144,6 +184,56 @@ async function importLong<Event extends object>(parts: LongImport<Event>): Promi
     onWaiting();
     await pause(AGAIN_MS[Math.min(failed, AGAIN_MS.length - 1)]!, signal);
     failed += 1;
+  }
+}
+
+/** Reads an answer of one value a line. That the server's own store was away is no end. */
+const eachOf =
+  <Event extends object>(onEvent: (event: Event) => void, signal: AbortSignal): LongImport['read'] =>
+  async (response) => {
+    let ended = false;
+    await eachLine<Event>(response, signal, (event) => {
+      if (isAway(event)) return;
+      ended ||= 'done' in event || 'problem' in event;
+      onEvent(event);
+    });
+    return ended;
+  };
+
+/** Has everything put together as one file at the server. Where it lies then, and how large it is, bytes. */
+export async function putTogether({
+  signal,
+  onEvent,
+  onWaiting,
+}: Hands<{ readonly written: number }>): Promise<{ readonly path: string; readonly bytes: number }> {
+  let id = newId();
+  let isBegun = false;
+  for (let failed = 0; ;) {
+    try {
+      if (!isBegun) {
+        const begun = await ask(`/archives/${id}`, { method: 'PUT', signal });
+        if (!begun.ok) throw new ImportFailed({ code: 'refused', problem: problem.parse(await begun.json()) });
+        isBegun = true;
+      }
+      const state = await importStateOf(`/imports/${id}`, signal);
+      if (state?.state === 'refused') throw new ImportFailed({ code: 'failed' });
+      // Forgotten: it is begun anew.
+      if (state === null) {
+        id = newId();
+        throw new ImportFailed({ code: 'away' });
+      }
+      if (state.state === 'done') return { path: `/archives/${id}`, bytes: state.bytes };
+      onEvent({ written: state.bytes });
+      failed = 0;
+      await pause(LOOK_MS, signal);
+    } catch (error) {
+      if (!(error instanceof ImportFailed) || error.failure.code !== 'away') throw error;
+      isBegun = false;
+      onWaiting();
+      await pause(AGAIN_MS[Math.min(failed, AGAIN_MS.length - 1)]!, signal);
+      failed += 1;
+    }
+    if (signal.aborted) throw new ImportFailed({ code: 'cancelled' });
   }
 }
 
@@ -200,6 +290,11 @@ async function eachLine<Event>(
       for (const line of lines) onEvent(JSON.parse(line) as Event);
     }
   } catch {
-    throw new ImportFailed({ code: signal.aborted ? 'cancelled' : 'away' });
+    brokenOff(signal);
   }
+}
+
+/** The line broke in the middle of an answer, or it is not wanted any more. */
+function brokenOff(signal: AbortSignal): never {
+  throw new ImportFailed({ code: signal.aborted ? 'cancelled' : 'away' });
 }

@@ -1,7 +1,16 @@
 import { RESOURCE_NAMES, type ArchiveCounts, type LoadsOutcome } from '@dunlinmoss/contract';
 
 import { FIRST_UNITS, type Units } from '../settings/preferences';
-import { archiveDoneText, archiveProblemText, failureText, lineText, rowText, tableProblemText } from './imports';
+import {
+  archiveDoneText,
+  archiveProblemText,
+  failureText,
+  fileSizeText,
+  lineText,
+  loadsDoneText,
+  rowText,
+  tableProblemText,
+} from './imports';
 
 const units: Units = FIRST_UNITS;
 const plain = (text: string): string => text.replace(/\u00a0/g, ' ');
@@ -105,4 +114,26 @@ describe('what an archive came to', () => {
   ])('%j is explained', (problem, text) =>
     expect(archiveProblemText(problem).replace("can't", 'can’t')).toContain(text),
   );
+});
+
+describe('what a table of loads came to', () => {
+  it('says what was left out of it', () => {
+    const counts = { add: 1_200, change: 34, same: 5, leave: 1, refuse: 0 };
+    expect(loadsDoneText(counts)).toBe('1,234 loads are taken in.');
+    expect(loadsDoneText({ ...counts, refuse: 2 })).toMatch(/^1,234 loads are taken in\. 2 lines were left out/);
+  });
+});
+
+describe('how large a file is', () => {
+  it('is told as people say it', () => {
+    expect([0, 400, 11_748, 999_499, 1_000_000, 12_345_678, 2_000_000_000].map(fileSizeText)).toEqual([
+      '1\u00a0kB',
+      '1\u00a0kB',
+      '12\u00a0kB',
+      '999\u00a0kB',
+      '1\u00a0MB',
+      '12.3\u00a0MB',
+      '2,000\u00a0MB',
+    ]);
+  });
 });

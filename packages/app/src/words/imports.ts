@@ -6,6 +6,7 @@ import type {
   FieldProblem,
   ImportOutcome,
   LoadsAction,
+  LoadsCounts,
   LoadsLineProblem,
   LoadsOutcome,
 } from '@dunlinmoss/contract';
@@ -49,6 +50,27 @@ export function rowText({ kind, name, action }: ImportOutcome['rows'][number]): 
 export const IMPORT_WAITS =
   'The store can’t be reached just now. It goes on where it stopped as soon as it is back; keep this page open, or choose the same file again later.';
 
+/** How large a file is, for people. */
+export const fileSizeText = (bytes: number): string =>
+  bytes < 1_000_000
+    ? `${Math.max(1, Math.round(bytes / 1000))}\u00a0kB`
+    : `${(bytes / 1_000_000).toLocaleString('en', { maximumFractionDigits: 1 })}\u00a0MB`;
+
+/** How far the file with everything in it is. */
+export const puttingTogetherText = (bytes: number): string =>
+  bytes === 0 ? 'Putting everything together' : `Putting everything together: ${fileSizeText(bytes)}`;
+export const OUT_WAITS = 'The store can’t be reached just now. It goes on as soon as it is back.';
+export const OUT_STOPPED = 'Stopped. Nothing was saved.';
+export const OUT_FAILED = 'The file could not be put together. Try again; what is kept here is as it was.';
+
+/** What a table of loads came to. */
+export function loadsDoneText({ add, change, refuse }: LoadsCounts): string {
+  const taken = `${(add + change).toLocaleString('en')} loads are taken in.`;
+  if (refuse === 0) return taken;
+  const lost = refuse === 1 ? 'One line was' : `${refuse.toLocaleString('en')} lines were`;
+  return `${taken} ${lost} left out: the machine was changed or put away meanwhile. Choose the file again to see which.`;
+}
+
 /** Why nothing came of an import. */
 export function failureText(failure: ImportFailure, units: Units): string {
   switch (failure.code) {
@@ -58,6 +80,8 @@ export function failureText(failure: ImportFailure, units: Units): string {
       return 'Stopped. Nothing was taken in.';
     case 'underWay':
       return 'Too late to stop: all of it had come, and it is being taken in. What it adds can be deleted again.';
+    case 'failed':
+      return 'Something went wrong. Choose the file again.';
     case 'notJson':
       return 'This file is not readable. Expected a .json that this application saved, or a .csv of loads.';
     case 'refused': {

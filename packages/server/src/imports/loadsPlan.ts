@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+
 import type { LoadsCounts, LoadsFileProblem, LoadsLineProblem, LoadsOutcome } from '@dunlinmoss/contract';
 import {
   decimalSignOf,
@@ -47,10 +49,16 @@ interface FileLine {
   readonly cells: readonly string[];
 }
 
+/** A table as it was read. */
+interface LoadsTable {
+  readonly columns: LoadsColumns;
+  readonly lines: readonly FileLine[];
+  /** What parts the figures of all its loads. */
+  readonly decimal: ReturnType<typeof decimalSignOf>;
+}
+
 /** The cells of a table, whatever parts them: commas, semicolons or tabs, with or without a byte-order mark. */
-export function readTable(
-  text: string,
-): { readonly columns: LoadsColumns; readonly lines: readonly FileLine[] } | LoadsFileProblem {
+export function readTable(text: string): LoadsTable | LoadsFileProblem {
   const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: false });
   const filled = data
     .map((cells, index) => ({ line: index + 1, cells }))
@@ -58,23 +66,47 @@ export function readTable(
   const [header, ...lines] = filled;
   if (!header || lines.length === 0) return { code: 'empty' };
   const columns = loadsColumns(header.cells);
-  return 'code' in columns ? columns : { columns, lines };
+  if ('code' in columns) return columns;
+  return { columns, lines, decimal: decimalSignOf(eachLoadCell(lines, columns)) };
+}
+
+/** Some lines of a table, all that it has of some machines, which are named as they are there, in small letters. */
+interface LoadsBatch {
+  readonly lines: readonly FileLine[];
+  readonly named: ReadonlySet<string>;
+}
+
+/** A table in batches of so many lines, each with all that the table says of its machines. The same table gives the same ones. */
+export function inBatches({ columns, lines, decimal }: LoadsTable, linesAtLeast: number): LoadsBatch[] {
+  const byRig = new Map<string, FileLine[]>();
+  for (const line of lines) {
+    const read = readLoadsLine(line.cells, columns, decimal);
+    const name = typeof read === 'string' ? '' : read.rig.toLowerCase();
+    const own = byRig.get(name);
+    if (own) own.push(line);
+    else byRig.set(name, [line]);
+  }
+  const batches: { lines: FileLine[]; named: Set<string> }[] = [];
+  for (const [name, own] of byRig) {
+    const last = batches.at(-1);
+    const into = last && last.lines.length < linesAtLeast ? last : { lines: [], named: new Set<string>() };
+    if (into !== last) batches.push(into);
+    into.lines.push(...own);
+    into.named.add(name);
+  }
+  return batches;
 }
 
 /**
  * Works out what becomes of every line, against the rigs as they are. Writes nothing; load cases that would be made are
  * put among those of their rig so that later lines find them.
  */
-export function planLoads(
-  { columns, lines }: { readonly columns: LoadsColumns; readonly lines: readonly FileLine[] },
-  rigs: ReadonlyMap<string, WeighedRig>,
-): LoadsPlan {
+export function planLoads({ columns, lines, decimal }: LoadsTable, rigs: ReadonlyMap<string, WeighedRig>): LoadsPlan {
   const byName = new Map<string, WeighedRig | 'twice'>();
   for (const rig of rigs.values()) {
     const key = rig.name.toLowerCase();
     byName.set(key, byName.has(key) ? 'twice' : rig);
   }
-  const decimal = decimalSignOf(eachLoadCell(lines, columns));
   const seen = new Set<string>();
   const counts: Record<LoadsOutcome['action'], number> = { add: 0, change: 0, same: 0, leave: 0, refuse: 0 };
   const outcomes: LoadsOutcome[] = [];
@@ -140,6 +172,22 @@ export function planLoads(
     placed.weights.set(key, loadKg);
   }
   return { outcomes, counts, newCases, weights, rigIds: [...touched] };
+}
+
+/** What a plan comes to. */
+export const sumOf = ({ counts, newCases, rigIds }: LoadsPlan) => ({
+  counts,
+  newCases: newCases.length,
+  rigs: rigIds.length,
+});
+
+/** What would be done, so that just that is done. */
+export function digestOf({ outcomes }: LoadsPlan): string {
+  const hash = createHash('sha256');
+  for (const { line, action, loadKg, beforeKg, problem } of outcomes) {
+    hash.update(`${line} ${action} ${loadKg} ${beforeKg ?? ''} ${problem ?? ''}\n`);
+  }
+  return hash.digest('hex');
 }
 
 function* eachLoadCell(lines: readonly FileLine[], columns: LoadsColumns): Generator<string> {

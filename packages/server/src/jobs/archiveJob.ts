@@ -1,11 +1,10 @@
 import type { ArchiveCounts, ArchiveEvent } from '@dunlinmoss/contract';
 import { ARCHIVE_PARTS, type ArchivedReading } from '@dunlinmoss/contract/api';
-import type { Pool } from 'mysql2/promise';
 
 import { checkArchive } from '../archive/check';
 import { ArchiveRefused, readArchive, type ArchiveBatch } from '../archive/read';
 import type { Connection } from '../db/pool';
-import { partOf, type Job } from '../repositories/jobs';
+import type { Job } from '../repositories/jobs';
 import { summarise } from '../repositories/logSummary';
 import { addNumbered, numberedReading } from '../repositories/monitorLog';
 import { keepPhoto } from '../repositories/photos';
@@ -13,10 +12,8 @@ import type { Repositories } from '../repositories/repositories';
 import type { Repository } from '../repositories/versioned';
 import type { PhotoStore } from '../store/photoStore';
 import { piecesOf, widened, type Span } from './logJob';
+import { bytesOf } from './parts';
 import type { Work } from './runner';
-
-/** It lies in parts of this size, but the last, bytes. */
-export const PART_BYTES = 1_000_000;
 
 /** How far it has come: looked through, so many lines of a part taken in, so many pieces of its logs' summaries made. */
 interface ArchiveMark {
@@ -38,24 +35,6 @@ export const ARCHIVE_BEGIN: ArchiveMark = {
   spans: {},
   summed: 0,
 };
-
-/** The bytes of what came in parts, from one place up to another. */
-function bytesOf(pool: Pool, job: Job): (start: number, end: number) => AsyncGenerator<Buffer> {
-  // A directory is read in many small pieces.
-  let last: { readonly part: number; readonly bytes: Buffer } | undefined;
-  return async function* bytes(start, end) {
-    for (let at = start; at < end;) {
-      const part = Math.floor(at / PART_BYTES);
-      const own = last?.part === part ? last.bytes : await partOf(pool, job, part);
-      last = { part, bytes: own };
-      const from = at - part * PART_BYTES;
-      const piece = own.subarray(from, Math.min(own.length, from + end - at));
-      if (piece.length === 0) return;
-      yield piece;
-      at += piece.length;
-    }
-  };
-}
 
 const groupsOf = (readings: readonly ArchivedReading[]): ArchivedReading[][] => {
   const groups = new Map<string, ArchivedReading[]>();

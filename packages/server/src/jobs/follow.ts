@@ -5,7 +5,8 @@ import type { Pool } from 'mysql2/promise';
 import { isPassing } from '../db/pool';
 import { findJob } from '../repositories/jobs';
 
-/** How often it is looked how far a job has come, ms. */
+/** How often it is looked how far a job has come, ms: soon at first, as it may be short. */
+const FIRST_LOOK_MS = 20;
 const LOOK_MS = 150;
 
 /**
@@ -20,6 +21,7 @@ export async function followJob(
   isLeft: () => boolean,
 ): Promise<void> {
   let before = '';
+  let pause = FIRST_LOOK_MS;
   while (!isLeft()) {
     const job = await findJob(pool, ownerId, id).catch((error: unknown) => {
       if (isPassing(error)) return 'away' as const;
@@ -32,6 +34,7 @@ export async function followJob(
       before = text;
       if (job.state === 'done' || job.state === 'refused') return;
     }
-    await sleep(LOOK_MS);
+    await sleep(pause);
+    pause = Math.min(LOOK_MS, pause * 2);
   }
 }

@@ -1,23 +1,33 @@
 import type { Pool } from 'mysql2/promise';
 import type { Logger } from 'pino';
 
+import type { JobKind } from '../repositories/jobs';
 import { createRepositories } from '../repositories/repositories';
 import type { PhotoStore } from '../store/photoStore';
 import { archiveWork } from './archiveJob';
+import { loadsWork } from './loadsJob';
 import { logWork } from './logJob';
-import { JobRunner } from './runner';
+import { outWork } from './outJob';
+import { rowsWork } from './rowsJob';
+import { JobRunner, type Work } from './runner';
+
+interface JobParts {
+  readonly pool: Pool;
+  readonly photos: PhotoStore;
+}
+
+/** How each kind of job is done. */
+export function worksOf({ pool, photos }: JobParts): Readonly<Record<JobKind, Work>> {
+  const repositories = createRepositories(pool);
+  return {
+    log: logWork,
+    loads: loadsWork,
+    rows: rowsWork(repositories),
+    archive: archiveWork({ repositories, store: photos }),
+    out: outWork({ repositories, store: photos }),
+  };
+}
 
 /** Who works on everything that takes long. */
-export const jobRunner = ({
-  pool,
-  log,
-  photos,
-}: {
-  readonly pool: Pool;
-  readonly log: Logger;
-  readonly photos: PhotoStore;
-}): JobRunner =>
-  new JobRunner(pool, log, {
-    log: logWork,
-    archive: archiveWork({ repositories: createRepositories(pool), store: photos }),
-  });
+export const jobRunner = ({ log, ...parts }: JobParts & { readonly log: Logger }): JobRunner =>
+  new JobRunner(parts.pool, log, worksOf(parts));

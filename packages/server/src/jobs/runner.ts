@@ -15,6 +15,7 @@ import {
   takeJob,
   type Job,
   type JobKind,
+  type JobName,
   type JobState,
 } from '../repositories/jobs';
 
@@ -53,6 +54,8 @@ class Stopping extends Error {}
  */
 export class JobRunner {
   private readonly holder = randomUUID();
+  /** What came in here, in its order. */
+  private readonly ours: JobName[] = [];
   private atWork = 0;
   private stopped = false;
   private timer: NodeJS.Timeout | undefined;
@@ -65,19 +68,21 @@ export class JobRunner {
 
   /** Looks for what others left, from now on. */
   start(): void {
-    this.wake();
     this.timer = setInterval(() => this.wake(), LOOK_MS);
     this.timer.unref();
+    this.wake();
   }
 
   /** Lets go of what it is at after the step under way. */
   stop(): void {
     this.stopped = true;
     clearInterval(this.timer);
+    this.timer = undefined;
   }
 
-  /** There is something to do. */
-  wake(): void {
+  /** There is something to do: this, or, once it was started, whatever there is. */
+  wake(job?: JobName): void {
+    if (job) this.ours.push(job);
     if (this.stopped || this.atWork >= AT_ONCE) return;
     this.atWork += 1;
     void this.turn();
@@ -87,7 +92,10 @@ export class JobRunner {
     try {
       for (;;) {
         if (this.stopped) return;
-        const job = await takeJob(this.pool, this.holder);
+        const own = this.ours.shift();
+        if (!own && !this.timer) return;
+        const job = await takeJob(this.pool, this.holder, own);
+        if (!job && own) continue;
         if (!job) return;
         // There may be more.
         this.wake();
@@ -130,7 +138,8 @@ export class JobRunner {
     };
     try {
       await this.works[job.kind](job, hands);
-      await dropParts(this.pool, job);
+      // Of what is put together they are what was asked for.
+      if (job.kind !== 'out') await dropParts(this.pool, job);
     } catch (error) {
       if (error instanceof JobLost) return;
       if (error instanceof Stopping || isPassing(error)) {

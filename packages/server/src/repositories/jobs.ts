@@ -22,6 +22,8 @@ export interface Job {
   readonly told: unknown;
 }
 
+export type JobName = Pick<Job, 'ownerId' | 'id'>;
+
 /** Somebody else is at it, or it is no more. */
 export class JobLost extends Error {}
 
@@ -31,6 +33,8 @@ export const HELD_S = 20;
 const FORGOTTEN_DAYS = 3;
 /** What did not come any further for so long gives way to another import where there are too many, min. */
 const STANDS_STILL_MIN = 10;
+/** A file that was put together can be fetched for so long, min. */
+const KEPT_OUT_MIN = 60;
 const PARTS_AT_ONCE = 50;
 
 const jobOf = (row: RowDataPacket): Job => ({
@@ -119,6 +123,25 @@ export async function endComing(
   );
 }
 
+/** Keeps a part of what a job makes, with how much there is then. */
+export async function writePart(
+  connection: Connection,
+  { ownerId, id }: JobName,
+  { part, bytes, inAll }: { readonly part: number; readonly bytes: Buffer; readonly inAll: number },
+): Promise<void> {
+  await connection.query('UPDATE jobs SET bytes = ?, parts = ? WHERE owner_id = ? AND id = ?', [
+    inAll,
+    part + 1,
+    ownerId,
+    id,
+  ]);
+  // Tried again where nobody knows whether it was kept, it is the same.
+  await connection.query(
+    `INSERT INTO job_parts (owner_id, job_id, part, bytes) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE bytes = VALUES(bytes)`,
+    [ownerId, id, part, bytes],
+  );
+}
+
 export async function partOf(connection: Pool | Connection, job: Job, part: number): Promise<Buffer> {
   const [[row]] = await connection.query<RowDataPacket[]>(
     'SELECT bytes FROM job_parts WHERE owner_id = ? AND job_id = ? AND part = ?',
@@ -128,10 +151,12 @@ export async function partOf(connection: Pool | Connection, job: Job, part: numb
   return row.bytes;
 }
 
-/** Takes one of the jobs that nobody is at; null where there is none. */
-export async function takeJob(pool: Pool, holder: string): Promise<Job | null> {
+/** Takes a job that nobody is at: this one, or any; null where there is none. */
+export async function takeJob(pool: Pool, holder: string, only?: JobName): Promise<Job | null> {
   const free = `state = 'working' AND (held_until IS NULL OR held_until < NOW(3))`;
-  const [rows] = await pool.query<RowDataPacket[]>(`SELECT owner_id, id FROM jobs WHERE ${free} LIMIT 5`);
+  const [rows] = only
+    ? [[{ owner_id: only.ownerId, id: only.id }]]
+    : await pool.query<RowDataPacket[]>(`SELECT owner_id, id FROM jobs WHERE ${free} LIMIT 5`);
   for (const { owner_id, id } of rows) {
     const [taken] = await pool.query<ResultSetHeader>(
       `UPDATE jobs SET holder = ?, held_until = NOW(3) + INTERVAL ? SECOND WHERE owner_id = ? AND id = ? AND ${free}`,
@@ -143,7 +168,7 @@ export async function takeJob(pool: Pool, holder: string): Promise<Job | null> {
 }
 
 /** Says that somebody is still at it. */
-export const holdJob = (pool: Pool, { ownerId, id }: Job, holder: string): Promise<unknown> =>
+export const holdJob = (pool: Pool, { ownerId, id }: JobName, holder: string): Promise<unknown> =>
   pool.query('UPDATE jobs SET held_until = NOW(3) + INTERVAL ? SECOND WHERE owner_id = ? AND id = ? AND holder = ?', [
     HELD_S,
     ownerId,
@@ -152,7 +177,7 @@ export const holdJob = (pool: Pool, { ownerId, id }: Job, holder: string): Promi
   ]);
 
 /** Lets go of it, so that another may go on at once. */
-export const releaseJob = (pool: Pool, { ownerId, id }: Job, holder: string): Promise<unknown> =>
+export const releaseJob = (pool: Pool, { ownerId, id }: JobName, holder: string): Promise<unknown> =>
   pool.query(
     'UPDATE jobs SET holder = NULL, held_until = NULL WHERE owner_id = ? AND id = ? AND holder = ? AND state = ?',
     [ownerId, id, holder, 'working'],
@@ -161,7 +186,7 @@ export const releaseJob = (pool: Pool, { ownerId, id }: Job, holder: string): Pr
 /** How far a job has come: kept together with what was done for it, or not at all. Throws `JobLost` where it is another's. */
 export async function markJob(
   connection: Connection,
-  { ownerId, id }: Job,
+  { ownerId, id }: JobName,
   holder: string,
   { mark, told, state = 'working' }: { readonly mark: unknown; readonly told: unknown; readonly state?: JobState },
 ): Promise<void> {
@@ -174,7 +199,7 @@ export async function markJob(
 }
 
 /** Deletes the parts of a job, some at a time: they may be many. */
-export async function dropParts(pool: Pool, { ownerId, id }: Pick<Job, 'ownerId' | 'id'>): Promise<void> {
+export async function dropParts(pool: Pool, { ownerId, id }: JobName): Promise<void> {
   for (;;) {
     const [gone] = await pool.query<ResultSetHeader>(
       'DELETE FROM job_parts WHERE owner_id = ? AND job_id = ? LIMIT ?',
@@ -200,11 +225,22 @@ export async function forgetJob(pool: Pool, ownerId: string, id: string): Promis
   return true;
 }
 
+/** Makes room for a file that is put together: of the others of its space, only the newest that is finished stays. */
+export async function forgetEarlierFiles(pool: Pool, { ownerId, id: own }: JobName): Promise<void> {
+  const [finished] = await pool.query<RowDataPacket[]>(
+    `SELECT id FROM jobs WHERE owner_id = ? AND kind = 'out' AND state = 'done' AND id <> ?
+     ORDER BY made_at DESC, id`,
+    [ownerId, own],
+  );
+  for (const { id } of finished.slice(1)) await forgetJob(pool, ownerId, id);
+}
+
 /** Forgets jobs, of any space, that nobody came back to, and what ended ones still have lying about. */
 export async function forgetOldJobs(pool: Pool): Promise<void> {
   const [old] = await pool.query<RowDataPacket[]>(
-    `SELECT owner_id, id FROM jobs WHERE touched_at < NOW(3) - INTERVAL ? DAY AND state <> 'working'`,
-    [FORGOTTEN_DAYS],
+    `SELECT owner_id, id FROM jobs
+     WHERE state <> 'working' AND (touched_at < NOW(3) - INTERVAL ? DAY OR (kind = 'out' AND touched_at < NOW(3) - INTERVAL ? MINUTE))`,
+    [FORGOTTEN_DAYS, KEPT_OUT_MIN],
   );
   for (const { owner_id, id } of old) await forgetJob(pool, owner_id, id);
 }

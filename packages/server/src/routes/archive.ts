@@ -1,27 +1,29 @@
+import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
 import { ARCHIVE_PATH, ARCHIVE_TYPE } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
-import { writeArchive } from '../archive/write';
-import { ARCHIVE_BEGIN, PART_BYTES } from '../jobs/archiveJob';
+import { ARCHIVE_BEGIN } from '../jobs/archiveJob';
+import { bytesOf, inParts } from '../jobs/parts';
 import type { JobRunner } from '../jobs/runner';
 import { Refusal } from '../problems';
-import { addPart, endComing } from '../repositories/jobs';
-import type { Repositories } from '../repositories/repositories';
+import { addPart, endComing, findJob, forgetEarlierFiles } from '../repositories/jobs';
 import { onlyMediaType } from '../sameSite';
-import type { PhotoStore } from '../store/photoStore';
-import { beginImport, importing } from './imports';
+import { beginImport, idOf, importing, ownJob, stateOf } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
 /** The largest archive that is taken in, bytes. */
 const MOST_BYTES = 20_000_000_000;
-/** Archives under way at once: each holds a connection to the database for long. */
+/** Archives that come in at once. */
 const AT_ONCE = 2;
 
-/** `GET /archive`: everything kept as one file. `POST /archive`: takes such a file in. Both as a stream. */
-export function archiveRoutes(pool: Pool, repositories: Repositories, store: PhotoStore, runner: JobRunner): Router {
+/**
+ * `PUT /archives/:id` has everything put together as one file, and `GET` fetches it. `POST /archive` takes such a file in as a
+ * stream.
+ */
+export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
   const router = Router();
   let underWay = 0;
   const one = async (work: () => Promise<void>): Promise<void> => {
@@ -34,25 +36,40 @@ export function archiveRoutes(pool: Pool, repositories: Repositories, store: Pho
     }
   };
 
-  router.get(`/${ARCHIVE_PATH}`, (request, response) =>
-    one(async () => {
-      const connection = await pool.getConnection();
-      try {
-        // Everything of one moment, whatever is saved meanwhile.
-        await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
-        await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
-        response.type(ARCHIVE_TYPE).attachment('dunlinmoss.zip');
-        await pipeline(await writeArchive(connection, repositories, store, request.ownerId), response);
-        await connection.query('COMMIT');
-        connection.release();
-      } catch (error) {
-        // Half a file must not look like a whole one, and its connection is in the middle of something.
-        connection.destroy();
-        if (!response.headersSent && !response.destroyed) throw error;
-        response.destroy();
-      }
-    }),
-  );
+  router.put('/archives/:id', async (request, response) => {
+    const { ownerId } = request;
+    const id = idOf(request);
+    await forgetEarlierFiles(pool, { ownerId, id });
+    const job = await ownJob(pool, { ownerId, id, kind: 'out', asked: null, mark: null });
+    if (job.state === 'coming') await endComing(pool, job, { state: 'working', mark: null, told: null });
+    runner.wake(job);
+    response.status(202).json(stateOf((await findJob(pool, ownerId, job.id)) ?? job));
+  });
+
+  router.get('/archives/:id', async (request, response) => {
+    const job = await findJob(pool, request.ownerId, idOf(request));
+    if (job?.kind !== 'out' || job.state !== 'done') throw new Refusal('notFound');
+    const { bytes, id } = job;
+    const mark = `"${id}"`;
+    response.type(ARCHIVE_TYPE).attachment('dunlinmoss.zip').set({ 'Accept-Ranges': 'bytes', ETag: mark });
+    // A part of it, for whoever goes on where the line broke.
+    const isSame = [undefined, mark].includes(request.get('if-range'));
+    const ranges = isSame ? request.range(bytes) : undefined;
+    if (ranges === -1) {
+      response.status(416).set('Content-Range', `bytes */${bytes}`).end();
+      return;
+    }
+    const [one] = Array.isArray(ranges) && ranges.length === 1 ? ranges : [];
+    const { start, end } = one ?? { start: 0, end: bytes - 1 };
+    if (one) response.status(206).set('Content-Range', `bytes ${start}-${end}/${bytes}`);
+    response.set('Content-Length', String(end + 1 - start));
+    if (request.method === 'HEAD') {
+      response.end();
+      return;
+    }
+    // Half a file must not look like a whole one: what fails ends the line.
+    await pipeline(Readable.from(bytesOf(pool, job)(start, end + 1)), response).catch(() => response.destroy());
+  });
 
   router.post(`/${ARCHIVE_PATH}`, onlyMediaType(ARCHIVE_TYPE), (request, response) =>
     one(async () => {
@@ -72,21 +89,4 @@ export function archiveRoutes(pool: Pool, repositories: Repositories, store: Pho
   );
 
   return router;
-}
-
-/** A body in parts of one size, but the last. */
-async function* inParts(body: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
-  let waiting: Buffer[] = [];
-  let size = 0;
-  for await (const chunk of body) {
-    waiting.push(chunk);
-    size += chunk.length;
-    while (size >= PART_BYTES) {
-      const all = Buffer.concat(waiting);
-      yield all.subarray(0, PART_BYTES);
-      waiting = [all.subarray(PART_BYTES)];
-      size -= PART_BYTES;
-    }
-  }
-  if (size > 0) yield Buffer.concat(waiting);
 }

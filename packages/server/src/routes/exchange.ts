@@ -3,25 +3,29 @@ import {
   EXCHANGE_VERSION,
   readExchange,
   RESOURCE_NAMES,
-  type BodyOf,
   type ExchangeFile,
   type ImportOutcome,
   type ResourceName,
   type RowOf,
 } from '@dunlinmoss/contract';
-import { rowId } from '@dunlinmoss/contract/api';
+import { importQuery, rowId } from '@dunlinmoss/contract/api';
 import { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
-import { inTransaction, type Connection } from '../db/pool';
+import { inTransaction } from '../db/pool';
+import { followJob } from '../jobs/follow';
+import { addRows, outcomesOf, ROWS_BEGIN, type RowsAsked, type RowsEvent } from '../jobs/rowsJob';
+import type { JobRunner } from '../jobs/runner';
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
+import { JobLost } from '../repositories/jobs';
 import type { Repositories } from '../repositories/repositories';
-import type { Repository } from '../repositories/versioned';
+import type { AddOutcome, Repository } from '../repositories/versioned';
+import { beginWhole, keepWhole } from './imports';
 
 const exportQuery = z.strictObject({ rig: rowId.optional() });
-const importQuery = z.strictObject({ preview: z.stringbool().default(false) });
+const rowsQuery = importQuery.pick({ as: true }).extend({ preview: z.stringbool().default(false) });
 
 /** What an export of one rig carries: the rig alone. Of everything: every row of every kind. */
 async function fileOf(repositories: Repositories, ownerId: string, rigId: string | undefined): Promise<unknown> {
@@ -43,32 +47,44 @@ const nameOf = (kind: ResourceName, row: ExchangeFile[ResourceName][number]): st
   return 'title' in row ? row.title : kind;
 };
 
-/** Takes in a file inside a transaction, in the order in which rows point at one another. */
-async function takeIn(
-  connection: Connection,
-  repositories: Repositories,
-  ownerId: string,
-  file: ExchangeFile,
-): Promise<ImportOutcome['rows']> {
-  const rows: ImportOutcome['rows'] = [];
-  for (const kind of RESOURCE_NAMES) {
-    const repository = repositories[kind] as unknown as Repository<BodyOf<ResourceName>, unknown>;
-    const bodies = file[kind].map((row) => ({ ...row, revision: 0 }) as BodyOf<ResourceName>);
-    const outcomes = await repository.addWithin(connection, ownerId, bodies);
-    outcomes.forEach((action, index) => rows.push({ kind, index, name: nameOf(kind, file[kind][index]!), action }));
-  }
-  return rows;
-}
-
 /** Thrown to have a transaction taken back whose outcome was only asked for. */
 class OnlyAsked extends Error {
-  constructor(readonly rows: ImportOutcome['rows']) {
+  constructor(readonly outcomes: readonly AddOutcome[]) {
     super('only asked');
   }
 }
 
+/** What would become of each row of a file, in their order. Nothing stays written. */
+async function outcomesAsked(
+  pool: Pool,
+  repositories: Repositories,
+  ownerId: string,
+  file: ExchangeFile,
+): Promise<readonly AddOutcome[]> {
+  return inTransaction(pool, async (connection): Promise<readonly AddOutcome[]> => {
+    const outcomes: AddOutcome[] = [];
+    for (const kind of RESOURCE_NAMES) {
+      outcomes.push(...(await addRows(connection, repositories, ownerId, { kind, rows: file[kind] })));
+    }
+    throw new OnlyAsked(outcomes);
+  }).catch((error: unknown) => {
+    if (error instanceof OnlyAsked) return error.outcomes;
+    throw error;
+  });
+}
+
+/** What became of each row, told with what it is. */
+function outcomeOf(file: ExchangeFile, outcomes: readonly AddOutcome[], applied: boolean): ImportOutcome {
+  const all = RESOURCE_NAMES.flatMap((kind) =>
+    file[kind].map((row, index) => ({ kind, index, name: nameOf(kind, row) })),
+  );
+  const rows = all.map((row, index) => ({ ...row, action: outcomes[index]! }));
+  const added = rows.filter(({ action }) => action === 'add').length;
+  return { applied, added, alreadyThere: rows.length - added, rows };
+}
+
 /** `GET /export` and `POST /import`: everything kept, or one rig, as one file of the contract's own format. */
-export function exchangeRoutes(pool: Pool, repositories: Repositories): Router {
+export function exchangeRoutes(pool: Pool, repositories: Repositories, runner: JobRunner): Router {
   const router = Router();
 
   router.get('/export', async (request, response) => {
@@ -77,19 +93,29 @@ export function exchangeRoutes(pool: Pool, repositories: Repositories): Router {
   });
 
   router.post('/import', async (request, response) => {
-    const { preview } = importQuery.parse(request.query);
+    const { preview, as } = rowsQuery.parse(request.query);
     const file = readExchange(request.body);
-    const rows = await inTransaction(pool, async (connection) => {
-      const taken = await takeIn(connection, repositories, request.ownerId, file);
-      if (preview) throw new OnlyAsked(taken);
-      return taken;
-    }).catch((error: unknown) => {
-      if (error instanceof OnlyAsked) return error.rows;
-      throw error;
-    });
-    const added = rows.filter(({ action }) => action === 'add').length;
-    const outcome: ImportOutcome = { applied: !preview, added, alreadyThere: rows.length - added, rows };
-    response.json(outcome);
+    const { ownerId } = request;
+    if (preview) {
+      response.json(outcomeOf(file, await outcomesAsked(pool, repositories, ownerId, file), false));
+      return;
+    }
+    // As it came, so that the same file sent again is known again.
+    const body = Buffer.from(JSON.stringify(request.body));
+    const job = await beginWhole(pool, request, { as, kind: 'rows', asked: (of): RowsAsked => ({ of }), body });
+    try {
+      if (job.state === 'coming') await keepWhole(pool, job, body, ROWS_BEGIN);
+    } catch (error) {
+      // The same, sent twice at once: the other one is further.
+      throw error instanceof JobLost ? new Refusal('overloaded') : error;
+    }
+    runner.wake(job);
+    let last: RowsEvent | undefined;
+    const tell = (event: unknown): void => void (last = event as RowsEvent);
+    await followJob(pool, ownerId, job.id, tell, () => response.destroyed);
+    if (response.destroyed) return;
+    if (!last || 'problem' in last) throw new Refusal(last?.problem.code ?? 'internal');
+    response.json(outcomeOf(file, outcomesOf(last.did), true));
   });
 
   return router;

@@ -1,6 +1,8 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
+import { Readable } from 'node:stream';
 import { isDeepStrictEqual } from 'node:util';
 
+import type { ImportState } from '@dunlinmoss/contract';
 import { importQuery, rowId } from '@dunlinmoss/contract/api';
 import { Router, type Request, type Response } from 'express';
 import type { Pool } from 'mysql2/promise';
@@ -8,9 +10,19 @@ import { z } from 'zod';
 
 import { isPassing } from '../db/pool';
 import { followJob } from '../jobs/follow';
+import { inParts } from '../jobs/parts';
 import type { JobRunner } from '../jobs/runner';
 import { Refusal } from '../problems';
-import { beginJob, findJob, forgetJob, JobLost, type Job, type JobKind } from '../repositories/jobs';
+import {
+  addPart,
+  beginJob,
+  endComing,
+  findJob,
+  forgetJob,
+  JobLost,
+  type Job,
+  type JobKind,
+} from '../repositories/jobs';
 import { Cancelled } from './ndjsonWriter';
 
 const idParameter = z.object({ id: rowId });
@@ -24,17 +36,54 @@ export async function beginImport(
   mark: unknown,
 ): Promise<Job> {
   const { as = randomUUID(), from } = importQuery.parse(request.query);
-  const job = await beginJob(pool, { ownerId: request.ownerId, id: as, kind, asked, mark });
-  const refuse = (path: string, code: string, message: string, limit?: number): never => {
-    throw new Refusal('invalid', { fields: [{ path, code, message, ...(limit !== undefined && { limit }) }] });
-  };
-  if (job.kind !== kind || !isDeepStrictEqual(job.asked, asked)) {
-    refuse('/as', 'otherImport', 'Expected the name of this import, or one that no import has yet');
-  }
+  const job = await ownJob(pool, { ownerId: request.ownerId, id: as, kind, asked, mark });
   if (job.state === 'coming' && job.bytes !== from) {
-    refuse('/from', 'otherMark', `Expected ${job.bytes}: so many bytes of it have come`, job.bytes);
+    const message = `Expected ${job.bytes}: so many bytes of it have come`;
+    throw new Refusal('invalid', { fields: [{ path: '/from', code: 'otherMark', message, limit: job.bytes }] });
   }
   return job;
+}
+
+/** Begins a job, or finds it; refuses a name that something else has. */
+export async function ownJob(pool: Pool, named: Parameters<typeof beginJob>[1]): Promise<Job> {
+  const job = await beginJob(pool, named);
+  if (job.kind !== named.kind || !isDeepStrictEqual(job.asked, named.asked)) {
+    const message = 'Expected the name of this import, or one that no import has yet';
+    throw new Refusal('invalid', { fields: [{ path: '/as', code: 'otherImport', message }] });
+  }
+  return job;
+}
+
+/**
+ * Begins to take in what has come whole, or finds what became of it: the same under the same name is done once.
+ *
+ * @param asked what is asked for, with the digest of what came
+ */
+export const beginWhole = (
+  pool: Pool,
+  { ownerId }: Request,
+  parts: {
+    readonly as: string | undefined;
+    readonly kind: JobKind;
+    readonly asked: (digest: string) => unknown;
+    readonly body: Buffer;
+  },
+): Promise<Job> =>
+  ownJob(pool, {
+    ownerId,
+    id: parts.as ?? randomUUID(),
+    kind: parts.kind,
+    asked: parts.asked(createHash('sha256').update(parts.body).digest('hex')),
+    mark: null,
+  });
+
+/** Keeps what has come whole for its job, where it was not all kept before. */
+export async function keepWhole(pool: Pool, begun: Job, body: Buffer, begin: unknown): Promise<void> {
+  let job = begun;
+  for await (const part of inParts(Readable.from([body.subarray(job.bytes)]))) {
+    job = await addPart(pool, job, part, job.bytes + part.length, null);
+  }
+  await endComing(pool, job, { state: 'working', mark: begin, told: null });
 }
 
 /** Has it come in, where it has not yet, and tells what becomes of it. */
@@ -53,7 +102,7 @@ export async function importing(
   try {
     if (job.state === 'coming') await come();
     else request.resume();
-    runner.wake();
+    runner.wake(job);
     await followJob(pool, job.ownerId, job.id, tell, () => response.destroyed);
   } catch (error) {
     // What has come stays for whoever goes on with it.
@@ -64,20 +113,23 @@ export async function importing(
   response.end();
 }
 
+/** The name of a job in an address. */
+export function idOf(request: Request): string {
+  const parsed = idParameter.safeParse(request.params);
+  if (!parsed.success) throw new Refusal('notFound');
+  return parsed.data.id;
+}
+
+/** How far a job has come, as it is told. */
+export const stateOf = ({ kind, state, bytes, told }: Job): ImportState => ({ kind, state, bytes, told });
+
 /** `GET` and `DELETE /imports/:id`: how far something long has come, and that it is not wanted any more. */
 export function importRoutes(pool: Pool): Router {
   const router = Router();
-  const idOf = (request: Request): string => {
-    const parsed = idParameter.safeParse(request.params);
-    if (!parsed.success) throw new Refusal('notFound');
-    return parsed.data.id;
-  };
-
   router.get('/imports/:id', async (request, response) => {
     const job = await findJob(pool, request.ownerId, idOf(request));
     if (!job) throw new Refusal('notFound');
-    const { kind, state, bytes, told } = job;
-    response.json({ kind, state, bytes, told });
+    response.json(stateOf(job));
   });
 
   router.delete('/imports/:id', async (request, response) => {

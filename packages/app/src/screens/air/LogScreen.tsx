@@ -58,7 +58,11 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
           setState({ at: 'running', bytes: event.bytes, ofBytes: file.size, lines: event.progress });
         }
       };
-      await importLog(rig.id, file, cancel.signal, take, () => setState({ at: 'waiting' }));
+      await importLog(rig.id, file, {
+        signal: cancel.signal,
+        onEvent: take,
+        onWaiting: () => setState({ at: 'waiting' }),
+      });
       setState({ at: 'ended', ...logEndText(last) });
       askAgain();
     } catch (error) {

@@ -1,8 +1,18 @@
-import type { ArchiveEvent, ImportOutcome, LoadsOutcome } from '@dunlinmoss/contract';
+import type { ArchiveEvent, ImportOutcome, LoadsEvent, LoadsOutcome } from '@dunlinmoss/contract';
 import { useEffect, useRef, useState } from 'react';
 
 import { giveFile, saveAsFile, saveFrom } from '../../components/files';
-import { ImportFailed, importArchive, importFile, importLoads, LEFT, type ImportFailure } from '../../data/imports';
+import {
+  ImportFailed,
+  importArchive,
+  importFile,
+  importLoads,
+  LEFT,
+  previewFile,
+  previewLoads,
+  putTogether,
+  type ImportFailure,
+} from '../../data/imports';
 import { apiHere } from '../../settings/who';
 import { unitsStore } from '../../settings/preferences';
 import { bringDemoBack } from '../../data/demo';
@@ -20,7 +30,13 @@ import {
   archivePartText,
   archiveProblemText,
   failureText,
+  fileSizeText,
   IMPORT_WAITS,
+  loadsDoneText,
+  OUT_FAILED,
+  OUT_STOPPED,
+  OUT_WAITS,
+  puttingTogetherText,
   tableProblemText,
 } from '../../words/imports';
 import { useRouter } from '../../hooks/useRouter';
@@ -57,10 +73,17 @@ export function FilesScreen() {
     }
   };
 
-  const lines = async (file: File, digest: string | undefined, what: string, signal: AbortSignal): Promise<State> => {
+  const onWaiting = (): void => setState({ kind: 'working', what: IMPORT_WAITS, done: 0, total: 0 });
+
+  /** What is said of the lines of a table, and where that ended. */
+  const lines = async (
+    file: File,
+    what: string,
+    importing: (onEvent: (event: LoadsEvent) => void) => Promise<void>,
+  ): Promise<State> => {
     const told: LoadsOutcome[] = [];
     let last: State = { kind: 'failed', text: tableProblemText({ code: 'internal' }) };
-    await importLoads(file, digest, signal, (event) => {
+    await importing((event) => {
       if ('progress' in event) setState({ kind: 'working', what, done: event.progress, total: event.total });
       else if ('outcomes' in event) for (const outcome of event.outcomes) told.push(outcome);
       else if ('problem' in event) last = { kind: 'failed', text: tableProblemText(event.problem as never) };
@@ -75,15 +98,16 @@ export function FilesScreen() {
       void working('Reading the file', async (signal) => ({
         kind: 'rows',
         file,
-        outcome: await importFile(file, true, signal),
+        outcome: await previewFile(file, signal),
       }));
     } else {
-      void working('Reading the lines', (signal) => lines(file, undefined, 'Reading the lines', signal));
+      const what = 'Reading the lines';
+      void working(what, (signal) => lines(file, what, (onEvent) => previewLoads(file, signal, onEvent)));
     }
   };
   const takeRows = (file: File): void =>
     void working('Taking it in', async (signal) => {
-      const { added } = await importFile(file, false, signal);
+      const { added } = await importFile(file, signal, onWaiting);
       readAgain();
       notify(added === 1 ? 'One is added.' : `${added} are added.`);
       router.navigate('/rigs');
@@ -101,19 +125,18 @@ export function FilesScreen() {
           last = { kind: 'idle' };
         }
       };
-      await importArchive(file, signal, onEvent, () => {
-        setState({ kind: 'working', what: IMPORT_WAITS, done: 0, total: 0 });
-      });
+      await importArchive(file, { signal, onEvent, onWaiting });
       readAgain();
       return last;
     });
   const takeLines = (file: File, digest: string): void =>
     void working('Taking the loads in', async (signal) => {
-      const last = await lines(file, digest, 'Taking the loads in', signal);
+      const last = await lines(file, 'Taking the loads in', (onEvent) =>
+        importLoads(file, digest, { signal, onEvent, onWaiting }),
+      );
       if (last.kind !== 'lines') return last;
       readAgain();
-      const { add, change } = last.done.counts;
-      notify(`${(add + change).toLocaleString('en')} loads are taken in.`);
+      notify(loadsDoneText(last.done.counts));
       router.navigate('/rigs');
       return { kind: 'idle' };
     });
@@ -158,7 +181,7 @@ export function FilesScreen() {
         <Lines lines={state.lines} done={state.done} onTake={() => takeLines(state.file, state.done.digest)} />
       )}
       <Panel title="Save">
-        <Action icon={Download} label="Everything, photos and logs too (.zip)" onPress={() => saveFrom('/archive')} />
+        <Everything />
         <Action
           icon={Download}
           label="Rigs and what was done, as text (.json)"
@@ -174,6 +197,57 @@ export function FilesScreen() {
       <KeepingLogs />
       <DemoBack />
     </BesideList>
+  );
+}
+
+type Whole =
+  | { readonly at: 'idle'; readonly text?: string }
+  | { readonly at: 'working'; readonly text: string }
+  | { readonly at: 'ready'; readonly path: string; readonly bytes: number };
+
+/** Everything as one file: put together at the store first, then fetched by the browser, which goes on where a line breaks. */
+function Everything() {
+  const [whole, setWhole] = useState<Whole>({ at: 'idle' });
+  const cancel = useRef<AbortController | undefined>(undefined);
+  useEffect(() => () => cancel.current?.abort(), []);
+  const begin = async (): Promise<void> => {
+    cancel.current = new AbortController();
+    const { signal } = cancel.current;
+    setWhole({ at: 'working', text: puttingTogetherText(0) });
+    try {
+      const { path, bytes } = await putTogether({
+        signal,
+        onEvent: ({ written }) => setWhole({ at: 'working', text: puttingTogetherText(written) }),
+        onWaiting: () => setWhole({ at: 'working', text: OUT_WAITS }),
+      });
+      setWhole({ at: 'ready', path, bytes });
+      saveFrom(path);
+    } catch (error) {
+      const isStopped = error instanceof ImportFailed && error.failure.code === 'cancelled';
+      setWhole({ at: 'idle', text: isStopped ? OUT_STOPPED : OUT_FAILED });
+    }
+  };
+  if (whole.at === 'working') {
+    return (
+      <>
+        <Text role="status">{whole.text}</Text>
+        <Action label="Stop putting it together" onPress={() => cancel.current?.abort()} />
+      </>
+    );
+  }
+  return (
+    <>
+      <Action icon={Download} label="Everything, photos and logs too (.zip)" onPress={() => void begin()} />
+      {whole.at === 'ready' && (
+        <>
+          <Text role="status">
+            {`It is being saved: ${fileSizeText(whole.bytes)}, as everything stood just now. For an hour it can be fetched once more.`}
+          </Text>
+          <Action label="Fetch it once more" onPress={() => saveFrom(whole.path)} />
+        </>
+      )}
+      {whole.at === 'idle' && whole.text !== undefined && <Text role="alert">{whole.text}</Text>}
+    </>
   );
 }
 
