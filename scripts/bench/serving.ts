@@ -269,7 +269,9 @@ async function archive(): Promise<unknown> {
   const id = randomUUID();
   await fetch(`${address}/api/v1/archives/${id}`, { method: 'PUT' });
   while ((await get<{ state: string }>(`/api/v1/imports/${id}`)).state !== 'done') await sleep(20);
-  const out = await new Promise<http.IncomingMessage>((resolve) => http.get(`${address}/api/v1/archives/${id}`, resolve));
+  const out = await new Promise<http.IncomingMessage>((resolve) =>
+    http.get(`${address}/api/v1/archives/${id}`, resolve),
+  );
   await pipeline(out, createWriteStream(file));
   const outMs = performance.now() - begun;
   const again = performance.now();

@@ -253,7 +253,7 @@ const rigsOf = async (): Promise<RigRow[]> => {
 };
 
 describe('a table of loads', () => {
-  const MANY = 250;
+  const MANY = 400;
   /** A table of machines of its own, with a load case that each has and some that none has: three batches. */
   async function machines(): Promise<{ readonly table: string; readonly rigs: readonly Rig[] }> {
     const rigs = Array.from({ length: MANY }, (_, index) => aRig({ name: `Twite ${index} ${randomUUID()}` }));
@@ -261,7 +261,7 @@ describe('a table of loads', () => {
       .post('/api/v1/import')
       .send({ format: 'dunlinmoss', version: 3, gauges: [], tools: [], rigs, outings: [], tests: [] })
       .expect(200);
-    const lines = Array.from({ length: 15 }, (_, round) =>
+    const lines = Array.from({ length: 24 }, (_, round) =>
       rigs.flatMap(({ name }) => [
         `${name},Touring,front,${round % 2 === 0 ? 'left' : 'right'},${500 + round}`,
         `${name},Load ${Math.floor(round / 2)},rear,${round % 2 === 0 ? 'left' : 'right'},${600 + round}`,
@@ -288,7 +288,7 @@ describe('a table of loads', () => {
   it.each([1, 2, 4])('is taken in once where its server is killed at step %i', async (steps) => {
     const { table, rigs } = await machines();
     const { counts, digest } = await digestOf(table);
-    expect(counts.add).toBeGreaterThan(4_000);
+    expect(counts.add).toBeGreaterThan(10_000);
     const path = `/import/loads?apply=${digest}&as=${randomUUID()}`;
     const { app, killed } = killedAfter(steps);
     const first = sendTable(app, path, table);

@@ -9,6 +9,7 @@ import { printSheet } from './print';
 import { Copy, Download, FileText, Printer } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { sheetText, type Paper, type Sheet, type SheetPart } from '../words/sheet';
+import { makePdf } from '../workers/sheetWork';
 import { Action } from './Action';
 import { notify } from './Notice';
 import { Text } from './Text';
@@ -33,10 +34,8 @@ export function SheetActions({ sheet, name, paper }: SheetActionsProps) {
   const savePdf = async (): Promise<void> => {
     setMaking(true);
     try {
-      // Only whoever wants paper pays for what makes it.
-      const { sheetPdf } = await import('../workers/sheetPdf');
       const [text, strong] = await Promise.all([bytesOf(SourceSans3_400Regular), bytesOf(SourceSans3_600SemiBold)]);
-      const pdf = await sheetPdf(sheet, { text, strong }, paper);
+      const pdf = await makePdf(sheet, { text, strong }, paper);
       giveFile(fileName(name, 'pdf'), new Blob([pdf as BlobPart], { type: 'application/pdf' }));
     } catch {
       notify("The PDF could not be made just now: its maker can't be fetched. Plain text works.");

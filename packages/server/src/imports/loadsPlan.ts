@@ -47,14 +47,14 @@ export interface LoadsPlan {
 interface FileLine {
   readonly line: number;
   readonly cells: readonly string[];
+  /** What it says, or why that can't be read. */
+  readonly read: LoadsLine | LoadsLineProblem;
 }
 
 /** A table as it was read. */
 interface LoadsTable {
   readonly columns: LoadsColumns;
   readonly lines: readonly FileLine[];
-  /** What parts the figures of all its loads. */
-  readonly decimal: ReturnType<typeof decimalSignOf>;
 }
 
 /** The cells of a table, whatever parts them: commas, semicolons or tabs, with or without a byte-order mark. */
@@ -67,7 +67,8 @@ export function readTable(text: string): LoadsTable | LoadsFileProblem {
   if (!header || lines.length === 0) return { code: 'empty' };
   const columns = loadsColumns(header.cells);
   if ('code' in columns) return columns;
-  return { columns, lines, decimal: decimalSignOf(eachLoadCell(lines, columns)) };
+  const decimal = decimalSignOf(eachLoadCell(lines, columns));
+  return { columns, lines: lines.map((one) => ({ ...one, read: readLoadsLine(one.cells, columns, decimal) })) };
 }
 
 /** Some lines of a table, all that it has of some machines, which are named as they are there, in small letters. */
@@ -77,11 +78,10 @@ interface LoadsBatch {
 }
 
 /** A table in batches of so many lines, each with all that the table says of its machines. The same table gives the same ones. */
-export function inBatches({ columns, lines, decimal }: LoadsTable, linesAtLeast: number): LoadsBatch[] {
+export function inBatches({ lines }: LoadsTable, linesAtLeast: number): LoadsBatch[] {
   const byRig = new Map<string, FileLine[]>();
   for (const line of lines) {
-    const read = readLoadsLine(line.cells, columns, decimal);
-    const name = typeof read === 'string' ? '' : read.rig.toLowerCase();
+    const name = typeof line.read === 'string' ? '' : line.read.rig.toLowerCase();
     const own = byRig.get(name);
     if (own) own.push(line);
     else byRig.set(name, [line]);
@@ -101,7 +101,7 @@ export function inBatches({ columns, lines, decimal }: LoadsTable, linesAtLeast:
  * Works out what becomes of every line, against the rigs as they are. Writes nothing; load cases that would be made are
  * put among those of their rig so that later lines find them.
  */
-export function planLoads({ columns, lines, decimal }: LoadsTable, rigs: ReadonlyMap<string, WeighedRig>): LoadsPlan {
+export function planLoads({ columns, lines }: LoadsTable, rigs: ReadonlyMap<string, WeighedRig>): LoadsPlan {
   const byName = new Map<string, WeighedRig | 'twice'>();
   for (const rig of rigs.values()) {
     const key = rig.name.toLowerCase();
@@ -119,8 +119,7 @@ export function planLoads({ columns, lines, decimal }: LoadsTable, rigs: Readonl
     outcomes.push(outcome);
   };
 
-  for (const { line, cells } of lines) {
-    const read = readLoadsLine(cells, columns, decimal);
+  for (const { line, cells, read } of lines) {
     if (typeof read === 'string') {
       tell({ line, action: 'refuse', problem: read, ...asTyped(cells, columns) });
       continue;
@@ -190,7 +189,7 @@ export function digestOf({ outcomes }: LoadsPlan): string {
   return hash.digest('hex');
 }
 
-function* eachLoadCell(lines: readonly FileLine[], columns: LoadsColumns): Generator<string> {
+function* eachLoadCell(lines: readonly Pick<FileLine, 'cells'>[], columns: LoadsColumns): Generator<string> {
   for (const { cells } of lines) yield* loadCells(cells, columns);
 }
 

@@ -30,7 +30,7 @@ export const LOADS_BEGIN: LoadsMark = {
 };
 
 /** So many lines, and the rest of their last machine, are taken in in one transaction. */
-const LINES_A_BATCH = 2_000;
+const LINES_A_BATCH = 5_000;
 
 /** Why a plan is not carried out; null where it may be. */
 function planProblem({ counts }: LoadsPlan, digest: string, apply: string): LoadsEvent | null {
