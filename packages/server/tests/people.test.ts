@@ -1,11 +1,22 @@
 import { randomUUID } from 'node:crypto';
 
 import { openApi } from '@dunlinmoss/contract/api';
-import type { Role } from '@dunlinmoss/contract';
+import type { LoadsCounts, Rig, Role } from '@dunlinmoss/contract';
 import request from 'supertest';
 
 import { LIVE_TABLES } from '../src/people/liveChanges';
-import { aComparison, aDayRoute, anAiring, anOuting, aRig, aTest, testServer, type TestServer } from './testServer';
+import type { PastRow } from '../src/repositories/versioned';
+import {
+  aComparison,
+  aDayRoute,
+  anAiring,
+  anOuting,
+  aRig,
+  aTest,
+  sendTable,
+  testServer,
+  type TestServer,
+} from './testServer';
 
 const PASSPHRASE = 'samphire on the sea wall';
 let server: TestServer;
@@ -326,6 +337,28 @@ describe('a crew', () => {
     expect(await namesOf('/rigs', first)).toEqual(['Before others came']);
     // The same id elsewhere is another row.
     await ask('get', `/rigs/${rig.id}`, { cookie: first.cookie }).expect(404);
+  });
+
+  it('knows who brought something in by a file, and what it was before that', async () => {
+    const rig = aRig({ name: `Ruff ${randomUUID()}` });
+    const { lead, viewer } = crewed as Record<'lead' | 'viewer', Browser>;
+    const file = { format: 'dunlinmoss', version: 3, gauges: [], tools: [], rigs: [rig], outings: [], tests: [] };
+    await ask('post', `/in/${crewId}/import`, { cookie: lead.cookie, body: file }).expect(200);
+    const table = `rig,load case,axle,wheel,load kg\n${rig.name},Touring,front,axle,1290\n`;
+    const send = async (query: string) => {
+      const told = await sendTable(server.app, `/in/${crewId}/import/loads${query}`, table, { cookie: first.cookie });
+      return (told.at(-1) as unknown as { done: { digest: string; counts: LoadsCounts } }).done;
+    };
+    const { digest } = await send('');
+    expect((await send(`?apply=${digest}`)).counts.change).toBe(1);
+    const path = `/in/${crewId}/rigs/${rig.id}`;
+    expect((await ask('get', path, { cookie: viewer.cookie }).expect(200)).body.savedBy).toBe(first.id);
+    const { items } = (await ask('get', `${path}/history`, { cookie: viewer.cookie }).expect(200)).body;
+    const frontKg = (past: PastRow<Rig>) => past.body.loadCases[0]!.weighed[0]!.loadKg;
+    expect(items.map((past: PastRow<Rig>) => [past.revision, past.savedBy, frontKg(past)])).toEqual([
+      [2, first.id, 1290],
+      [1, lead.id, 1160],
+    ]);
   });
 
   it('knows who changed what and when, and what it was before', async () => {

@@ -49,10 +49,15 @@ export async function testServer(database?: string): Promise<TestServer> {
 }
 
 /** Sends a table of readings and gives everything that it is told, a value a line. */
-export async function sendTable(app: Express, path: string, body: string | Buffer): Promise<LogEvent[]> {
+export async function sendTable(
+  app: Express,
+  path: string,
+  body: string | Buffer,
+  headers: Readonly<Record<string, string>> = {},
+): Promise<LogEvent[]> {
   const answer = await request(app)
     .post(`/api/v1${path}`)
-    .set('content-type', 'text/csv')
+    .set({ ...headers, 'content-type': 'text/csv' })
     .send(body)
     .buffer(true)
     .parse((response, done) => {

@@ -21,7 +21,7 @@ export function worksOf({ pool, photos }: JobParts): Readonly<Record<JobKind, Wo
   const repositories = createRepositories(pool);
   return {
     log: logWork,
-    loads: loadsWork,
+    loads: loadsWork(repositories),
     rows: rowsWork(repositories),
     archive: archiveWork({ repositories, store: photos }),
     out: outWork({ repositories, store: photos }),

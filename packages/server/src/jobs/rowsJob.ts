@@ -22,12 +22,14 @@ export interface RowsAsked {
 
 /** How far it has come: looked through, then so many batches taken in, and what became of each row, a letter each. */
 export interface RowsMark {
+  /** Who asked for it. */
+  readonly by: string | null;
   readonly checked: 0 | 1;
   readonly batch: number;
   readonly did: string;
 }
 
-export const ROWS_BEGIN: RowsMark = { checked: 0, batch: 0, did: '' };
+export const rowsBegin = (by: string | null): RowsMark => ({ by, checked: 0, batch: 0, did: '' });
 
 /** What it says when it has ended. */
 export type RowsEvent = { readonly did: string } | { readonly problem: { readonly code: ProblemCode } };
@@ -60,10 +62,11 @@ export function addRows(
   repositories: Repositories,
   ownerId: string,
   { kind, rows }: RowsBatch,
+  by: string | null,
 ): Promise<AddOutcome[]> {
   const repository = repositories[kind] as unknown as Repository<BodyOf<ResourceName>, unknown>;
   const bodies = rows.map((row) => ({ ...row, revision: 0 }) as BodyOf<ResourceName>);
-  return repository.addWithin(connection, ownerId, bodies);
+  return repository.addWithin(connection, ownerId, bodies, by);
 }
 
 async function* looked(batches: readonly RowsBatch[]): AsyncGenerator<ArchiveBatch> {
@@ -95,7 +98,7 @@ export const rowsWork =
       const batch = batches[mark.batch]!;
       let next = mark;
       await step(async (connection) => {
-        const outcomes = await addRows(connection, repositories, job.ownerId, batch);
+        const outcomes = await addRows(connection, repositories, job.ownerId, batch, mark.by);
         next = { ...mark, batch: mark.batch + 1, did: mark.did + lettersOf(outcomes) };
         return { mark: next, told: null };
       });

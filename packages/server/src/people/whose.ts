@@ -1,6 +1,6 @@
 import type { Role } from '@dunlinmoss/contract';
 import { KEEPS_NOTHING, mayAs, neededRole } from '@dunlinmoss/contract/api';
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 
 import { isDatabaseAway } from '../db/pool';
@@ -131,3 +131,6 @@ export const whoseRequest =
     request.role = role;
     next();
   };
+
+/** Who is written down beside a row: nobody, where nobody signs in. */
+export const byOf = ({ signIn, personId }: Request): string | null => (signIn ? personId : null);

@@ -112,14 +112,3 @@ export async function upsertWeights(
     );
   }
 }
-
-/** The rigs were changed: whoever saw them before must look again. */
-export async function touchRigs(connection: Connection, ownerId: string, rigIds: readonly string[]): Promise<void> {
-  for (let from = 0; from < rigIds.length; from += ROWS_AT_ONCE) {
-    await connection.query('UPDATE rigs SET revision = revision + 1, updated_at = ? WHERE owner_id = ? AND id IN (?)', [
-      new Date(),
-      ownerId,
-      rigIds.slice(from, from + ROWS_AT_ONCE),
-    ]);
-  }
-}

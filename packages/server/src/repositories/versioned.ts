@@ -102,7 +102,9 @@ export interface Repository<Body, Row, Query extends PageQuery = PageQuery> {
    * Adds rows inside a transaction that is under way, where there are none of their ids: one that is there stays as it
    * is, be it the same or another.
    */
-  addWithin(connection: Connection, ownerId: string, bodies: readonly Body[]): Promise<AddOutcome[]>;
+  addWithin(connection: Connection, ownerId: string, bodies: readonly Body[], by: string | null): Promise<AddOutcome[]>;
+  /** What hangs on rows was written beside them, in this transaction: they are of another version now. */
+  touch(connection: Connection, ownerId: string, ids: readonly string[], by: string | null): Promise<void>;
   remove(ownerId: string, id: string, revision: number, by: string | null): Promise<RemoveOutcome<Row>>;
   restore(ownerId: string, id: string, by: string | null): Promise<Row | null>;
   /** Deletes for good what was archived, with everything that hangs on it or was made with it. */
@@ -264,25 +266,38 @@ export function versioned<
     ]);
     if (rows.length > 0 && count!.many > MOST_ROWS) throw new SpaceFull();
   };
-  const fresh = (by: string | null = null): Packet => {
+  const fresh = (by: string | null): Packet => {
     const now = new Date();
     return { revision: 1, created_at: now, updated_at: now, deleted_at: null, saved_by: by };
   };
 
-  /** Writes down what a row is now, and lets go of what it was very long ago. */
-  const remember = async (connection: Connection, ownerId: string, row: Row, deed: Deed, by: string | null) => {
-    const body = bodyOf(shape.kind, row as never);
+  /** Writes down what rows are now, and lets go of what they were very long ago. */
+  const remember = async (
+    connection: Connection,
+    ownerId: string,
+    rows: readonly (Body & { readonly revision: number })[],
+    deed: Deed,
+    by: string | null,
+  ): Promise<void> => {
+    if (rows.length === 0) return;
+    const now = new Date();
     await connection.query(
-      `INSERT INTO row_history (owner_id, kind, id, revision, deed, saved_at, saved_by, body) VALUES (?)
+      `INSERT INTO row_history (owner_id, kind, id, revision, deed, saved_at, saved_by, body) VALUES ?
        ON DUPLICATE KEY UPDATE deed = VALUES(deed), saved_at = VALUES(saved_at), saved_by = VALUES(saved_by), body = VALUES(body)`,
-      [[ownerId, shape.kind, row.id, row.revision, deed, new Date(), by, JSON.stringify(body)]],
+      [
+        rows.map((row) => {
+          const body = bodyOf(shape.kind, row as never);
+          return [ownerId, shape.kind, row.id, row.revision, deed, now, by, JSON.stringify(body)];
+        }),
+      ],
     );
-    if (row.revision > VERSIONS_KEPT) {
+    for (const { id, revision } of rows) {
+      if (revision <= VERSIONS_KEPT) continue;
       await connection.query('DELETE FROM row_history WHERE owner_id = ? AND kind = ? AND id = ? AND revision <= ?', [
         ownerId,
         shape.kind,
-        row.id,
-        row.revision - VERSIONS_KEPT,
+        id,
+        revision - VERSIONS_KEPT,
       ]);
     }
   };
@@ -314,7 +329,7 @@ export function versioned<
       await insertParts(connection, ownerId, [body], parts);
     }
     const saved = await find(connection, ownerId, body.id);
-    await remember(connection, ownerId, saved!.row, 'saved', by);
+    await remember(connection, ownerId, [saved!.row], 'saved', by);
     return { kind: 'saved', row: saved!.row, isNew: present === null };
   };
 
@@ -382,7 +397,7 @@ export function versioned<
       }));
     },
 
-    async addWithin(connection, ownerId, bodies) {
+    async addWithin(connection, ownerId, bodies, by) {
       const outcomes: AddOutcome[] = [];
       for (let from = 0; from < bodies.length; from += BATCH) {
         const batch = bodies.slice(from, from + BATCH);
@@ -393,15 +408,35 @@ export function versioned<
           const found = present.get(body.id);
           if (found) outcomes.push(!found.deletedAt && sameBody(found.row, body) ? 'same' : 'keepOurs');
           else {
-            added.push({ body, stamps: fresh() });
+            added.push({ body, stamps: fresh(by) });
             // The same id once more in one file is the row that was just added, or another of its name.
             present.set(body.id, { row: body as unknown as Row, deletedAt: null });
             outcomes.push('add');
           }
         }
         await insert(connection, ownerId, added);
+        const written = added.map(({ body }) => ({ ...body, revision: 1 }));
+        await remember(connection, ownerId, written, 'saved', by);
       }
       return outcomes;
+    },
+
+    async touch(connection, ownerId, ids, by) {
+      for (let from = 0; from < ids.length; from += BATCH) {
+        const batch = ids.slice(from, from + BATCH);
+        await connection.query(
+          `UPDATE ${table} SET revision = revision + 1, updated_at = ?, saved_by = ? WHERE owner_id = ? AND id IN (?)`,
+          [new Date(), by, ownerId, batch],
+        );
+        const now = await presentOf(connection, ownerId, batch);
+        await remember(
+          connection,
+          ownerId,
+          [...now.values()].map(({ row }) => row),
+          'saved',
+          by,
+        );
+      }
     },
 
     remove: (ownerId, id, revision, by) =>
@@ -414,7 +449,7 @@ export function versioned<
           `UPDATE ${table} SET deleted_at = ?, revision = revision + 1, saved_by = ? WHERE owner_id = ? AND id = ?`,
           [new Date(), by, ownerId, id],
         );
-        await remember(connection, ownerId, { ...present.row, revision: revision + 1 }, 'archived', by);
+        await remember(connection, ownerId, [{ ...present.row, revision: revision + 1 }], 'archived', by);
         return { kind: 'removed' };
       }),
 
@@ -428,7 +463,7 @@ export function versioned<
           [by, ownerId, id],
         );
         const { row } = (await find(connection, ownerId, id))!;
-        await remember(connection, ownerId, row, 'restored', by);
+        await remember(connection, ownerId, [row], 'restored', by);
         return row;
       }),
 

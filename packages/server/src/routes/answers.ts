@@ -1,23 +1,20 @@
 import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract';
-import { planQuery, planOut, rowId } from '@dunlinmoss/contract/api';
+import { planQuery, planOut } from '@dunlinmoss/contract/api';
 import { familyOf, groundsFor, planGround, type GroundCode, groundOr } from '@dunlinmoss/core';
 import { nextStep, outingOf, planInput, withProof, type PlanRequest, type ProofHistory } from '@dunlinmoss/domain';
 import { Router, type Request } from 'express';
-import { z } from 'zod';
 
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
 import type { Repositories } from '../repositories/repositories';
-
-const rigParameter = z.object({ id: rowId });
+import { idOf } from './idOf';
 
 /** `GET /rigs/:id/plan`, `/rigs/:id/next-step` and `/rigs/:id/card`: answers from everything that is kept of a rig. */
 export function answerRoutes(repositories: Repositories): Router {
   const router = Router();
 
   const rigOf = async (request: Request): Promise<RigRow> => {
-    const parsed = rigParameter.safeParse(request.params);
-    const rig = parsed.success ? await repositories.rigs.get(request.ownerId, parsed.data.id) : null;
+    const rig = await repositories.rigs.get(request.ownerId, idOf(request.params.id));
     if (!rig) throw new Refusal('notFound');
     return rig;
   };

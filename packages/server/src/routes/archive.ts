@@ -11,7 +11,8 @@ import type { JobRunner } from '../jobs/runner';
 import { Refusal } from '../problems';
 import { addPart, endComing, findJob, forgetEarlierFiles } from '../repositories/jobs';
 import { onlyMediaType } from '../sameSite';
-import { beginImport, idOf, importing, ownJob, stateOf } from './imports';
+import { idOf } from './idOf';
+import { beginImport, importing, ownJob, stateOf } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
 /** The largest archive that is taken in, bytes. */
@@ -38,7 +39,7 @@ export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
 
   router.put('/archives/:id', async (request, response) => {
     const { ownerId } = request;
-    const id = idOf(request);
+    const id = idOf(request.params.id);
     await forgetEarlierFiles(pool, { ownerId, id });
     const job = await ownJob(pool, { ownerId, id, kind: 'out', asked: null, mark: null });
     if (job.state === 'coming') await endComing(pool, job, { state: 'working', mark: null, told: null });
@@ -47,7 +48,7 @@ export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
   });
 
   router.get('/archives/:id', async (request, response) => {
-    const job = await findJob(pool, request.ownerId, idOf(request));
+    const job = await findJob(pool, request.ownerId, idOf(request.params.id));
     if (job?.kind !== 'out' || job.state !== 'done') throw new Refusal('notFound');
     const { bytes, id } = job;
     const mark = `"${id}"`;

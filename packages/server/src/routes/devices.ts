@@ -6,7 +6,6 @@ import {
   deviceFlow,
   deviceSetup,
   probeQuery,
-  rowId,
 } from '@dunlinmoss/contract/api';
 import { AXLE_POSITIONS, WHEEL_CODES } from '@dunlinmoss/core';
 import { Router, type Request, type Response } from 'express';
@@ -27,8 +26,8 @@ import {
 import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import { changeWheels, setDriving, setFaults, simulatedRig, switchOff, switchOn } from '../repositories/simulatedRigs';
+import { idOf } from './idOf';
 
-const rigParameter = z.object({ id: rowId });
 const wheelParameters = z.object({ position: z.enum(AXLE_POSITIONS), wheel: z.enum(WHEEL_CODES) });
 const historyQuery = z.strictObject({ minutes: z.coerce.number().int().min(1).max(1_440).default(180) });
 /** A packet a minute is enough to look back on. */
@@ -59,11 +58,8 @@ export function deviceRoutes(
   const router = Router({ mergeParams: true });
   const streams = Router({ mergeParams: true });
 
-  const rigIdOf = (request: Request): string => {
-    const parsed = rigParameter.safeParse(request.params);
-    if (!parsed.success) throw new Refusal('notFound');
-    return parsed.data.id;
-  };
+  const rigIdOf = ({ params }: Request): string => idOf(params.id);
+
   const switchedOn = async (request: Request): Promise<SimulatedRig> => {
     const rig = await simulatedRig(pool, request.ownerId, rigIdOf(request));
     if (!rig) throw new Refusal('notFound');
@@ -228,10 +224,8 @@ function centralOf(rig: SimulatedRig): CentralState {
 export function probeRoutes(): Router {
   const router = Router();
   router.get('/:id', (request, response) => {
-    const parsed = rigParameter.safeParse(request.params);
-    if (!parsed.success) throw new Refusal('notFound');
     const { trackAKpa, trackBKpa } = probeQuery.parse(request.query);
-    const seed = Number.parseInt(parsed.data.id.slice(-6), 16);
+    const seed = Number.parseInt(idOf(request.params.id).slice(-6), 16);
     response.json(simulatedProbe(seed, trackAKpa, trackBKpa));
   });
   return router;

@@ -15,8 +15,9 @@ import { z } from 'zod';
 
 import { inTransaction } from '../db/pool';
 import { followJob } from '../jobs/follow';
-import { addRows, outcomesOf, ROWS_BEGIN, type RowsAsked, type RowsEvent } from '../jobs/rowsJob';
+import { addRows, outcomesOf, rowsBegin, type RowsAsked, type RowsEvent } from '../jobs/rowsJob';
 import type { JobRunner } from '../jobs/runner';
+import { byOf } from '../people/whose';
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
 import { JobLost } from '../repositories/jobs';
@@ -64,7 +65,7 @@ async function outcomesAsked(
   return inTransaction(pool, async (connection): Promise<readonly AddOutcome[]> => {
     const outcomes: AddOutcome[] = [];
     for (const kind of RESOURCE_NAMES) {
-      outcomes.push(...(await addRows(connection, repositories, ownerId, { kind, rows: file[kind] })));
+      outcomes.push(...(await addRows(connection, repositories, ownerId, { kind, rows: file[kind] }, null)));
     }
     throw new OnlyAsked(outcomes);
   }).catch((error: unknown) => {
@@ -104,7 +105,7 @@ export function exchangeRoutes(pool: Pool, repositories: Repositories, runner: J
     const body = Buffer.from(JSON.stringify(request.body));
     const job = await beginWhole(pool, request, { as, kind: 'rows', asked: (of): RowsAsked => ({ of }), body });
     try {
-      if (job.state === 'coming') await keepWhole(pool, job, body, ROWS_BEGIN);
+      if (job.state === 'coming') await keepWhole(pool, job, body, rowsBegin(byOf(request)));
     } catch (error) {
       // The same, sent twice at once: the other one is further.
       throw error instanceof JobLost ? new Refusal('overloaded') : error;

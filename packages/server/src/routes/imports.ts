@@ -3,10 +3,9 @@ import { Readable } from 'node:stream';
 import { isDeepStrictEqual } from 'node:util';
 
 import type { ImportState } from '@dunlinmoss/contract';
-import { importQuery, rowId } from '@dunlinmoss/contract/api';
+import { importQuery } from '@dunlinmoss/contract/api';
 import { Router, type Request, type Response } from 'express';
 import type { Pool } from 'mysql2/promise';
-import { z } from 'zod';
 
 import { isPassing } from '../db/pool';
 import { followJob } from '../jobs/follow';
@@ -23,9 +22,8 @@ import {
   type Job,
   type JobKind,
 } from '../repositories/jobs';
+import { idOf } from './idOf';
 import { Cancelled } from './ndjsonWriter';
-
-const idParameter = z.object({ id: rowId });
 
 /** Begins to take something long in, or goes on with it where the line broke: `as` is its name, `from` what has come of it. */
 export async function beginImport(
@@ -113,13 +111,6 @@ export async function importing(
   response.end();
 }
 
-/** The name of a job in an address. */
-export function idOf(request: Request): string {
-  const parsed = idParameter.safeParse(request.params);
-  if (!parsed.success) throw new Refusal('notFound');
-  return parsed.data.id;
-}
-
 /** How far a job has come, as it is told. */
 export const stateOf = ({ kind, state, bytes, told }: Job): ImportState => ({ kind, state, bytes, told });
 
@@ -127,13 +118,13 @@ export const stateOf = ({ kind, state, bytes, told }: Job): ImportState => ({ ki
 export function importRoutes(pool: Pool): Router {
   const router = Router();
   router.get('/imports/:id', async (request, response) => {
-    const job = await findJob(pool, request.ownerId, idOf(request));
+    const job = await findJob(pool, request.ownerId, idOf(request.params.id));
     if (!job) throw new Refusal('notFound');
     response.json(stateOf(job));
   });
 
   router.delete('/imports/:id', async (request, response) => {
-    if (!(await forgetJob(pool, request.ownerId, idOf(request)))) throw new Refusal('underWay');
+    if (!(await forgetJob(pool, request.ownerId, idOf(request.params.id)))) throw new Refusal('underWay');
     response.status(204).end();
   });
 

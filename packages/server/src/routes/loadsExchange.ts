@@ -7,8 +7,9 @@ import { z } from 'zod';
 
 import { inTransaction, isPassing } from '../db/pool';
 import { digestOf, planLoads, readTable, sumOf } from '../imports/loadsPlan';
-import { LOADS_BEGIN, type LoadsAsked } from '../jobs/loadsJob';
+import { loadsBegin, type LoadsAsked } from '../jobs/loadsJob';
 import type { JobRunner } from '../jobs/runner';
+import { byOf } from '../people/whose';
 import { Refusal } from '../problems';
 import { weighedRigs } from '../repositories/loadWeights';
 import type { Repositories } from '../repositories/repositories';
@@ -42,7 +43,9 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories, runn
       const asked = (of: string): LoadsAsked => ({ apply, of });
       const job = await beginWhole(pool, request, { as, kind: 'loads', asked, body });
       const tell = ndjsonWriter<unknown>(response);
-      await importing(pool, runner, { request, response, tell, job }, () => keepWhole(pool, job, body, LOADS_BEGIN));
+      await importing(pool, runner, { request, response, tell, job }, () =>
+        keepWhole(pool, job, body, loadsBegin(byOf(request))),
+      );
     },
   );
 

@@ -1,12 +1,11 @@
 import { Readable } from 'node:stream';
 
 import type { AiringRow, LogEvent, LogLineProblem, ReadingRoundRow } from '@dunlinmoss/contract';
-import { LOG_COLUMNS, logBatch, logDeletion, logKeeping, logQuery, rowId } from '@dunlinmoss/contract/api';
+import { LOG_COLUMNS, logBatch, logDeletion, logKeeping, logQuery } from '@dunlinmoss/contract/api';
 import { correctedKpa, wheelKey, wheelsOf } from '@dunlinmoss/core';
 import { Router, type Request } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
-import { z } from 'zod';
 
 import { inTransaction } from '../db/pool';
 import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
@@ -29,10 +28,10 @@ import {
 } from '../repositories/monitorLog';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
+import { idOf } from './idOf';
 import { beginImport, importing } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
 
-const rigParameter = z.object({ id: rowId });
 /** How many refused lines are shown; all of them are counted. */
 const LINES_SHOWN = 20;
 /** A log of this size is about 30 million readings. */
@@ -181,8 +180,7 @@ interface OwnRig {
 }
 
 async function ownRig(request: Request, repositories: Repositories): Promise<OwnRig> {
-  const parsed = rigParameter.safeParse(request.params);
-  const rig = parsed.success ? await repositories.rigs.get(request.ownerId, parsed.data.id) : null;
+  const rig = await repositories.rigs.get(request.ownerId, idOf(request.params.id));
   if (!rig) throw new Refusal('notFound');
   const wheels = rig.axles.flatMap(({ position, wheels: count }) =>
     wheelsOf(count).map((wheel) => wheelKey({ position, wheel })),

@@ -11,7 +11,6 @@ import {
   ownPassphrase,
   passphraseChange,
   recovering,
-  rowId,
   signingIn,
   signingInByPasskey,
   takenInvitation,
@@ -25,17 +24,12 @@ import * as people from '../people/people';
 import type { KnownSessions } from '../people/whose';
 import { throttle } from '../people/throttle';
 import { Refusal } from '../problems';
+import { idOf } from './idOf';
 
 /** The person who asks. Throws `signIn` where there is none, or where nobody signs in here yet. */
 function personOf({ personId, signIn }: Request): string {
   if (personId === null || !signIn) throw new Refusal(signIn ? 'signIn' : 'aloneHere');
   return personId;
-}
-
-function idOf(value: unknown): string {
-  const parsed = rowId.safeParse(value);
-  if (!parsed.success) throw new Refusal('notFound');
-  return parsed.data;
 }
 
 const addressOf = (request: Request): string => request.ip ?? 'unknown';

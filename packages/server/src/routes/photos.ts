@@ -1,29 +1,24 @@
 import { PHOTO_LIMIT, PHOTO_PATH, PHOTO_TYPE } from '@dunlinmoss/contract';
-import { rowId } from '@dunlinmoss/contract/api';
 import express, { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
-import { z } from 'zod';
 
 import { isPlainJpeg } from '../imports/jpeg';
 import { Refusal } from '../problems';
 import { keepPhoto, photoBytes } from '../repositories/photos';
 import type { PhotoStore } from '../store/photoStore';
-
-const idParameter = z.object({ id: rowId });
+import { idOf } from './idOf';
 
 /** Photos of prints by id, written once: the same id again is the same photo. */
 export function photoRoutes(pool: Pool, store: PhotoStore): Router {
   const router = Router();
   router.get(`/${PHOTO_PATH}/:id`, async (request, response) => {
-    const id = idParameter.safeParse(request.params);
-    if (!id.success) throw new Refusal('notFound');
-    const bytes = await photoBytes(pool, store, request.ownerId, id.data.id);
+    const id = idOf(request.params.id);
+    const bytes = await photoBytes(pool, store, request.ownerId, id);
     if (!bytes) throw new Refusal('notFound');
     response.set({ 'Content-Type': PHOTO_TYPE, 'Cache-Control': 'private, max-age=31536000, immutable' }).send(bytes);
   });
   router.put(`/${PHOTO_PATH}/:id`, express.raw({ type: PHOTO_TYPE, limit: PHOTO_LIMIT }), async (request, response) => {
-    const id = idParameter.safeParse(request.params);
-    if (!id.success) throw new Refusal('notFound');
+    const id = idOf(request.params.id);
     const bytes: unknown = request.body;
     if (!Buffer.isBuffer(bytes) || !isPlainJpeg(bytes)) {
       throw new Refusal('invalid', {
@@ -36,7 +31,7 @@ export function photoRoutes(pool: Pool, store: PhotoStore): Router {
         ],
       });
     }
-    await keepPhoto(pool, store, request.ownerId, { id: id.data.id, bytes, createdAt: new Date() });
+    await keepPhoto(pool, store, request.ownerId, { id: id, bytes, createdAt: new Date() });
     response.status(204).end();
   });
   return router;

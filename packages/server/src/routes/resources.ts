@@ -1,25 +1,14 @@
 import { RESOURCES, type ResourceName } from '@dunlinmoss/contract';
-import { rowId, removeQuery } from '@dunlinmoss/contract/api';
-import { Router, type Request } from 'express';
-import { z } from 'zod';
+import { removeQuery } from '@dunlinmoss/contract/api';
+import { Router } from 'express';
 
+import { byOf } from '../people/whose';
 import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import type { PageQuery, Repository, Stamped } from '../repositories/versioned';
+import { idOf } from './idOf';
 
 type AnyBody = { id: string; revision: number };
-
-const idParameter = z.object({ id: rowId });
-
-/** An id that can't be one is simply not there. */
-function idOf(parameters: unknown): string {
-  const result = idParameter.safeParse(parameters);
-  if (!result.success) throw new Refusal('notFound');
-  return result.data.id;
-}
-
-/** Who is written down beside a row: nobody, where nobody signs in. */
-const byOf = ({ signIn, personId }: Request): string | null => (signIn ? personId : null);
 
 /** The routes of one kind of row. */
 function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyBody & Stamped, PageQuery>): Router {
@@ -31,13 +20,13 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
   });
 
   router.get('/:id', async (request, response) => {
-    const row = await repository.get(request.ownerId, idOf(request.params));
+    const row = await repository.get(request.ownerId, idOf(request.params.id));
     if (!row) throw new Refusal('notFound');
     response.json(row);
   });
 
   router.put('/:id', async (request, response) => {
-    const id = idOf(request.params);
+    const id = idOf(request.params.id);
     const saved = body.parse(request.body);
     if (saved.id !== id) {
       const field = { path: '/id', code: 'idMismatch', message: 'Expected the id of the address' };
@@ -53,7 +42,7 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
 
   router.delete('/:id', async (request, response) => {
     const { revision, forever } = removeQuery.parse(request.query);
-    const id = idOf(request.params);
+    const id = idOf(request.params.id);
     const outcome = forever
       ? await repository.erase(request.ownerId, id, revision)
       : await repository.remove(request.ownerId, id, revision, byOf(request));
@@ -67,14 +56,14 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
   });
 
   router.get('/:id/history', async (request, response) => {
-    const id = idOf(request.params);
+    const id = idOf(request.params.id);
     const items = await repository.history(request.ownerId, id);
     if (items.length === 0 && !(await repository.get(request.ownerId, id))) throw new Refusal('notFound');
     response.json({ items });
   });
 
   router.post('/:id/restore', async (request, response) => {
-    const row = await repository.restore(request.ownerId, idOf(request.params), byOf(request));
+    const row = await repository.restore(request.ownerId, idOf(request.params.id), byOf(request));
     if (!row) throw new Refusal('notFound');
     response.json(row);
   });
