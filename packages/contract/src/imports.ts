@@ -22,3 +22,9 @@ export const importState = z.strictObject({
 });
 
 export type ImportState = z.infer<typeof importState>;
+
+/** One that has begun and not ended, by whichever device; `rigId` where it is about one rig. */
+export const openImport = importState.extend({ id, rigId: id.nullable() });
+export const openImports = z.strictObject({ items: z.array(openImport) });
+
+export type OpenImport = z.infer<typeof openImport>;

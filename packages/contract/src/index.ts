@@ -38,7 +38,7 @@ export {
   type MonitorPacket,
   probeProfile,
 } from './devices';
-export { type ImportState } from './imports';
+export { openImports, type ImportState, type OpenImport } from './imports';
 export {
   LOG_FROM,
   LOG_TO,

@@ -18,7 +18,7 @@ import { ARCHIVE_PATH, ARCHIVE_TYPE, archiveEvent } from './exchange/archive';
 import { exchangeFile, importOutcome } from './exchange/exchangeFile';
 import { loadsEvent } from './exchange/loadsCsv';
 import { historyOf, removeQuery } from './resources/row';
-import { importQuery, importState } from './imports';
+import { importQuery, importState, openImports } from './imports';
 import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logKeeping, logQuery, downsampledLog } from './log';
 import { planQuery, rigCard, rigNextStep, rigPlan } from './answers';
 import { changes, changesQuery } from './changes';
@@ -261,6 +261,12 @@ const filePaths = (): Json => ({
 
 /** What comes under a name of its own. */
 const importPaths = (): Json => ({
+  '/imports': {
+    get: {
+      summary: 'What has begun to come in and has not ended, whoever sends it',
+      responses: { 200: answer('Each with how far it is', schemaOf(openImports)), ...REFUSED },
+    },
+  },
   '/imports/{id}': {
     parameters: [idParameter],
     get: {

@@ -114,6 +114,13 @@ describe('an import whose line breaks', () => {
 
     const { state, bytes: come } = await importOf(id);
     expect(state).toBe('coming');
+    // Whoever else looks is told that as well, but for what is not of their space.
+    const openFor = async (app: TestServer['app']) =>
+      (await request(app).get('/api/v1/imports').expect(200)).body.items;
+    expect(await openFor(server.app)).toMatchObject([{ id, rigId, kind: 'log', state: 'coming', bytes: come }]);
+    const stranger = randomUUID();
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [stranger]);
+    expect(await openFor(server.as(stranger))).toEqual([]);
     expect(bytes[come - 1]).toBe(10);
     expect(await sums(server.pool, rigId)).toEqual({ raw: 0, summed: 0 });
     // Not from anywhere else.
@@ -127,6 +134,7 @@ describe('an import whose line breaks', () => {
     const told = await sendTable(server.app, `/import/log/${rigId}?as=${id}&from=${come}`, bytes.subarray(come));
     expect(told.at(-1)).toMatchObject({ done: { added: LINES, alreadyThere: 0 } });
     expect(await sums(server.pool, rigId)).toEqual(WHOLE);
+    expect(await openFor(server.app)).toEqual([]);
   });
 
   it('tells a bad line by its place in the whole table, and keeps nothing', async () => {
@@ -353,6 +361,27 @@ describe('a file of rows', () => {
     const refused = await send(server.app, randomUUID(), { ...whole, tests: [...whole.tests, lost] }).expect(400);
     expect(refused.body.code).toBe('missingReference');
     expect((await rigsOf()).filter(({ id }) => whole.rigs.some((rig) => rig.id === id))).toEqual([]);
+  });
+
+  it('does not wait for what is long', async () => {
+    let goOn: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => (goOn = resolve));
+    let longOnes = 0;
+    const { app } = serverDoing((work) => async (job, hands) => {
+      if (job.kind === 'log') {
+        longOnes += 1;
+        await held;
+      }
+      await work(job, hands);
+    });
+    // Three: more than are worked on at once.
+    const rigs = await Promise.all(Array.from({ length: 3 }, newRig));
+    const logs = rigs.map((rigId) => sendTable(app, `/import/log/${rigId}`, `${HEAD}\n${lineOf(0)}\n`));
+    await until(async () => longOnes === 2);
+    expect((await send(app, randomUUID(), file()).expect(200)).body.added).toBe(60 + 1_200);
+    goOn();
+    for (const sent of logs) expect((await sent).at(-1)).toMatchObject({ done: { added: 1 } });
+    expect(longOnes).toBe(3);
   });
 
   it('goes on where it was cut off while it was being kept', async () => {

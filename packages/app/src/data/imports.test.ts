@@ -1,4 +1,5 @@
 import type { LoadsEvent, LogEvent } from '@dunlinmoss/contract';
+import { renderHook, waitFor } from '@testing-library/react';
 import { ReadableStream, TextDecoderStream } from 'node:stream/web';
 import { TextEncoder } from 'node:util';
 
@@ -11,6 +12,7 @@ import {
   previewFile,
   previewLoads,
   putTogether,
+  useOpenImports,
   type ImportFailure,
 } from './imports';
 
@@ -277,5 +279,27 @@ describe('what is long', () => {
       })) as never;
       expect((await go()).failure).toMatchObject({ code: 'refused' });
     });
+  });
+});
+
+describe('what comes in just now', () => {
+  it('is asked for again until it has ended, and is nothing where the server is away', async () => {
+    const one = {
+      id: '0192f000-0000-7000-8000-00000000c001',
+      rigId: '0192f000-0000-7000-8000-00000000b001',
+      ...{ kind: 'log', state: 'working', bytes: 10, told: { taken: 1, of: 2 } },
+    };
+    const answers: (readonly object[] | 'away')[] = [[one], [{ ...one, told: null }], []];
+    globalThis.fetch = (async () => {
+      const items = answers.length > 1 ? answers.shift()! : answers[0]!;
+      if (items === 'away') throw new TypeError('no network');
+      return { ok: true, status: 200, json: async () => ({ items }) };
+    }) as never;
+    const { result, unmount } = renderHook(() => useOpenImports());
+    expect(result.current).toEqual([]);
+    await waitFor(() => expect(result.current).toEqual([one]));
+    await waitFor(() => expect(result.current).toEqual([]), { timeout: 10_000 });
+    expect(answers).toEqual([[]]);
+    unmount();
   });
 });

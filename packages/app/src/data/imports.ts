@@ -1,14 +1,17 @@
 import {
   importOutcome,
+  openImports,
   problem,
   type ArchiveEvent,
   type ImportOutcome,
   type ImportState,
   type LoadsEvent,
   type LogEvent,
+  type OpenImport,
   type Problem,
 } from '@dunlinmoss/contract';
 
+import useSWR from 'swr';
 import { v5 as uuidFrom } from 'uuid';
 
 import { apiHere } from '../settings/who';
@@ -199,6 +202,19 @@ const eachOf =
     });
     return ended;
   };
+
+/** How often it is asked again while something comes in, ms. */
+const OPEN_MS = 1_000;
+
+/** What comes in just now, from whichever device; empty where the server is away. */
+export function useOpenImports(): readonly OpenImport[] {
+  const { data } = useSWR(
+    'imports',
+    async () => openImports.parse(await (await ask('/imports', {})).json()).items,
+    { refreshInterval: (items) => (items && items.length > 0 ? OPEN_MS : 0), shouldRetryOnError: false },
+  );
+  return data ?? [];
+}
 
 /** Has everything put together as one file at the server. Where it lies then, and how large it is, bytes. */
 export async function putTogether({

@@ -8,6 +8,7 @@ import {
   fileSizeText,
   lineText,
   loadsDoneText,
+  openImportText,
   rowText,
   tableProblemText,
 } from './imports';
@@ -135,5 +136,18 @@ describe('how large a file is', () => {
       '12.3\u00a0MB',
       '2,000\u00a0MB',
     ]);
+  });
+});
+
+describe('what comes in from before or elsewhere', () => {
+  const one = { id: 'i', rigId: null, kind: 'log', state: 'working', bytes: 3_400_000, told: null } as const;
+  it('says how far it is, and what one may do', () => {
+    expect(openImportText({ ...one, state: 'coming' })).toMatch(
+      /^A log is coming in: 3\.4\u00a0MB so far\. .* same file again/,
+    );
+    expect(openImportText({ ...one, told: { taken: 3, of: 8 } })).toMatch(/taken in \(3 of 8 parts\)\. It goes on/);
+    expect(openImportText({ ...one, kind: 'archive', told: { part: 'rigs', progress: 4 } })).toMatch(
+      /^An archive has come whole and is being taken in\. /,
+    );
   });
 });

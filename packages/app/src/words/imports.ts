@@ -9,6 +9,8 @@ import type {
   LoadsCounts,
   LoadsLineProblem,
   LoadsOutcome,
+  LogEvent,
+  OpenImport,
 } from '@dunlinmoss/contract';
 import type { AxlePosition, WeighedPart } from '@dunlinmoss/core';
 
@@ -55,6 +57,25 @@ export const fileSizeText = (bytes: number): string =>
   bytes < 1_000_000
     ? `${Math.max(1, Math.round(bytes / 1000))}\u00a0kB`
     : `${(bytes / 1_000_000).toLocaleString('en', { maximumFractionDigits: 1 })}\u00a0MB`;
+
+const COMING_WORDS: Record<OpenImport['kind'], string> = {
+  log: 'A log',
+  archive: 'An archive',
+  loads: 'A table of loads',
+  rows: 'A file',
+  out: 'A file',
+};
+
+/** What comes in, begun before a reload or by another device. */
+export function openImportText({ kind, state, bytes, told }: OpenImport): string {
+  const what = COMING_WORDS[kind];
+  if (state === 'coming') {
+    return `${what} is coming in: ${fileSizeText(bytes)} so far. If it stands still, choose the same file again and it goes on.`;
+  }
+  const log = told as LogEvent | null;
+  const parts = kind === 'log' && log && 'taken' in log ? ` (${log.taken} of ${log.of} parts)` : '';
+  return `${what} has come whole and is being taken in${parts}. It goes on also when this page is closed.`;
+}
 
 /** How far the file with everything in it is. */
 export const puttingTogetherText = (bytes: number): string =>

@@ -19,8 +19,13 @@ import {
   type JobState,
 } from '../repositories/jobs';
 
-/** Jobs that a server works on at once: each keeps the database busy. */
+/** Jobs of a lane that a server works on at once: each keeps the database busy. */
 const AT_ONCE = 2;
+/** What somebody waits for with the finger on the glass does not stand behind what takes an hour. */
+const LANES: readonly (readonly JobKind[])[] = [
+  ['rows', 'loads'],
+  ['log', 'archive', 'out'],
+];
 /** How often it is looked for what another server left, ms. */
 const LOOK_MS = 3_000;
 /** A database that was away is tried again after so long, so often, before the job is left to whoever looks next, ms. */
@@ -48,15 +53,21 @@ export type Work = (job: Job, hands: Hands) => Promise<void>;
 
 class Stopping extends Error {}
 
+/** Jobs that wait for one another. */
+interface Lane {
+  readonly kinds: readonly JobKind[];
+  /** What came in here, in its order. */
+  readonly ours: JobName[];
+  atWork: number;
+}
+
 /**
  * Works on jobs that have come in whole, on whichever server. One that is killed in the middle is gone on with by another,
  * from the last step that was kept.
  */
 export class JobRunner {
   private readonly holder = randomUUID();
-  /** What came in here, in its order. */
-  private readonly ours: JobName[] = [];
-  private atWork = 0;
+  private readonly lanes: readonly Lane[] = LANES.map((kinds) => ({ kinds, ours: [], atWork: 0 }));
   private stopped = false;
   private timer: NodeJS.Timeout | undefined;
 
@@ -81,30 +92,37 @@ export class JobRunner {
   }
 
   /** There is something to do: this, or, once it was started, whatever there is. */
-  wake(job?: JobName): void {
-    if (job) this.ours.push(job);
-    if (this.stopped || this.atWork >= AT_ONCE) return;
-    this.atWork += 1;
-    void this.turn();
+  wake(job?: Job): void {
+    for (const lane of this.lanes) {
+      if (job && !lane.kinds.includes(job.kind)) continue;
+      if (job) lane.ours.push(job);
+      this.goOn(lane);
+    }
   }
 
-  private async turn(): Promise<void> {
+  private goOn(lane: Lane): void {
+    if (this.stopped || lane.atWork >= AT_ONCE) return;
+    lane.atWork += 1;
+    void this.turn(lane);
+  }
+
+  private async turn(lane: Lane): Promise<void> {
     try {
       for (;;) {
         if (this.stopped) return;
-        const own = this.ours.shift();
+        const own = lane.ours.shift();
         if (!own && !this.timer) return;
-        const job = await takeJob(this.pool, this.holder, own);
+        const job = await takeJob(this.pool, this.holder, lane.kinds, own);
         if (!job && own) continue;
         if (!job) return;
         // There may be more.
-        this.wake();
+        this.goOn(lane);
         await this.work(job);
       }
     } catch (error) {
       if (!isPassing(error)) this.log.error({ err: error }, 'looking for jobs');
     } finally {
-      this.atWork -= 1;
+      lane.atWork -= 1;
     }
   }
 

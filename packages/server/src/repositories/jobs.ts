@@ -57,6 +57,15 @@ export async function findJob(connection: Pool | Connection, ownerId: string, id
   return row ? jobOf(row) : null;
 }
 
+/** What has begun to come in and has not ended, the oldest first. */
+export async function openJobs(pool: Pool, ownerId: string): Promise<Job[]> {
+  const [rows] = await pool.query<RowDataPacket[]>(
+    `SELECT * FROM jobs WHERE owner_id = ? AND state IN ('coming', 'working') AND kind <> 'out' ORDER BY made_at, id`,
+    [ownerId],
+  );
+  return rows.map(jobOf);
+}
+
 /** Begins a job, or finds the one of that id: the same again is the same job. Throws `SpaceFull` where too many are open. */
 export async function beginJob(
   pool: Pool,
@@ -151,12 +160,17 @@ export async function partOf(connection: Pool | Connection, job: Job, part: numb
   return row.bytes;
 }
 
-/** Takes a job that nobody is at: this one, or any; null where there is none. */
-export async function takeJob(pool: Pool, holder: string, only?: JobName): Promise<Job | null> {
+/** Takes a job that nobody is at: this one, or any of these kinds; null where there is none. */
+export async function takeJob(
+  pool: Pool,
+  holder: string,
+  kinds: readonly JobKind[],
+  only?: JobName,
+): Promise<Job | null> {
   const free = `state = 'working' AND (held_until IS NULL OR held_until < NOW(3))`;
   const [rows] = only
     ? [[{ owner_id: only.ownerId, id: only.id }]]
-    : await pool.query<RowDataPacket[]>(`SELECT owner_id, id FROM jobs WHERE ${free} LIMIT 5`);
+    : await pool.query<RowDataPacket[]>(`SELECT owner_id, id FROM jobs WHERE ${free} AND kind IN (?) LIMIT 5`, [kinds]);
   for (const { owner_id, id } of rows) {
     const [taken] = await pool.query<ResultSetHeader>(
       `UPDATE jobs SET holder = ?, held_until = NOW(3) + INTERVAL ? SECOND WHERE owner_id = ? AND id = ? AND ${free}`,

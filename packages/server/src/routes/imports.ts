@@ -2,7 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { Readable } from 'node:stream';
 import { isDeepStrictEqual } from 'node:util';
 
-import type { ImportState } from '@dunlinmoss/contract';
+import type { ImportState, OpenImport } from '@dunlinmoss/contract';
 import { importQuery } from '@dunlinmoss/contract/api';
 import { Router, type Request, type Response } from 'express';
 import type { Pool } from 'mysql2/promise';
@@ -19,6 +19,7 @@ import {
   findJob,
   forgetJob,
   JobLost,
+  openJobs,
   type Job,
   type JobKind,
 } from '../repositories/jobs';
@@ -114,9 +115,17 @@ export async function importing(
 /** How far a job has come, as it is told. */
 export const stateOf = ({ kind, state, bytes, told }: Job): ImportState => ({ kind, state, bytes, told });
 
-/** `GET` and `DELETE /imports/:id`: how far something long has come, and that it is not wanted any more. */
+/** `GET /imports`, `GET` and `DELETE /imports/:id`: how far something long has come, and that it is not wanted any more. */
 export function importRoutes(pool: Pool): Router {
   const router = Router();
+  router.get('/imports', async (request, response) => {
+    const jobs = await openJobs(pool, request.ownerId);
+    const items = jobs.map((job): OpenImport => {
+      const { rigId = null } = (job.asked ?? {}) as { readonly rigId?: string };
+      return { ...stateOf(job), id: job.id, rigId };
+    });
+    response.json({ items });
+  });
   router.get('/imports/:id', async (request, response) => {
     const job = await findJob(pool, request.ownerId, idOf(request.params.id));
     if (!job) throw new Refusal('notFound');

@@ -1,13 +1,14 @@
 import type { LogEvent } from '@dunlinmoss/contract';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { fileName, giveFile } from '../../components/files';
-import { ImportFailed, importLog } from '../../data/imports';
+import { ImportFailed, importLog, useOpenImports } from '../../data/imports';
 import { useLog } from '../../data/logs';
 import { Action } from '../../components/Action';
 import { FilePicker } from '../../components/FilePicker';
 import { notify } from '../../components/Notice';
+import { OpenImports } from '../../components/OpenImports';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Progress } from '../../components/Progress';
@@ -44,6 +45,15 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
   const { log, asOf, askAgain } = useLog(rig.id);
   const [state, setState] = useState<Import>({ at: 'idle' });
   const running = useRef<AbortController>(null);
+  const open = useOpenImports().filter(({ rigId }) => rigId === rig.id);
+  const isOpen = open.length > 0;
+  const wasOpen = useRef(isOpen);
+  // What came in elsewhere is in the log now.
+  useEffect(() => {
+    if (wasOpen.current && !isOpen) askAgain();
+    wasOpen.current = isOpen;
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isOpen]);
 
   const take = async (file: File): Promise<void> => {
     const cancel = new AbortController();
@@ -117,6 +127,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
           CSV with the columns time, axle, wheel, pressure_kpa (or pressure_psi, pressure_bar) and, if known, temp_c.
           Times with their zone, as 2026-11-20T06:40:00Z. Axles: front, rear, trailer; wheels: left, right, single.
         </Text>
+        {state.at === 'idle' && <OpenImports items={open} />}
         {(state.at === 'idle' || state.at === 'ended') && (
           <FilePicker label="Choose a table" accept=".csv,text/csv" onPick={(file) => void take(file)} />
         )}

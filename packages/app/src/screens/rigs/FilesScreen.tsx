@@ -11,6 +11,7 @@ import {
   previewFile,
   previewLoads,
   putTogether,
+  useOpenImports,
   type ImportFailure,
 } from '../../data/imports';
 import { apiHere } from '../../settings/who';
@@ -21,6 +22,7 @@ import { readAgain } from '../../data/sync';
 import { Action } from '../../components/Action';
 import { FilePicker } from '../../components/FilePicker';
 import { notify } from '../../components/Notice';
+import { OpenImports } from '../../components/OpenImports';
 import { Panel } from '../../components/Panel';
 import { Progress } from '../../components/Progress';
 import { Text } from '../../components/Text';
@@ -57,6 +59,7 @@ type State =
 export function FilesScreen() {
   const router = useRouter();
   const units = unitsStore.use();
+  const open = useOpenImports().filter(({ kind }) => kind !== 'log');
   const [state, setState] = useState<State>({ kind: 'idle' });
   const cancel = useRef<AbortController | undefined>(undefined);
   useEffect(() => () => cancel.current?.abort(LEFT), []);
@@ -155,6 +158,7 @@ export function FilesScreen() {
           line what it would do before anything is done. A .zip with everything in it is taken in at once; what is here
           already stays as it is. All of a file is taken in, or nothing.
         </Text>
+        {state.kind === 'idle' && <OpenImports items={open} />}
         {state.kind !== 'working' && <FilePicker label="Choose a file" accept=".zip,.json,.csv,.txt" onPick={ask} />}
         {state.kind === 'working' && (
           <>
