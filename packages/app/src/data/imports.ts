@@ -208,11 +208,10 @@ const OPEN_MS = 1_000;
 
 /** What comes in just now, from whichever device; empty where the server is away. */
 export function useOpenImports(): readonly OpenImport[] {
-  const { data } = useSWR(
-    'imports',
-    async () => openImports.parse(await (await ask('/imports', {})).json()).items,
-    { refreshInterval: (items) => (items && items.length > 0 ? OPEN_MS : 0), shouldRetryOnError: false },
-  );
+  const { data } = useSWR('imports', async () => openImports.parse(await (await ask('/imports', {})).json()).items, {
+    refreshInterval: (items) => (items && items.length > 0 ? OPEN_MS : 0),
+    shouldRetryOnError: false,
+  });
   return data ?? [];
 }
 
