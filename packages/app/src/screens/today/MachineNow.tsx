@@ -1,7 +1,7 @@
 import { bodyOf } from '@dunlinmoss/contract';
 import { familyOf, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge, gaugeStepKpa, roadGaps, type BoardEntry } from '@dunlinmoss/domain';
-import { Suspense, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 
 import { useNow } from '../../data/clock';
 import { saveOuting } from '../../data/outings';
@@ -29,7 +29,7 @@ import { DemoShelf } from './DemoShelf';
 import { Path } from './OutingPath';
 import { useNext } from './useNext';
 import { speed } from '../../words/format';
-import { later } from '../later';
+import { Afterwards, later } from '../later';
 
 const Staff = later('Staff');
 const HandOver = later('HandOver');
@@ -111,7 +111,7 @@ export function MachineNow({ entry, below }: MachineNowProps) {
           )}
           {plan && (
             <Panel title="Pressures">
-              <Suspense>
+              <Afterwards>
                 {inPairs(plan.axles).map((pair) => (
                   <Staff
                     key={pair[0]!.position}
@@ -127,7 +127,7 @@ export function MachineNow({ entry, below }: MachineNowProps) {
                     palette={palette}
                   />
                 ))}
-              </Suspense>
+              </Afterwards>
             </Panel>
           )}
           {below}
@@ -140,9 +140,9 @@ export function MachineNow({ entry, below }: MachineNowProps) {
           ? `${rig.name} · ${groundName(outing.groundCode)} · ${stateText(outing, rig.family).toLowerCase()}`
           : 'No outing is under way with it.'}
       </Text>
-      <Suspense>
+      <Afterwards>
         <RouteNow rig={rig} />
-      </Suspense>
+      </Afterwards>
       <Panel>
         {!onRoute && (
           <>
@@ -181,9 +181,9 @@ export function MachineNow({ entry, below }: MachineNowProps) {
         <Text as="small" tone="muted">{`In the tires, cold: ${inTiresText(entry, units, stepKpa, nowMs)}.`}</Text>
         <LastBy {...entry} />
         {inCrew && (
-          <Suspense>
+          <Afterwards>
             <HandOver rig={rig} />
-          </Suspense>
+          </Afterwards>
         )}
       </Panel>
     </Page>
