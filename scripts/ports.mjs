@@ -13,10 +13,15 @@ export const isFree = (port) =>
     server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
   });
 
-/** A port that nobody listens on just now, and that no outgoing connection will take. */
+/** What was given out here: whoever asked for several listens on none of them yet. */
+const given = new Set();
+
+/** A port that nobody listens on just now, that no outgoing connection will take, and that is not given out twice. */
 export async function freePort() {
   for (;;) {
     const port = randomInt(FROM, BELOW);
-    if (await isFree(port)) return port;
+    if (given.has(port) || !(await isFree(port))) continue;
+    given.add(port);
+    return port;
   }
 }
