@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Readable } from 'node:stream';
 
 import { PLAIN_AXLE, type LoadsEvent, type Rig } from '@dunlinmoss/contract';
-import mysql from 'mysql2/promise';
+import mysql, { type RowDataPacket } from 'mysql2/promise';
 
 /*
  * 100,000 weighed loads through the API against LOAD DATA of the same rows into the same tables; and the first page of
@@ -96,6 +96,15 @@ async function sendTable(text: string, apply?: string): Promise<string> {
   return last.done.digest;
 }
 
+/** A packet has its limit. */
+function* pieces(text: string): Generator<Buffer> {
+  const bytes = Buffer.from(text);
+  for (let at = 0; at < bytes.length; at += 1_000_000) yield bytes.subarray(at, at + 1_000_000);
+}
+
+/** As it lies in the table, whether or not the driver has read it. */
+const asText = (body: unknown): string => (typeof body === 'string' ? body : JSON.stringify(body));
+
 async function firstPages(): Promise<number> {
   const read = async (): Promise<unknown> => (await fetch(`${address}/api/v1/rigs?limit=${FEW}`)).json();
   for (let run = 0; run < 30; run += 1) await read();
@@ -148,12 +157,29 @@ async function main(): Promise<void> {
       ),
     )
     .join('\n');
+  /** What was written down of each machine just now, as a table, taken away again. */
+  const versions = async (): Promise<string> => {
+    const just = 'h.owner_id = ? AND h.kind = "rigs" AND h.revision = r.revision AND r.revision > 1';
+    const joined = `row_history h JOIN rigs r ON r.owner_id = h.owner_id AND r.id = h.id WHERE ${just}`;
+    const [rows] = await connection.query<RowDataPacket[]>(
+      `SELECT h.owner_id, h.kind, h.id, h.revision, h.deed, CAST(h.saved_at AS CHAR) saved_at, CAST(h.body AS CHAR) body FROM ${joined}`,
+      [OWNER],
+    );
+    await connection.query(`DELETE h FROM ${joined}`, [OWNER]);
+    return rows
+      .map((row) =>
+        [row.owner_id, row.kind, row.id, row.revision, row.deed, row.saved_at, asText(row.body)]
+          .map((value) => String(value).replaceAll('\\', '\\\\'))
+          .join('\t'),
+      )
+      .join('\n');
+  };
   const clear = (): Promise<unknown> =>
     connection.query("DELETE FROM load_cases WHERE owner_id = ? AND name LIKE 'Day %'", [OWNER]);
   const load = (rows: string, into: string): Promise<unknown> =>
     connection.query({
       sql: `LOAD DATA LOCAL INFILE 'rows' INTO TABLE ${into}`,
-      infileStreamFactory: () => Readable.from([Buffer.from(rows)]),
+      infileStreamFactory: () => Readable.from(pieces(rows)),
     } as never);
 
   const api: number[] = [];
@@ -164,11 +190,13 @@ async function main(): Promise<void> {
     asked.push(await timed(async () => (digest = await sendTable(table))));
     api.push(await timed(() => sendTable(table, digest)));
     await clear();
+    const versionRows = await versions();
     direct.push(
       await timed(async () => {
         await connection.beginTransaction();
         await load(caseRows, 'load_cases (owner_id, rig_id, id, ordinal, name, method)');
         await load(weightRows, 'case_weights (owner_id, rig_id, case_id, kind, position, part, ordinal, load_kg)');
+        await load(versionRows, 'row_history (owner_id, kind, id, revision, deed, saved_at, body)');
         await connection.commit();
       }),
     );
