@@ -38,7 +38,7 @@ const LETTERS: Readonly<Record<AddOutcome, string>> = { add: 'a', same: 's', kee
 /** What became of each row. */
 export const outcomesOf = (did: string): AddOutcome[] =>
   [...did].map((letter) => (Object.keys(LETTERS) as AddOutcome[]).find((outcome) => LETTERS[outcome] === letter)!);
-export const lettersOf = (outcomes: readonly AddOutcome[]): string => outcomes.map((one) => LETTERS[one]).join('');
+const lettersOf = (outcomes: readonly AddOutcome[]): string => outcomes.map((one) => LETTERS[one]).join('');
 
 const ROWS_A_BATCH = 500;
 

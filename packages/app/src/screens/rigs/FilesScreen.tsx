@@ -245,7 +245,7 @@ function Everything() {
       {whole.at === 'ready' && (
         <>
           <Text role="status">
-            {`It is being saved: ${fileSizeText(whole.bytes)}, as everything stood just now. For an hour it can be fetched once more.`}
+            {`It is ready, ${fileSizeText(whole.bytes)}, as the store had it just now, and your browser fetches it. If that breaks off, fetch it once more within the hour.`}
           </Text>
           <Action label="Fetch it once more" onPress={() => saveFrom(whole.path)} />
         </>
