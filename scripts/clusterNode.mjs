@@ -4,8 +4,8 @@ import os from 'node:os';
 import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-import { makeDataFolder, socketOf } from './database.mjs';
-import { endChild, endLeftover } from './folder.mjs';
+import { inMaking, makeDataFolder, socketOf } from './database.mjs';
+import { endChild, endLeftovers } from './folder.mjs';
 import { PlainError } from './say.mjs';
 
 const USER = os.userInfo().username;
@@ -110,7 +110,7 @@ export function clusterNode({ name, folder, ports, groupPorts, transferPassword 
     },
     /** Ends what an earlier run left, and makes the data folder where there is none. True where it had data already. */
     async prepare() {
-      await endLeftover(pidFile, 'mariadbd', `--datadir=${dataFolder}`);
+      await endLeftovers(dataFolder, inMaking(dataFolder));
       rmSync(temporary, { recursive: true, force: true });
       mkdirSync(temporary);
       const had = existsSync(path.join(dataFolder, 'mysql'));

@@ -15,7 +15,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-import { endChild, endLeftover } from './folder.mjs';
+import { endChild, endLeftovers } from './folder.mjs';
 import { freePort } from './ports.mjs';
 import { PlainError, say } from './say.mjs';
 
@@ -58,10 +58,12 @@ const holdsSomething = (dataFolder) =>
   existsSync(dataFolder) &&
   readdirSync(dataFolder, { withFileTypes: true }).some((each) => each.isDirectory() && !OF_THE_SYSTEM.has(each.name));
 
+/** Where a data folder is made, aside and renamed: a kill in the middle leaves nothing that looks ready. */
+export const inMaking = (dataFolder) => `${dataFolder}.new`;
+
 /** Once in a while it gives up on a machine that is short of something for a moment: it is asked twice. */
 export function makeDataFolder(finished) {
-  // Made aside and renamed: a kill in the middle leaves nothing that looks ready.
-  const dataFolder = `${finished}.new`;
+  const dataFolder = inMaking(finished);
   let told = '';
   for (let run = 0; run < 2; run += 1) {
     rmSync(dataFolder, { recursive: true, force: true });
@@ -103,7 +105,7 @@ export async function startDatabase({ folder, port, name = 'dunlinmoss' }) {
   const socket = socketOf(folder);
   const chosenPort = port ?? (await freePort());
 
-  await endLeftover(pidFile, 'mariadbd', `--datadir=${dataFolder}`);
+  await endLeftovers(dataFolder, inMaking(dataFolder));
   if (!holdsSomething(dataFolder)) makeDataFolder(dataFolder);
   if (!existsSync(secretFile)) writeWhole(secretFile, randomBytes(18).toString('base64url'));
   rmSync(temporary, { recursive: true, force: true });

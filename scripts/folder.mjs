@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { mkdirSync, readFileSync, realpathSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, realpathSync } from 'node:fs';
 import net from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 
@@ -57,32 +57,40 @@ export async function ownFolder({ folder, address }) {
   server.unref();
 }
 
-/** Whether a process lives and was started with these words in its command line. */
-function runs(pid, ...words) {
-  try {
-    const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
-    return words.every((word) => command.some((part) => part.includes(word)));
-  } catch {
-    return false;
-  }
-}
+/** Processes that work on one of these data folders. One that ended and was not fetched yet has no command line. */
+const databasesOn = (dataFolders) =>
+  readdirSync('/proc').filter((name) => {
+    if (!/^\d+$/.test(name)) return false;
+    try {
+      const words = readFileSync(`/proc/${name}/cmdline`, 'utf8').split('\0');
+      return dataFolders.some((folder) => words.includes(`--datadir=${folder}`));
+    } catch {
+      // It ended in between.
+      return false;
+    }
+  });
 
 /**
- * Ends a process that an earlier run left behind, when the file names one and it is what it is taken for. Asks first,
- * then kills: what it had committed is kept.
+ * Ends the databases that an earlier run left behind on these folders, and what makes one. Found by what they were
+ * started with: a file that names them is not there yet while they start. Asks first, then kills: what they had
+ * committed is kept.
  */
-export async function endLeftover(pidFile, ...words) {
-  let pid;
-  try {
-    pid = Number(readFileSync(pidFile, 'utf8'));
-  } catch {
-    return;
+export async function endLeftovers(...dataFolders) {
+  const send = (signal) => {
+    for (const pid of databasesOn(dataFolders)) {
+      try {
+        process.kill(Number(pid), signal);
+      } catch (error) {
+        if (error.code !== 'ESRCH') throw new PlainError(`A database of another user runs on this folder (${pid}).`);
+      }
+    }
+  };
+  send('SIGTERM');
+  for (let waited = 0; databasesOn(dataFolders).length > 0; waited += 50) {
+    // Again and again: the making of a database is a script that begins others.
+    if (waited >= PATIENCE_MS) send('SIGKILL');
+    await sleep(50);
   }
-  if (!Number.isInteger(pid) || pid <= 1 || !runs(pid, ...words)) return;
-  process.kill(pid, 'SIGTERM');
-  for (let waited = 0; waited < PATIENCE_MS && runs(pid, ...words); waited += 50) await sleep(50);
-  if (runs(pid, ...words)) process.kill(pid, 'SIGKILL');
-  while (runs(pid, ...words)) await sleep(50);
 }
 
 /** Asks a child to end, and kills it when it takes too long. */
