@@ -113,21 +113,25 @@ describe('a database that nobody knows of', () => {
   it.each([
     ['still being made', /--bootstrap/],
     ['still starting, before it has written which process it is', /mariadbd\0.*--port=/],
-  ])('is ended by the next start: %s', async (_, words) => {
-    const { child, told } = begin();
-    while (processesOf(words).length === 0) await pause(5);
-    const left = processesOf(words);
-    // It stands still, as on a machine that has no time for it.
-    for (const pid of left) process.kill(pid, 'SIGSTOP');
-    kill(child.pid!);
-    await ended(child);
-    await told;
-    const next = await begin().told;
-    expect(next?.problem).toBeUndefined();
-    expect(left.filter(isAlive)).toEqual([]);
-    expect(processesOf(/mariadbd\0/)).toEqual([next!.databasePid]);
-    await save(next!.address);
-  }, 60_000);
+  ])(
+    'is ended by the next start: %s',
+    async (_, words) => {
+      const { child, told } = begin();
+      while (processesOf(words).length === 0) await pause(5);
+      const left = processesOf(words);
+      // It stands still, as on a machine that has no time for it.
+      for (const pid of left) process.kill(pid, 'SIGSTOP');
+      kill(child.pid!);
+      await ended(child);
+      await told;
+      const next = await begin().told;
+      expect(next?.problem).toBeUndefined();
+      expect(left.filter(isAlive)).toEqual([]);
+      expect(processesOf(/mariadbd\0/)).toEqual([next!.databasePid]);
+      await save(next!.address);
+    },
+    60_000,
+  );
 });
 
 describe('one owner of a folder', () => {
