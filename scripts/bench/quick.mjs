@@ -1,18 +1,15 @@
+import { setTimeout as sleep } from 'node:timers/promises';
+
+import { slowPhone } from './slowPhone.mjs';
+
 /*
  * How quick the application is on a slow phone: a page of a phone's size at a quarter of this machine's speed, times from
  * the page's own clock.
  */
 
-const SLOWDOWN = 4;
 const RUNS = 7;
-const PHONE = { width: 390, height: 844 };
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-
-async function slowed(page) {
-  const session = await page.context().newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });
-}
 
 /** Notes, in the page, when a text is first drawn, and the longest task so far. */
 function watch({ words, buffered }) {
@@ -28,16 +25,16 @@ function watch({ words, buffered }) {
   };
   requestAnimationFrame(look);
 }
-const seen = (page) => page.waitForFunction(() => window.seenAt).then((handle) => handle.jsonValue());
+const seen = (page) => page.until(() => window.seenAt);
 
 /** From asking for an address to the words, ms, and the longest task on the way. */
-async function opened(context, address, words) {
-  const page = await context.newPage();
-  await page.addInitScript(watch, { words, buffered: true });
-  await slowed(page);
-  await page.goto(address, { waitUntil: 'commit' });
+async function opened(visitor, address, words) {
+  const page = await visitor.open({ watch, about: { words, buffered: true }, slow: true });
+  await page.go(address);
   const ms = await seen(page);
-  const longestMs = await page.evaluate(() => window.longest);
+  // What the drawing of the words set off is part of the way too.
+  await sleep(300);
+  const longestMs = await page.run(() => window.longest);
   await page.close();
   return { ms, longestMs };
 }
@@ -47,28 +44,28 @@ const middle = (runs) => ({
   longestMs: median(runs.map(({ longestMs }) => longestMs)),
 });
 
-async function cold(browser, address, words) {
-  const context = await browser.newContext({ viewport: PHONE, serviceWorkers: 'block' });
-  const run = await opened(context, address, words);
-  await context.close();
+async function cold(phone, address, words) {
+  const visitor = await phone.visitor();
+  const run = await opened(visitor, address, words);
+  await visitor.leave();
   return run;
 }
 
 /** A device that has the shell and all rows. */
-async function withShell(browser, address) {
-  const context = await browser.newContext({ viewport: PHONE });
-  const page = await context.newPage();
-  await page.goto(`${address}/rigs/files`);
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await page.getByText(/^Your rigs, outings, tests and readings are on this device/).waitFor();
+async function withShell(phone, address) {
+  const visitor = await phone.visitor();
+  const page = await visitor.open();
+  await page.go(`${address}/rigs/files`);
+  await page.until(() => navigator.serviceWorker.controller !== null);
+  await page.untilText('Your rigs, outings, tests and readings are on this device');
   // Once more through the shell, as on every later day: the browser keeps what it made of the code.
   for (let run = 0; run < 2; run += 1) {
-    await page.goto(address);
-    await page.getByText('Samphire Flat', { exact: false }).first().waitFor();
-    await page.waitForTimeout(1_500);
+    await page.go(address);
+    await page.untilText('Samphire Flat');
+    await sleep(1_500);
   }
   await page.close();
-  return context;
+  return visitor;
 }
 
 /** Where one goes by a tap, and the words that are there then. */
@@ -80,25 +77,33 @@ const PLACES = [
   ['Book', 'Cairn track, fence posts'],
 ];
 
+/** The middle of a link among the places, once it is there. */
+const linkTo = (place) => {
+  const links = [
+    ...document.querySelectorAll('nav[aria-label="Places"] a, [role="navigation"][aria-label="Places"] a'),
+  ];
+  const box = links.find((link) => link.textContent.trim() === place)?.getBoundingClientRect();
+  return box?.width ? { x: box.x + box.width / 2, y: box.y + box.height / 2 } : null;
+};
+
 /** From a tap on a place to its words, for the first time on this page. */
-async function placesAt(context, address) {
+async function placesAt(visitor, address) {
   const figures = {};
   for (const [place, words] of PLACES) {
     const runs = [];
     for (let run = 0; run < RUNS; run += 1) {
-      const page = await context.newPage();
-      await page.goto(address);
-      const link = page.getByRole('navigation', { name: 'Places' }).getByText(place, { exact: true });
-      await link.waitFor();
-      await page.waitForTimeout(1_500);
-      await slowed(page);
-      await page.evaluate(() => {
+      const page = await visitor.open();
+      await page.go(address);
+      const { x, y } = await page.until(linkTo, place);
+      await sleep(1_500);
+      await page.slow();
+      await page.run(() => {
         addEventListener('click', () => (window.tappedAt = performance.now()), { capture: true, once: true });
       });
-      await page.evaluate(watch, { words, buffered: false });
-      await link.click();
+      await page.run(watch, { words, buffered: false });
+      for (const type of ['mouseMoved', 'mousePressed', 'mouseReleased']) await page.mouse(type, x, y);
       const at = await seen(page);
-      const { tappedAt, longest } = await page.evaluate(() => ({ tappedAt: window.tappedAt, longest: window.longest }));
+      const { tappedAt, longest } = await page.run(() => ({ tappedAt: window.tappedAt, longest: window.longest }));
       runs.push({ ms: at - tappedAt, longestMs: longest });
       await page.close();
     }
@@ -108,23 +113,19 @@ async function placesAt(context, address) {
 }
 
 export async function quickFigures(address, emptyAddress) {
-  const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const phone = await slowPhone();
   try {
-    const context = await withShell(browser, address);
+    const visitor = await withShell(phone, address);
     const [empty, ours, shell] = [[], [], []];
     // In turns: a machine is not always as quick.
     for (let run = 0; run < RUNS; run += 1) {
-      empty.push(await cold(browser, emptyAddress, 'Empty'));
-      ours.push(await cold(browser, address, 'Samphire Flat'));
-      shell.push(await opened(context, address, 'Samphire Flat'));
+      empty.push(await cold(phone, emptyAddress, 'Empty'));
+      ours.push(await cold(phone, address, 'Samphire Flat'));
+      shell.push(await opened(visitor, address, 'Samphire Flat'));
     }
-    const places = await placesAt(context, address);
+    const places = await placesAt(visitor, address);
     return { empty: middle(empty), ours: middle(ours), shell: middle(shell), places };
   } finally {
-    await browser.close();
+    await phone.close();
   }
 }

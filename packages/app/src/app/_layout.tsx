@@ -7,7 +7,7 @@ import { Suspense, useEffect } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { SWRConfig } from 'swr';
 
-import { beginData, useBehind } from '../data/begin';
+import { useBehind } from '../data/begin';
 import { swrSettings } from '../data/rows';
 import { startShell } from '../data/shell';
 import { useSync } from '../data/sync';
@@ -22,18 +22,17 @@ const Keys = later('KeysDialog');
 const SignIn = later('SignInScreen');
 const LeftCrew = later('LeftCrewScreen');
 
-beginData();
 // A text is drawn when its face is here; nothing else waits for it.
 void loadAsync({ SourceSans3_400Regular, SourceSans3_600SemiBold, ArchivoNarrow_600SemiBold });
 
 /** All other screens, and the shell on this device. */
 function fetchAllElse(): void {
   startShell();
-  void fetchRest().then(({ takeOldOutbox, followPeople, fillSeenLater }) => {
+  void fetchRest().then(({ takeWhatEarlierVersionsLeft, followPeople, fillSeenLater }) => {
     followPeople();
     fillSeenLater();
     // What an earlier version left is from before there were others.
-    if (storeName() === FIRST_STORE) void takeOldOutbox();
+    if (storeName() === FIRST_STORE) void takeWhatEarlierVersionsLeft();
   });
 }
 

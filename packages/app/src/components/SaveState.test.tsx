@@ -38,7 +38,7 @@ beforeEach(() => {
     (store as { set: (value: unknown) => void }).set(value);
   }
   outboxStore.set({});
-  syncStore.set({ mark: 'm', filled: true, got: 3, total: 3 });
+  syncStore.set({ filled: true, got: 3, total: 3 });
 });
 const shown = (set: () => void): void => {
   render(<SaveState />);
@@ -73,10 +73,10 @@ it('tells how many wait and since when, with the way to them', () => {
 it('does not call all there what had only partly come before the signal went', () => {
   shown(() => {
     reachStore.set(false);
-    syncStore.set({ mark: 'm', filled: false, got: 2, total: 9 });
+    syncStore.set({ filled: false, got: 2, total: 9 });
   });
   expect(text()).toContain('Not everything of yours had come onto this device before: machines may be missing.');
-  act(() => syncStore.set({ mark: 'm', filled: true, got: 9, total: 9 }));
+  act(() => syncStore.set({ filled: true, got: 9, total: 9 }));
   expect(text()).not.toContain('machines may be missing');
 });
 
@@ -102,11 +102,11 @@ it('tells of what was refused, of what is still coming, and of a newer version',
   expect(text()).toContain('One entry was refused. It is kept on this device.');
   act(() => {
     outboxStore.set({});
-    syncStore.set({ mark: 'm', filled: false, got: 400, total: 5000 });
+    syncStore.set({ filled: false, got: 400, total: 5000 });
   });
   expect(text()).toContain('Getting everything onto this device: 400 of 5,000.');
   act(() => {
-    syncStore.set({ mark: 'm', filled: true, got: 5000, total: 5000 });
+    syncStore.set({ filled: true, got: 5000, total: 5000 });
     newerStore.set(true);
   });
   expect(screen.getByText('Take it')).toBeTruthy();

@@ -13,7 +13,7 @@ function Page(): null {
 const later = (): void => act(() => jest.advanceTimersByTime(1_000));
 const load = (): void =>
   act(() => RESOURCE_NAMES.forEach((name) => kindStore(name).set({ rows: new Map(), loaded: true })));
-const filled = (is: boolean) => ({ mark: 'm', filled: is, got: 1, total: 2 });
+const filled = (is: boolean) => ({ filled: is, got: 1, total: 2 });
 
 beforeEach(() => {
   jest.useFakeTimers();

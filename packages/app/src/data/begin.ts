@@ -1,4 +1,4 @@
-import type { ResourceName } from '@dunlinmoss/contract';
+import { RESOURCE_NAMES } from '@dunlinmoss/contract';
 import { useEffect } from 'react';
 import { preload } from 'swr';
 
@@ -7,19 +7,16 @@ import { outboxReady, startOutbox } from './outbox';
 import { kindStore, loadKind, startReplica, syncStore } from './replica';
 import { syncNow } from './sync';
 
-/** What the first screen shows. */
-const FIRST: readonly ResourceName[] = ['rigs', 'outings', 'airings', 'readings', 'tests', 'routes'];
-
 /** Some browsers don't say when they are idle: then after so long, ms. */
 const SOON_MS = 200;
 /** Whatever else is going on, ms. */
 const AT_LATEST_MS = 2_000;
 
-/** Asks for all that the first screen needs, from the store of this device and from the server, before anything is drawn. */
+/** Asks for all rows, from the store of this device and from the server, before anything is drawn. */
 export function beginData(): void {
   startReplica();
   startOutbox();
-  void outboxReady().then(() => FIRST.forEach((name) => void loadKind(name)));
+  for (const name of RESOURCE_NAMES) void loadKind(name, outboxReady());
   // Away is told elsewhere.
   Promise.resolve(preload('changes', syncNow)).catch(() => undefined);
 }
@@ -28,7 +25,7 @@ export function beginData(): void {
 export function useBehind(run: () => void): void {
   const sync = syncStore.use();
   const reached = reachStore.use();
-  const loaded = FIRST.map((name) => kindStore(name).use().loaded).every(Boolean);
+  const loaded = RESOURCE_NAMES.map((name) => kindStore(name).use().loaded).every(Boolean);
   const stands = loaded && sync !== undefined && (sync?.filled === true || !reached);
   useEffect(() => {
     if (!stands) return undefined;

@@ -2,7 +2,7 @@ import type { ResourceName, RowOf } from '@dunlinmoss/contract';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 import { createStore } from '../settings/store';
-import { FIRST_STORE, storeName } from '../settings/who';
+import { storeName } from '../settings/who';
 import type { Pending } from './pending';
 
 /** How far this device has come in getting everything. */
@@ -28,8 +28,6 @@ interface DeviceSchema extends DBSchema {
 export type Device = IDBPDatabase<DeviceSchema>;
 
 const VERSION = 1;
-/** Where an earlier version kept its photos. */
-const OLD_PHOTOS = { name: 'dunlinmoss-photos', store: 'waiting' };
 
 /** Why what is saved would not outlast this page: the device is full, or the browser keeps nothing; null where it does. */
 export const notKeptStore = createStore<'full' | 'keepsNothing' | null>(null);
@@ -41,7 +39,7 @@ export const openDevice = (): Promise<Device | null> => (opened ??= open());
 
 async function open(): Promise<Device | null> {
   try {
-    const device = await openDB<DeviceSchema>(storeName(), VERSION, {
+    return await openDB<DeviceSchema>(storeName(), VERSION, {
       upgrade(database) {
         for (const name of ['rows', 'outbox', 'photos', 'sync'] as const) database.createObjectStore(name);
       },
@@ -49,27 +47,10 @@ async function open(): Promise<Device | null> {
       blocking: (_current, _blocked, event) => (event.target as unknown as IDBDatabase).close(),
       terminated: () => (opened = undefined),
     });
-    // What lies there is from before there were others.
-    if (storeName() === FIRST_STORE) await takeOldPhotos(device);
-    return device;
   } catch {
     notKeptStore.set('keepsNothing');
     return null;
   }
-}
-
-/** Moves what an earlier version left waiting. */
-async function takeOldPhotos(device: Device): Promise<void> {
-  const known = (await globalThis.indexedDB.databases?.()) ?? [];
-  if (!known.some(({ name }) => name === OLD_PHOTOS.name)) return;
-  const old = await openDB(OLD_PHOTOS.name);
-  if (old.objectStoreNames.contains(OLD_PHOTOS.store)) {
-    for (const id of (await old.getAllKeys(OLD_PHOTOS.store)) as string[]) {
-      await device.put('photos', (await old.get(OLD_PHOTOS.store, id)) as Blob, id);
-    }
-  }
-  old.close();
-  globalThis.indexedDB.deleteDatabase(OLD_PHOTOS.name);
 }
 
 /** Runs a write. False where it could not be kept, which is said on every screen. */

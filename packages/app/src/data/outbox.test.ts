@@ -9,6 +9,7 @@ import {
 } from '@dunlinmoss/contract';
 import { fullRig, sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { IDBFactory } from 'fake-indexeddb';
+import { openDB, type IDBPDatabase } from 'idb';
 
 import { readStored, writeStored } from '../settings/storage';
 import { FakeServer } from '../testing/fakeServer';
@@ -29,7 +30,7 @@ import {
   takeEntries,
   tryAgain,
 } from './outbox';
-import { takeOldOutbox } from './oldOutbox';
+import { takeWhatEarlierVersionsLeft } from './earlierVersions';
 import { newOuting, saveOuting } from './outings';
 import { waitingPhotosStore } from './photos';
 import { arrived, forgetReplica, rowHere } from './replica';
@@ -412,11 +413,32 @@ describe('what earlier versions left', () => {
     writeStored('outbox:5', { [key]: { name: 'rigs', body: old } });
     writeStored('outbox', { [`rigs/${id(2)}`]: { name: 'rigs', body: other } });
     reload();
-    await takeOldOutbox();
-    await flush();
+    await takeWhatEarlierVersionsLeft();
     expect(server.row('rigs', id(1))).toMatchObject({ axles: [{ valve: null }, {}] });
     expect(server.row('rigs', id(2))).toMatchObject({ name: 'Ruff' });
     expect([readStored('outbox:5'), readStored('outbox')]).toEqual([undefined, undefined]);
+  });
+
+  it('photos of it go out too; what a full device can’t take stays where it is', async () => {
+    const before = async (): Promise<IDBPDatabase> =>
+      openDB('dunlinmoss-photos', 1, { upgrade: (database) => void database.createObjectStore('waiting') });
+    const left = await before();
+    await left.put('waiting', new Blob(['jpeg']), 'p');
+    left.close();
+    reload();
+    await outboxReady();
+    const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    await takeWhatEarlierVersionsLeft();
+    full.mockRestore();
+    const still = await before();
+    expect(await still.count('waiting')).toBe(1);
+    still.close();
+    expect(server.heard).toEqual([]);
+    await takeWhatEarlierVersionsLeft();
+    expect(server.heard).toEqual(['PUT photo']);
+    expect((await indexedDB.databases()).map(({ name }) => name)).not.toContain('dunlinmoss-photos');
   });
 });
 

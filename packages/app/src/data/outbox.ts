@@ -150,7 +150,9 @@ async function readAgain(): Promise<void> {
   // What only this page has, or is just writing, must not be lost by that.
   const isOwn = (key: string): boolean => onPage.has(key) || underWay.has(key);
   const own = Object.values(outboxStore.get()).filter(({ name, id }) => isOwn(keyOf(name, id)));
-  outboxStore.set(byKey([...entries.filter(({ name, id }) => !isOwn(keyOf(name, id))), ...own]));
+  const next = byKey([...entries.filter(({ name, id }) => !isOwn(keyOf(name, id))), ...own]);
+  // Every list goes by what waits: none is made anew for the same.
+  if (!alike(next, outboxStore.get())) outboxStore.set(next);
 }
 
 /** A viewer of a crew changes nothing, and is not left with entries that nobody will take. */

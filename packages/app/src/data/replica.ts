@@ -1,4 +1,5 @@
 import { RESOURCE_NAMES, type Change, type ResourceName, type RowOf } from '@dunlinmoss/contract';
+import { alike } from '@dunlinmoss/domain';
 
 import { createStore, type Store } from '../settings/store';
 import { kept, openDevice, type Device, type SyncState } from './device';
@@ -36,21 +37,38 @@ export const kindStore = <Name extends ResourceName>(
 export const rowHere = <Name extends ResourceName>(name: Name, id: string): RowOf<Name> | undefined =>
   kindStore(name).get().rows.get(id);
 
-/** How far this device has come; undefined before the store was asked. */
-export const syncStore = createStore<SyncState | null | undefined>(undefined);
+/**
+ * How far this device has come; undefined before the store was asked. Without the mark, which is another after every look:
+ * nothing is drawn anew where a look brought nothing.
+ */
+export const syncStore = createStore<Omit<SyncState, 'mark'> | null | undefined>(undefined);
+let syncState: SyncState | null = null;
+
+/** The same with its mark, as this page knows it. */
+export const syncStateHere = (): SyncState | null => syncState;
+
+function cameTo(state: SyncState | null): void {
+  syncState = state;
+  const shown = state && { filled: state.filled, got: state.got, total: state.total };
+  if (!alike(shown, syncStore.get())) syncStore.set(shown);
+}
 
 const loading = new Map<ResourceName, Promise<void>>();
 
-/** Reads a kind from the store, once. */
-export function loadKind(name: ResourceName): Promise<void> {
+/**
+ * Reads a kind from the store, once.
+ *
+ * @param before what has to be known before its rows are told: of the first ones, what stands on top of them
+ */
+export function loadKind(name: ResourceName, before: Promise<void> = Promise.resolve()): Promise<void> {
   const known = loading.get(name);
   if (known) return known;
-  const load = readKind(name);
+  const load = readKind(name, before);
   loading.set(name, load);
   return load;
 }
 
-async function readKind(name: ResourceName): Promise<void> {
+async function readKind(name: ResourceName, before: Promise<void>): Promise<void> {
   const device = await openDevice();
   const read = new Map<string, AnyRow>();
   try {
@@ -65,6 +83,7 @@ async function readKind(name: ResourceName): Promise<void> {
   } catch {
     // A store that can't be read is filled again from the server.
   }
+  await before;
   const store = kinds[name];
   // What came or went meanwhile is newer.
   for (const [id, row] of store.get().rows) read.set(id, row);
@@ -101,10 +120,16 @@ function fresh(changes: readonly Change[]): Change[] {
   return changes.filter(({ kind, id, row }) => row === null || row.revision >= (rowHere(kind, id)?.revision ?? 0));
 }
 
-/** Puts changes into memory. */
+/**
+ * A look may bring what is here already: the mark reaches back a little, so that nothing is missed. What went always
+ * counts: lists of what is archived go by it.
+ */
+const isHere = ({ kind, id, row }: Change): boolean => row !== null && alike(row, rowHere(kind, id));
+
+/** Puts changes into memory. Nothing is drawn anew for what is here already. */
 function show(changes: readonly Change[]): void {
   for (const name of RESOURCE_NAMES) {
-    const own = changes.filter(({ kind }) => kind === name);
+    const own = changes.filter((change) => change.kind === name && !isHere(change));
     const store = kinds[name];
     const { rows, loaded } = store.get();
     if (own.length === 0) continue;
@@ -148,7 +173,7 @@ export async function takeIn(
   if (anew) for (const name of RESOURCE_NAMES) kinds[name].set({ rows: new Map(), loaded: true });
   const news = anew ? [...changes] : fresh(changes);
   show(news);
-  if (sync) syncStore.set(sync);
+  if (sync) cameTo(sync);
   await kept((device) => writeAll(device, news, sync, anew));
   tellTabs(anew ? { allRows: true } : { rows: news.map(({ kind, id }) => [kind, id]) });
 }
@@ -165,12 +190,12 @@ export function startReplica(): () => void {
   void openDevice()
     .then((device) => device?.get('sync', 'state'))
     .catch(() => undefined)
-    .then((state) => syncStore.get() === undefined && syncStore.set(state ?? null));
+    .then((state) => syncStore.get() === undefined && cameTo(state ?? null));
   return onTabs((said) => {
     if ('outbox' in said) return;
     void openDevice().then(async (device) => {
       if (!device) return;
-      syncStore.set((await device.get('sync', 'state')) ?? null);
+      cameTo((await device.get('sync', 'state')) ?? null);
       if ('allRows' in said) {
         loading.clear();
         for (const name of RESOURCE_NAMES) {
@@ -193,6 +218,7 @@ export function forgetReplica(): void {
   loading.clear();
   former.clear();
   wentMeanwhile.clear();
+  syncState = null;
   syncStore.set(undefined);
   for (const name of RESOURCE_NAMES) kinds[name].set(EMPTY);
 }

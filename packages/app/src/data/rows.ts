@@ -93,7 +93,7 @@ function useKind(name: ResourceName): { readonly rows: readonly AnyRow[]; readon
   outboxStore.use();
   const sync = syncStore.use();
   const reached = reachStore.use();
-  useEffect(() => void outboxReady().then(() => loadKind(name)), [name]);
+  useEffect(() => void loadKind(name, outboxReady()), [name]);
   // Half of what is kept would be told as all of it; without a signal it is all there is.
   return { rows: allRows(name), loading: !loaded || sync === undefined || (reached && !sync?.filled) };
 }

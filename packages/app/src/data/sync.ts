@@ -6,7 +6,7 @@ import { apiHere, whoStore } from '../settings/who';
 import { request } from './client';
 import { openDevice, type SyncState } from './device';
 import { followLine } from './liveLine';
-import { syncStore, takeIn } from './replica';
+import { syncStateHere, takeIn } from './replica';
 import { alone } from './tabs';
 
 /** How often a device that is looked at asks what changed, ms. */
@@ -17,7 +17,7 @@ export const syncNow = (): Promise<boolean> =>
   alone('sync', async () => {
     // What the store has counts: another tab may have come further, and on a full device rows of this page are not in it.
     const device = await openDevice();
-    let state = (device ? await device.get('sync', 'state') : syncStore.get()) ?? null;
+    let state = (device ? await device.get('sync', 'state') : syncStateHere()) ?? null;
     for (let more = true; more;) {
       const after = state ? `?after=${state.mark}` : '';
       const page = (await request('GET', `/changes${after}`)) as Changes;

@@ -48,5 +48,5 @@ export { StartOuting } from './today/StartOuting';
 export { Staff } from '../pictures/Staff';
 export { followPeople } from '../data/people';
 export { fillSeenLater } from '../data/logs';
-export { takeOldOutbox } from '../data/oldOutbox';
+export { takeWhatEarlierVersionsLeft } from '../data/earlierVersions';
 export { KeysDialog } from '../components/KeysDialog';

@@ -28,6 +28,8 @@ export type Line =
  */
 export class FakeServer {
   line: Line = 'up';
+  /** So many changes before a mark are told again, as the real one tells those of the last seconds. Fewer than a page. */
+  repeats = 0;
   /** Every request that came through, as `PUT rigs/… 3`. */
   readonly heard: string[] = [];
   private readonly rows = new Map<string, Kept>();
@@ -129,7 +131,8 @@ export class FakeServer {
 
   private changes(query: URLSearchParams): object {
     const after = query.get('after');
-    const since = after === null ? 0 : Number(after);
+    const mark = Number(after ?? 0);
+    const since = mark - this.repeats;
     const limit = 3;
     const all: (Change & { readonly changed: number })[] = [
       ...this.kept.map(({ kind, row, archived, changed }) => ({
@@ -146,7 +149,7 @@ export class FakeServer {
     return {
       startsOver: after === null,
       items: page.map(({ kind, id, row }) => ({ kind, id, row })),
-      next: String(page.at(-1)?.changed ?? since),
+      next: String(Math.max(mark, page.at(-1)?.changed ?? 0)),
       more: all.length > limit,
       total: after === null ? this.rows.size : null,
     };

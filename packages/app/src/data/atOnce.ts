@@ -1,0 +1,3 @@
+import { beginData } from './begin';
+
+beginData();

@@ -1,0 +1,74 @@
+import { bodyOf } from '@dunlinmoss/contract';
+import { fullRig } from '@dunlinmoss/domain/testing';
+import { IDBFactory } from 'fake-indexeddb';
+
+import { FakeServer } from '../testing/fakeServer';
+import { beginData } from './begin';
+import { forgetDevice, notKeptStore, openDevice } from './device';
+import { flush, forgetOutbox, outboxReady, outboxStore, save } from './outbox';
+import { forgetReplica, kindStore, loadKind, rowHere, syncStore } from './replica';
+import { syncNow } from './sync';
+
+const id = (n: number): string => `0192f000-0000-7000-8000-00000000000${n}`;
+const rig = (n: number) => ({ ...bodyOf('rigs', fullRig({ id: id(n), name: `Knot ${n}` })), revision: 0 });
+
+let server: FakeServer;
+const reload = (): void => {
+  forgetOutbox();
+  forgetReplica();
+  forgetDevice();
+};
+const onDevice = async (): Promise<unknown> => (await openDevice())!.count('rows');
+
+beforeEach(() => {
+  server = new FakeServer();
+  // As the real one, which tells those of the last seconds again.
+  server.repeats = 2;
+  globalThis.indexedDB = new IDBFactory();
+  globalThis.fetch = server.fetch;
+  globalThis.localStorage.clear();
+  reload();
+});
+
+it('a look that brings nothing new tells no screen anything, though rows come twice', async () => {
+  for (const n of [1, 2]) server.put('rigs', rig(n));
+  await syncNow();
+  await loadKind('rigs');
+  await outboxReady();
+  const told = jest.fn();
+  const stops = [kindStore('rigs'), syncStore, outboxStore].map((store) => store.subscribe(told));
+  await syncNow();
+  await flush();
+  expect(told).not.toHaveBeenCalled();
+  server.put('rigs', { ...rig(2), note: 'Sill dented' });
+  await syncNow();
+  expect(told).toHaveBeenCalledTimes(1);
+  expect(rowHere('rigs', id(2))).toMatchObject({ note: 'Sill dented' });
+  stops.forEach((stop) => stop());
+});
+
+it('rows that a full device could not take come again, and then it has them', async () => {
+  const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  server.put('rigs', rig(1));
+  await syncNow();
+  expect([rowHere('rigs', id(1))?.name, notKeptStore.get()]).toEqual(['Knot 1', 'full']);
+  full.mockRestore();
+  await syncNow();
+  expect([await onDevice(), notKeptStore.get()]).toEqual([1, null]);
+});
+
+it('rows are told once what waits on top of them is known', async () => {
+  server.put('rigs', rig(1));
+  await syncNow();
+  server.line = 'away';
+  await save('rigs', { ...bodyOf('rigs', rowHere('rigs', id(1))!), name: 'Renamed' });
+  reload();
+  const waited: number[] = [];
+  const stop = kindStore('rigs').subscribe(() => waited.push(Object.keys(outboxStore.get()).length));
+  beginData();
+  await loadKind('rigs');
+  expect(waited).toEqual([1]);
+  stop();
+});
