@@ -241,15 +241,18 @@ async function inBrowser() {
   await ensureWeb();
   const folder = temporary('browser');
   const product = await startProduct({ folder });
-  const { drag, bulb, draws: sure, card, year } = await browserFigures(product.address);
+  const { drag, wide, bulb, draws: sure, card, year } = await browserFigures(product.address);
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
-  say(
-    `the staff dragged at a quarter of the speed: ${drag.frames} frames, longest ${drag.longestMs.toFixed(1)} ms, ${(100 * drag.overShare).toFixed(1)} % over 16.7 ms`,
-  );
-  say(
-    `the bulb below a tire, its pressure dragged at a quarter of the speed: ${bulb.frames} frames, longest ${bulb.longestMs.toFixed(1)} ms, ${(100 * bulb.overShare).toFixed(1)} % over 16.7 ms`,
-  );
+  for (const [what, { frames, longestMs, overShare }] of [
+    ['the staff dragged', drag],
+    ['the same on a wide page', wide],
+    ['the bulb below a tire, its pressure dragged', bulb],
+  ]) {
+    say(
+      `${what}, at a quarter of the speed: ${frames} frames, longest ${longestMs.toFixed(1)} ms, ${(100 * overShare).toFixed(1)} % over 16.7 ms`,
+    );
+  }
   say(
     `how sure, 2 × 20,000 draws in a worker, tap to answer: ${sure.ms.toFixed(0)} ms; longest task of the page meanwhile ${sure.longestTaskMs === null ? 'under 50 ms' : `${sure.longestTaskMs.toFixed(0)} ms`}`,
   );
@@ -334,6 +337,25 @@ async function quick() {
   );
 }
 
+/** How a large farm comes onto a device. */
+async function fills() {
+  const { ensureWeb } = await import('./web.mjs');
+  const { startProduct } = await import('./product.mjs');
+  const { fillFigures } = await import('./bench/quick.mjs');
+  await ensureWeb();
+  const folder = temporary('fills');
+  const product = await startProduct({ folder });
+  const { rows, first, again } = await fillFigures(product.address);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  for (const [what, { ms, longestMs }] of [
+    ['come onto a device for the first time, until Today stands', first],
+    ['are on the device, until Today stands', again],
+  ]) {
+    say(`${rows.toLocaleString('en')} rigs ${what}: ${ms.toFixed(0)} ms, longest task ${longestMs.toFixed(0)} ms`);
+  }
+}
+
 /** Seconds from `npm start` in a folder to the first answer. */
 async function secondsToAnswer(clone, port) {
   const begun = performance.now();
@@ -416,6 +438,7 @@ const BENCHES = {
     proof,
     inBrowser,
     quick,
+    fills,
     javascript,
     starts,
   },

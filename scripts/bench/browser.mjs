@@ -1,6 +1,9 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+
+import { slowPhone } from './slowPhone.mjs';
 
 /** How much slower than this machine a phone is taken to be. */
 const SLOWDOWN = 4;
@@ -15,47 +18,64 @@ const slowed = async (page) => {
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });
 };
 
-/** Frames while something is dragged to and fro, on a phone at a quarter of this machine's speed. */
-async function drag(browser, place, name, upright) {
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-  await page.goto(place);
-  const staff = page.getByRole('slider', { name });
-  await staff.waitFor();
-  await staff.scrollIntoViewIfNeeded();
-  await page.waitForTimeout(1500);
-  await slowed(page);
-  await page.evaluate(() => {
+/** Where something to be dragged stands, once it does; null before. */
+const boxOf = (name) => {
+  const found = [...document.querySelectorAll('[role=slider], input[type=range]')].find(
+    (each) => each.getAttribute('aria-label') === name,
+  );
+  if (!found) return null;
+  found.scrollIntoViewIfNeeded();
+  const { x, y, width, height } = found.getBoundingClientRect();
+  return { x, y, width, height };
+};
+
+/** Frames while something is dragged to and fro at a quarter of this machine's speed, some sixty moves a second. */
+async function drag(phone, place, name, upright) {
+  const visitor = await phone.visitor();
+  const page = await visitor.open();
+  await page.go(place);
+  const box = await page.until(boxOf, name);
+  await sleep(1_500);
+  await page.slow();
+  await page.run(() => {
     window.frames_ = [];
     let last = performance.now();
     const tick = (now) => {
       window.frames_.push(now - last);
       last = now;
-      window.ticking = requestAnimationFrame(tick);
+      requestAnimationFrame(tick);
     };
-    window.ticking = requestAnimationFrame(tick);
+    requestAnimationFrame(tick);
   });
-  const box = await staff.boundingBox();
-  const to = (share) =>
+  const to = (type, share) =>
     upright
-      ? page.mouse.move(box.x + box.width / 2, box.y + box.height * share)
-      : page.mouse.move(box.x + box.width * share, box.y + box.height / 2);
-  await to(0.5);
-  await page.mouse.down();
+      ? page.mouse(type, box.x + box.width / 2, box.y + box.height * share)
+      : page.mouse(type, box.x + box.width * share, box.y + box.height / 2);
+  await to('mousePressed', 0.5);
   for (let move = 0; move < 240; move += 1) {
-    await to(0.5 + 0.35 * Math.sin(move / 12));
-    await page.waitForTimeout(8);
+    await to('mouseMoved', 0.5 + 0.35 * Math.sin(move / 12));
+    await sleep(8);
   }
-  await page.mouse.up();
-  const frames = await page.evaluate(() => {
-    cancelAnimationFrame(window.ticking);
-    return window.frames_.slice(2);
-  });
-  await page.close();
+  await to('mouseReleased', 0.5);
+  const frames = (await page.run(() => window.frames_)).slice(2);
+  await visitor.leave();
   return {
     frames: frames.length,
     longestMs: Math.max(...frames),
     overShare: frames.filter((ms) => ms > FRAME_MS + JITTER_MS).length / frames.length,
   };
+}
+
+const WIDE = { width: 1280, height: 800 };
+
+/** A drag in a browser of its own. */
+async function dragged(place, name, upright, size) {
+  const phone = await slowPhone(size);
+  try {
+    return await drag(phone, place, name, upright);
+  } finally {
+    await phone.close();
+  }
 }
 
 /** How long the draws of How sure take from the tap to the answer, and the longest task of the page meanwhile. */
@@ -192,6 +212,7 @@ export async function trackFigures(address) {
 
 /** What only a browser tells. */
 export async function browserFigures(address) {
+  const whatIf = `${address}/ground/what-if?rig=${CURLEW}&ground=softSand`;
   const { chromium } = await import('@playwright/test');
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -199,13 +220,9 @@ export async function browserFigures(address) {
   });
   try {
     return {
-      drag: await drag(
-        browser,
-        `${address}/ground/what-if?rig=${CURLEW}&ground=softSand`,
-        'Front, pressure to try',
-        true,
-      ),
-      bulb: await drag(browser, `${address}/ground/depth?rig=${LAPWING}&ground=fieldMoist`, 'Pressure', false),
+      drag: await dragged(whatIf, 'Front, pressure to try', true),
+      wide: await dragged(whatIf, 'Front, pressure to try', true, WIDE),
+      bulb: await dragged(`${address}/ground/depth?rig=${LAPWING}&ground=fieldMoist`, 'Pressure', false),
       draws: await draws(browser, address),
       card: await card(browser, address),
       year: await year(browser, address),
@@ -260,8 +277,8 @@ export async function drivesFigures(address) {
   try {
     const slider = `data:text/html,<input type=range aria-label=Pressure style="width:340px;height:48px">`;
     return {
-      empty: await drag(browser, slider, 'Pressure', false),
-      bulb: await drag(browser, `${address}/ground/depth?rig=${LAPWING}&ground=fieldMoist`, 'Pressure', false),
+      empty: await dragged(slider, 'Pressure', false),
+      bulb: await dragged(`${address}/ground/depth?rig=${LAPWING}&ground=fieldMoist`, 'Pressure', false),
       played: await played(browser, address),
     };
   } finally {

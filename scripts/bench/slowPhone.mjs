@@ -18,7 +18,14 @@ export async function slowPhone({ width = 390, height = 844 } = {}) {
   const profile = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-phone-'));
   const browser = spawn(
     '/usr/bin/chromium',
-    ['--headless=new', '--no-sandbox', '--disable-gpu', '--remote-debugging-port=0', `--user-data-dir=${profile}`],
+    [
+      '--headless=new',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--hide-scrollbars',
+      '--remote-debugging-port=0',
+      `--user-data-dir=${profile}`,
+    ],
     { stdio: ['ignore', 'ignore', 'pipe'] },
   );
   const target = await new Promise((resolve, reject) => {

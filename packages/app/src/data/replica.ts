@@ -160,6 +160,9 @@ const writeAll = async (device: Device, changes: readonly Change[], sync: SyncSt
   await tx.done;
 };
 
+/** What has come of everything, while it is still coming: told all at once, as no list is shown before. */
+let coming: readonly Change[] = [];
+
 /**
  * Takes rows in, into the store and into memory.
  *
@@ -172,7 +175,11 @@ export async function takeIn(
 ): Promise<void> {
   if (anew) for (const name of RESOURCE_NAMES) kinds[name].set({ rows: new Map(), loaded: true });
   const news = anew ? [...changes] : fresh(changes);
-  show(news);
+  // What is done here while the rest is coming is newer than what came.
+  const before = anew ? [] : coming.filter((one) => !news.some(({ kind, id }) => one.kind === kind && one.id === id));
+  coming = sync && !sync.filled ? [...before, ...news] : sync ? [] : before;
+  if (!sync) show(news);
+  else if (sync.filled) show([...before, ...news]);
   if (sync) cameTo(sync);
   await kept((device) => writeAll(device, news, sync, anew));
   tellTabs(anew ? { allRows: true } : { rows: news.map(({ kind, id }) => [kind, id]) });
@@ -218,6 +225,7 @@ export function forgetReplica(): void {
   loading.clear();
   former.clear();
   wentMeanwhile.clear();
+  coming = [];
   syncState = null;
   syncStore.set(undefined);
   for (const name of RESOURCE_NAMES) kinds[name].set(EMPTY);

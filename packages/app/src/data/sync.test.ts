@@ -6,7 +6,7 @@ import { FakeServer } from '../testing/fakeServer';
 import { beginData } from './begin';
 import { forgetDevice, notKeptStore, openDevice } from './device';
 import { flush, forgetOutbox, outboxReady, outboxStore, save } from './outbox';
-import { forgetReplica, kindStore, loadKind, rowHere, syncStore } from './replica';
+import { arrived, departed, forgetReplica, kindStore, loadKind, rowHere, syncStore } from './replica';
 import { syncNow } from './sync';
 
 const id = (n: number): string => `0192f000-0000-7000-8000-00000000000${n}`;
@@ -59,6 +59,32 @@ it('rows that a full device could not take come again, and then it has them', as
   expect([await onDevice(), notKeptStore.get()]).toEqual([1, null]);
 });
 
+it('everything is told at once when the last of it has come; what was done here meanwhile stands', async () => {
+  server.repeats = 0;
+  for (const n of [1, 2, 3, 4, 5, 6, 7]) server.put('rigs', rig(n));
+  const told = jest.fn();
+  await loadKind('rigs');
+  const stop = kindStore('rigs').subscribe(told);
+  let pages = 0;
+  globalThis.fetch = (async (...asked: Parameters<typeof fetch>) => {
+    if (String(asked[0]).includes('/changes')) pages += 1;
+    if (pages === 2 && String(asked[0]).includes('/changes')) {
+      // Of what has come, and is not told yet: one is saved, one archived.
+      const { row } = server.kept.find(({ row: { id: each } }) => each === id(1))!;
+      await arrived('rigs', { ...row, name: 'Meanwhile', revision: 2 } as never);
+      await departed('rigs', id(2));
+      told.mockClear();
+    }
+    return server.fetch(...asked);
+  }) as never;
+  await syncNow();
+  expect([pages, told.mock.calls.length]).toEqual([3, 1]);
+  expect(rowHere('rigs', id(1))).toMatchObject({ name: 'Meanwhile' });
+  expect([2, 3, 7].map((n) => rowHere('rigs', id(n)) !== undefined)).toEqual([false, true, true]);
+  stop();
+});
+
+// Last: what is begun here goes on.
 it('rows are told once what waits on top of them is known', async () => {
   server.put('rigs', rig(1));
   await syncNow();
