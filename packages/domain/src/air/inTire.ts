@@ -35,11 +35,20 @@ export interface AirHistory {
   readonly outings: readonly OutingRow[];
 }
 
-/** Of all that is kept, what belongs to one rig. */
-export function historyOf({ airings, rounds, outings }: Omit<AirHistory, 'rig'>, rig: RigRow): AirHistory {
-  const own = <Row extends { readonly rigId: string }>(rows: readonly Row[]): Row[] =>
-    rows.filter(({ rigId }) => rigId === rig.id);
-  return { rig, airings: own(airings), rounds: own(rounds), outings: own(outings) };
+/** Of all that is kept, what belongs to a rig: everything is looked through once, however many rigs there are. */
+export function historiesOf({ airings, rounds, outings }: Omit<AirHistory, 'rig'>): (rig: RigRow) => AirHistory {
+  const [airingsOf, roundsOf, outingsOf] = [byRig(airings), byRig(rounds), byRig(outings)];
+  return (rig) => ({ rig, airings: airingsOf(rig), rounds: roundsOf(rig), outings: outingsOf(rig) });
+}
+
+function byRig<Row extends { readonly rigId: string }>(rows: readonly Row[]): (rig: RigRow) => readonly Row[] {
+  const all = new Map<string, Row[]>();
+  for (const row of rows) {
+    const own = all.get(row.rigId);
+    if (own) own.push(row);
+    else all.set(row.rigId, [row]);
+  }
+  return ({ id }) => all.get(id) ?? [];
 }
 
 /** At which cold pressures are meant where nobody measured the air, °C. Assumption. */

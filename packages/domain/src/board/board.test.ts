@@ -2,7 +2,7 @@ import type { AiringRow, OutingRow, ReadingRoundRow, RigRow } from '@dunlinmoss/
 import { psi } from '@dunlinmoss/core';
 
 import { rigWheels } from '../air/wheels';
-import { sampleBicycle, sampleRig } from '../testing/sampleRig';
+import { fullRig, sampleBicycle, sampleRig } from '../testing/sampleRig';
 import { axlesNow, boardOf, type BoardInput } from './board';
 
 const at = (minute: number): string => new Date(Date.parse('2026-11-20T06:00:00Z') + minute * 60_000).toISOString();
@@ -71,6 +71,12 @@ describe('boardOf', () => {
     ]);
     const warm = roundOf(rigs[0]!, 20, { justDriven: true, tireTempC: null });
     expect(steps({ outings: [closed], rounds: [warm] })).toEqual(['a standsLow']);
+  });
+
+  it('has a machine that was read low when it was entered, with nothing else kept of it', () => {
+    const low = { ...fullRig({ id: 'f', name: 'Full' }), softOnPurposeAt: null };
+    expect(low.axles[0]!.present).not.toBeNull();
+    expect(board({ rigs: [...rigs, low] }).now).toMatchObject([{ rig: { id: 'f' }, step: 'standsLow' }]);
   });
 
   it('insists on one that stands low though another outing is planned with it', () => {

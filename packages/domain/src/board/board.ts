@@ -1,7 +1,7 @@
 import type { AiringRow, NextStep, OutingRow, ProofTestRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
 import { familyOf, wheelKey } from '@dunlinmoss/core';
 
-import { historyOf, inTire, type InTire } from '../air/inTire';
+import { historiesOf, inTire, type AirHistory, type InTire } from '../air/inTire';
 import { rigWheels, type RigWheel } from '../air/wheels';
 import { isToCome, nextStep, outingOf } from '../outing/nextStep';
 
@@ -87,11 +87,8 @@ const isBack = ({ wheels, outing }: Pick<BoardEntry, 'wheels' | 'outing'>): bool
 export type Machine = Omit<BoardEntry, 'step'>;
 
 /** What is in the wheels of a machine, what is under way with it, and who was at it last. */
-export function machineOf(
-  rig: RigRow,
-  { outings, airings, rounds, nowMs }: Omit<BoardInput, 'rigs' | 'tests'>,
-): Machine {
-  const history = historyOf({ airings, rounds, outings }, rig);
+function machineOf(history: AirHistory, nowMs: number): Machine {
+  const { rig } = history;
   const outing = outingOf(history.outings, rig.id, nowMs);
   return {
     rig,
@@ -105,10 +102,15 @@ export function machineOf(
 /** Every machine there is, each with its step on the board; null for one that stands on none. By name. */
 export function allMachines(input: BoardInput): readonly (Machine & { readonly step: BoardStep | null })[] {
   const steps = new Map(boardOf(input).now.map(({ rig, step }) => [rig.id, step]));
+  const historyOf = historiesOf(input);
   return input.rigs
-    .map((rig) => ({ ...machineOf(rig, input), step: steps.get(rig.id) ?? null }))
+    .map((rig) => ({ ...machineOf(historyOf(rig), input.nowMs), step: steps.get(rig.id) ?? null }))
     .sort((a, b) => a.rig.name.localeCompare(b.rig.name));
 }
+
+/** Of most machines of a large farm nothing is kept but themselves: none is known to be low, or on its way. */
+const isUntouched = ({ rig, airings, rounds, outings }: AirHistory): boolean =>
+  [airings, rounds, outings].every(({ length }) => length === 0) && rig.axles.every(({ present }) => !present);
 
 /**
  * Every machine that matters now: with an airing or an outing under way, or standing low. Nothing makes it go but readings
@@ -116,8 +118,11 @@ export function allMachines(input: BoardInput): readonly (Machine & { readonly s
  * outing.
  */
 export function boardOf({ rigs, outings, airings, rounds, tests, nowMs }: BoardInput): Board {
+  const historyOf = historiesOf({ outings, airings, rounds });
   const now = rigs.flatMap((rig): BoardEntry[] => {
-    const entry = machineOf(rig, { outings, airings, rounds, nowMs });
+    const history = historyOf(rig);
+    if (isUntouched(history)) return [];
+    const entry = machineOf(history, nowMs);
     const { outing, airing, wheels } = entry;
     const { kind } = familyOf(rig.family);
     const low = kind !== 'bicycle' && wheels.some((each) => each.now?.low);

@@ -1,7 +1,7 @@
 import type { OutingRow, RigRow } from '@dunlinmoss/contract';
 import { familyOf, type AxlePosition, type GroundCode } from '@dunlinmoss/core';
 
-import { courseOf, historyOf, type AirHistory, type InTire } from '../air/inTire';
+import { courseOf, historiesOf, type AirHistory, type InTire } from '../air/inTire';
 import { softMs, softSpells } from '../air/softTime';
 import { rigWheels } from '../air/wheels';
 
@@ -96,8 +96,9 @@ export function seasonOf({ rigs, outings, airings, rounds }: SeasonInput, fromMs
   });
   const soft: { rig: RigRow; ms: number; lasts: boolean }[] = [];
   const mishaps: Mishap[] = [];
+  const historyOf = historiesOf({ airings, rounds, outings });
   for (const rig of named) {
-    const history = historyOf({ airings, rounds, outings }, rig);
+    const history = historyOf(rig);
     for (const outing of history.outings.filter(({ startedAt }) => isIn(startedAt))) {
       if (outing.decision?.code === 'turnedBack')
         mishaps.push({ rig, at: outing.startedAt, kind: 'turnedBack', outing, wheel: null });

@@ -1,4 +1,4 @@
-import { allMachines, historyOf, seasonOf, standingAxles, usualTube } from '@dunlinmoss/domain';
+import { allMachines, historiesOf, seasonOf, standingAxles, usualTube } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 
@@ -57,12 +57,9 @@ export function OfficeScreen() {
   const kept = { rigs: rigs.rows, outings: outings.rows, airings: airings.rows, rounds: rounds.rows };
   const machines = allMachines({ ...kept, tests: tests.rows, nowMs });
   const { worked } = seasonOf(kept, 0, nowMs);
+  const historyOf = historiesOf(kept);
   const all = machines.map((machine) => {
-    const standing = standingAxles(
-      historyOf(kept, machine.rig),
-      tubes[machine.rig.id] ?? usualTube(machine.rig),
-      nowMs,
-    );
+    const standing = standingAxles(historyOf(machine.rig), tubes[machine.rig.id] ?? usualTube(machine.rig), nowMs);
     return officeLine(machine, { names, me, units, nowMs, worked, standing });
   });
   const lines = officeFilter(all, text);

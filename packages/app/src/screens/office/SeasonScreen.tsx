@@ -1,4 +1,4 @@
-import { historyOf, seasonOf, standingAxles, usualTube } from '@dunlinmoss/domain';
+import { historiesOf, seasonOf, standingAxles, usualTube } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 
@@ -38,9 +38,10 @@ export function SeasonScreen() {
   const days = SPANS[span];
   const fromMs = days === null ? 0 : nowMs - days * DAY_MS;
   const kept = { rigs: rigs.rows, outings: outings.rows, airings: airings.rows, rounds: rounds.rows };
+  const historyOf = historiesOf(kept);
   const standing = rigs.rows.map((rig) => ({
     rig,
-    standing: standingAxles(historyOf(kept, rig), tubes[rig.id] ?? usualTube(rig), nowMs),
+    standing: standingAxles(historyOf(rig), tubes[rig.id] ?? usualTube(rig), nowMs),
   }));
   const sheet = seasonSheet(seasonOf(kept, fromMs, nowMs), standing, {
     from: days === null ? null : new Date(fromMs).toISOString(),
