@@ -49,6 +49,7 @@ export const syncStateHere = (): SyncState | null => syncState;
 
 function cameTo(state: SyncState | null): void {
   syncState = state;
+  if (state?.filled) tellWhatCame();
   const shown = state && { filled: state.filled, got: state.got, total: state.total };
   if (!alike(shown, syncStore.get())) syncStore.set(shown);
 }
@@ -163,6 +164,13 @@ const writeAll = async (device: Device, changes: readonly Change[], sync: SyncSt
 /** What has come of everything, while it is still coming: told all at once, as no list is shown before. */
 let coming: readonly Change[] = [];
 
+/** Tells what has come so far: it is all, or no more can be had just now. */
+export function tellWhatCame(): void {
+  const came = fresh(coming);
+  coming = [];
+  show(came);
+}
+
 /**
  * Takes rows in, into the store and into memory.
  *
@@ -177,10 +185,9 @@ export async function takeIn(
   const news = anew ? [...changes] : fresh(changes);
   // What is done here while the rest is coming is newer than what came.
   const before = anew ? [] : coming.filter((one) => !news.some(({ kind, id }) => one.kind === kind && one.id === id));
-  coming = sync && !sync.filled ? [...before, ...news] : sync ? [] : before;
-  if (!sync) show(news);
-  else if (sync.filled) show([...before, ...news]);
+  coming = sync ? [...before, ...news] : before;
   if (sync) cameTo(sync);
+  else show(news);
   await kept((device) => writeAll(device, news, sync, anew));
   tellTabs(anew ? { allRows: true } : { rows: news.map(({ kind, id }) => [kind, id]) });
 }

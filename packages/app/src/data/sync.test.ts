@@ -4,6 +4,7 @@ import { IDBFactory } from 'fake-indexeddb';
 
 import { FakeServer } from '../testing/fakeServer';
 import { beginData } from './begin';
+import { Away } from './client';
 import { forgetDevice, notKeptStore, openDevice } from './device';
 import { flush, forgetOutbox, outboxReady, outboxStore, save } from './outbox';
 import { arrived, departed, forgetReplica, kindStore, loadKind, rowHere, syncStore } from './replica';
@@ -57,6 +58,21 @@ it('rows that a full device could not take come again, and then it has them', as
   full.mockRestore();
   await syncNow();
   expect([await onDevice(), notKeptStore.get()]).toEqual([1, null]);
+});
+
+it('where the line breaks while everything is coming, what has come is there, and the rest follows', async () => {
+  for (const n of [1, 2, 3, 4, 5, 6, 7]) server.put('rigs', rig(n));
+  let pages = 0;
+  globalThis.fetch = (async (...asked: Parameters<typeof fetch>) => {
+    if (String(asked[0]).includes('/changes') && (pages += 1) === 3) server.line = 'away';
+    return server.fetch(...asked);
+  }) as never;
+  await expect(syncNow()).rejects.toThrow(Away);
+  const here = () => kindStore('rigs').get().rows.size;
+  expect([here(), syncStore.get()?.filled]).toEqual([4, false]);
+  server.line = 'up';
+  await syncNow();
+  expect([here(), syncStore.get()?.filled, await onDevice()]).toEqual([7, true, 7]);
 });
 
 it('everything is told at once when the last of it has come; what was done here meanwhile stands', async () => {

@@ -6,7 +6,7 @@ import { apiHere, whoStore } from '../settings/who';
 import { request } from './client';
 import { openDevice, type SyncState } from './device';
 import { followLine } from './liveLine';
-import { syncStateHere, takeIn } from './replica';
+import { syncStateHere, takeIn, tellWhatCame } from './replica';
 import { alone } from './tabs';
 
 /** How often a device that is looked at asks what changed, ms. */
@@ -20,7 +20,10 @@ export const syncNow = (): Promise<boolean> =>
     let state = (device ? await device.get('sync', 'state') : syncStateHere()) ?? null;
     for (let more = true; more;) {
       const after = state ? `?after=${state.mark}` : '';
-      const page = (await request('GET', `/changes${after}`)) as Changes;
+      const page = (await request('GET', `/changes${after}`).catch((error: unknown) => {
+        tellWhatCame();
+        throw error;
+      })) as Changes;
       const before: Pick<SyncState, 'filled' | 'got' | 'total'> =
         state && !page.startsOver ? state : { filled: false, got: 0, total: page.total ?? 0 };
       state = {
