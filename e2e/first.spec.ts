@@ -132,3 +132,29 @@ test('the whole weight makes the number surer, and says what it changed', async 
   await expect(page.getByText(/^Kept\. Front \d+\spsi.*; Rear \d+\spsi, was 16\.$/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toHaveCount(0);
 });
+
+test('from place to place nothing stands in for a screen that is here already', async ({ page }) => {
+  await page.goto('/');
+  const places = page.getByRole('navigation', { name: 'Places' });
+  await expect(page.getByText('Samphire Flat', { exact: false }).first()).toBeVisible();
+  // What Today has from the other screens is drawn: they are here.
+  await expect(page.getByRole('img', { name: /^Staff\./ }).first()).toBeVisible();
+  await page.evaluate(() => {
+    const seen: string[] = ((window as unknown as { seen: string[] }).seen = []);
+    new MutationObserver((changes) => {
+      for (const { addedNodes } of changes)
+        for (const node of addedNodes) if (node.textContent?.includes('Fetching …')) seen.push(location.pathname);
+    }).observe(document.body, { subtree: true, childList: true });
+  });
+  for (const [place, words] of [
+    ['Rigs', 'Touring, water and stakes'],
+    ['Ground', 'Decided by: what the trade runs'],
+    ['Air', 'Warm-up or leak, by hand'],
+    ['Proof', 'How long one wheel stands on the ground'],
+    ['Book', 'Cairn track, fence posts'],
+  ] as const) {
+    await places.getByText(place, { exact: true }).click();
+    await expect(page.getByText(words, { exact: false }).first()).toBeVisible();
+  }
+  expect(await page.evaluate(() => (window as unknown as { seen: string[] }).seen)).toEqual([]);
+});

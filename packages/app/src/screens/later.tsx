@@ -1,10 +1,11 @@
 import {
+  createElement,
   lazy,
   Suspense,
   useEffect,
   useState,
+  type ComponentProps,
   type ComponentType,
-  type LazyExoticComponent,
   type ReactNode,
 } from 'react';
 
@@ -15,15 +16,12 @@ type Components = { [Name in keyof Rest as Rest[Name] extends AnyComponent ? Nam
 
 const AGAIN_MS = 3_000;
 let rest: Promise<Rest> | undefined;
-let isHere = false;
+let here: Rest | undefined;
 
 /** Fetches everything but the first screen, once; where the line is broken, again and again. */
 export const fetchRest = (): Promise<Rest> =>
   (rest ??= import('./rest').then(
-    (all) => {
-      isHere = true;
-      return all;
-    },
+    (all) => (here = all),
     async () => {
       await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
       rest = undefined;
@@ -31,16 +29,25 @@ export const fetchRest = (): Promise<Rest> =>
     },
   ));
 
-/** Something that comes with all the other screens. */
-export const later = <Name extends keyof Components>(name: Name): LazyExoticComponent<Components[Name]> =>
-  lazy(() => fetchRest().then((all) => ({ default: all[name] as Components[Name] })));
+/**
+ * Something that comes with all the other screens. Where they are here already it is drawn at once: whatever is waited for,
+ * if only for a moment, is shown three tenths of a second after its stand-in at the earliest.
+ */
+export function later<Name extends keyof Components>(name: Name): ComponentType<ComponentProps<Components[Name]>> {
+  const Awaited = lazy(() => fetchRest().then((all) => ({ default: all[name] as AnyComponent })));
+  return function Later(props: ComponentProps<Components[Name]>) {
+    // The same as long as it stands, or else it would begin anew once the rest is here.
+    const [Screen] = useState<AnyComponent>(() => (here?.[name] as AnyComponent | undefined) ?? Awaited);
+    return createElement(Screen, props as object);
+  };
+}
 
 /**
  * A part of the first screen that comes with the other screens: asked for once the rest of it is drawn, so that reading that
  * code does not stand before the drawing. Where it is here already, it is drawn at once.
  */
 export function Afterwards({ children }: { readonly children: ReactNode }) {
-  const [isDrawn, setDrawn] = useState(isHere);
+  const [isDrawn, setDrawn] = useState(here !== undefined);
   useEffect(() => {
     if (isDrawn) return undefined;
     let waits = requestAnimationFrame(() => {
