@@ -168,6 +168,9 @@ test('simulated monitors: warmth is left alone, a slow leak is told with its tim
     await page.getByRole('radio', { name: 'Rear right' }).click();
   }
   await action(page, 'Switch them off').click();
+  // Their picture goes, and what stands below it moves up.
+  await expect(action(page, 'Switch them on')).toBeVisible();
+  await expect(page.getByText('The last hours', { exact: true })).toBeHidden();
   await action(page, /Read a round by hand/).click();
   await page.getByLabel('Front left reads in psi').fill('3000');
   await expect(page.getByText(/Expected 0 to \d+\spsi/)).toBeVisible();
