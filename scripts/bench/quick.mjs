@@ -32,12 +32,12 @@ function watch({ words, buffered }) {
 const seen = (page) => page.until(() => window.seenAt);
 
 /** From asking for an address to the words, ms, and the longest task on the way. */
-async function opened(visitor, address, words) {
-  const page = await visitor.open({ watch, about: { words, buffered: true }, slow: true });
+async function opened(visitor, address, words, { slow = true, restMs = 300 } = {}) {
+  const page = await visitor.open({ watch, about: { words, buffered: true }, slow });
   await page.go(address);
   const ms = await seen(page);
   // What the drawing of the words set off is part of the way too.
-  await sleep(300);
+  await sleep(restMs);
   const longestMs = await page.run(() => window.longest);
   await page.close();
   return { ms, longestMs };
@@ -143,15 +143,7 @@ export async function fillFigures(address) {
   const phone = await slowPhone();
   try {
     const visitor = await phone.visitor();
-    const once = async () => {
-      const page = await visitor.open({ watch, about: { words: 'Samphire Flat', buffered: true } });
-      await page.go(address);
-      const ms = await seen(page);
-      await sleep(1_500);
-      const longestMs = await page.run(() => window.longest);
-      await page.close();
-      return { ms, longestMs };
-    };
+    const once = () => opened(visitor, address, 'Samphire Flat', { slow: false, restMs: 1_500 });
     return { rows: ROWS, first: await once(), again: await once() };
   } finally {
     await phone.close();
