@@ -57,6 +57,8 @@ const LAYERS = {
       'resources',
       'devices.ts',
       'log.ts',
+      'paper.ts',
+      'imports.ts',
       'rig',
       'calculators',
     ],
@@ -81,6 +83,7 @@ const LAYERS = {
       'problems.ts',
       'people',
       'archive',
+      'paper',
       'jobs',
       'space',
       'calculators',
@@ -220,6 +223,19 @@ export default defineConfig([
   {
     files: ['packages/domain/**/*.ts'],
     rules: mayNotImport('@dunlinmoss/server', '@dunlinmoss/app', 'react*', 'react-native*', 'expo*', 'node:*', 'zod'),
+  },
+  {
+    files: ['packages/paper/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: mayNotImport(
+      '@dunlinmoss/domain',
+      '@dunlinmoss/server',
+      '@dunlinmoss/app',
+      'react*',
+      'react-native*',
+      'expo*',
+      'node:*',
+    ),
   },
   {
     files: ['packages/server/**/*.ts'],

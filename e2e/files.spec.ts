@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { PDFDocument } from 'pdf-lib';
 
 import { action, expect, test } from './fixtures';
 
@@ -134,4 +135,23 @@ test('the rig card goes out as text, as a PDF of one page, and to the printer', 
   await action(page, 'Print').click();
   await expect(page).toHaveTitle('Curlew, loaded wagon');
   await expect(page.locator('#print-sheet')).toHaveCount(0);
+});
+
+test('a card of each machine comes as one PDF from the store, once', async ({ page }) => {
+  await page.goto('/office');
+  const rows = page.getByRole('row');
+  await expect(rows.first()).toBeVisible();
+  const many = (await rows.count()) - 1;
+  await page.getByRole('button', { name: 'A card for each machine' }).click();
+  const [fromStore] = await Promise.all([page.waitForEvent('download'), action(page, `Make ${many} cards`).click()]);
+  expect(fromStore.suggestedFilename()).toBe('pressure cards.pdf');
+  const one = await PDFDocument.load(readFileSync(await fromStore.path()));
+  expect(one.getPageCount()).toBe(many);
+  expect(one.getPage(0).getWidth()).toBe(297.64);
+  await expect(page.getByRole('status').filter({ hasText: 'fetches the PDF' })).toBeVisible();
+
+  // The same again is there at once, and the keyboard is where it was.
+  await expect(action(page, `Make ${many} cards`)).toBeFocused();
+  const [again] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')]);
+  expect(readFileSync(await again.path()).equals(readFileSync(await fromStore.path()))).toBe(true);
 });

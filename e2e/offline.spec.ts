@@ -4,6 +4,7 @@ import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 
 import type { Page } from '@playwright/test';
+import { PDFDocument } from 'pdf-lib';
 
 import { startProduct } from '../scripts/product.mjs';
 import { action, axle, expect, test } from './fixtures';
@@ -46,6 +47,23 @@ test('with the server gone every address opens, fonts, workers and rows with it'
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
   await expect(axle(page, 'Front')).toContainText('16psi');
   expect(await page.evaluate(() => document.fonts.check('16px SourceSans3_400Regular'))).toBe(true);
+});
+
+test('a card of each machine is made by the device with the server gone', async ({ page, product }) => {
+  await isHere(page);
+  await product.server.stop();
+  await page.goto('/office');
+  const rows = page.getByRole('row');
+  await expect(rows.first()).toBeVisible();
+  const many = (await rows.count()) - 1;
+  await page.getByRole('button', { name: 'A card for each machine' }).click();
+  await page.getByRole('radio', { name: 'Tires and loads' }).click();
+  await page.getByRole('radio', { name: 'A5' }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), action(page, `Make ${many} cards`).click()]);
+  expect(download.suggestedFilename()).toBe('rig cards.pdf');
+  const pdf = await PDFDocument.load(readFileSync(await download.path()));
+  expect(pdf.getPages().map((of) => of.getWidth())).toEqual(Array.from({ length: many }, () => 419.53));
+  await expect(page.getByRole('status').filter({ hasText: 'the PDF is saved' })).toBeVisible();
 });
 
 test('a day without a signal, from a new rig to the Book, over reloads; then all of it arrives, once', async ({

@@ -234,6 +234,14 @@ async function draws() {
   );
 }
 
+async function paper() {
+  const { fewMs, manyMs, bytes, singleMs } = await figures('paper.ts');
+  const eachMs = manyMs / 300;
+  say(
+    `cards of 300 machines as one PDF: ${(manyMs / 1000).toFixed(1)} s, ${Math.round(bytes / 1000)} kB; a card takes ${(eachMs / fewMs).toFixed(2)} × what it takes among 30, ${(eachMs / singleMs).toFixed(2)} × what it takes by itself`,
+  );
+}
+
 async function inBrowser() {
   const { ensureWeb } = await import('./web.mjs');
   const { startProduct } = await import('./product.mjs');
@@ -427,6 +435,7 @@ const BENCHES = {
     drives,
     draws,
     markings,
+    paper,
     loads,
     air,
     reads,

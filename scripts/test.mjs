@@ -13,7 +13,7 @@ const COVERAGE = ['--coverage', '--coverageReporters=text-summary', '--collectCo
 
 /** How many checks run at once: a machine has two cores at least. */
 const CHECKS_AT_ONCE = 2;
-const PACKAGES = ['core', 'contract', 'domain', 'server', 'app'].map((name) => `packages/${name}`);
+const PACKAGES = ['core', 'contract', 'domain', 'paper', 'server', 'app'].map((name) => `packages/${name}`);
 const UNITS = PACKAGES.filter((name) => name !== 'packages/server');
 
 /** Runs one of the installed tools with its output in view; true when it ended well. */
@@ -110,7 +110,7 @@ const PARTS = {
       types('packages/app'),
       types('packages/server'),
       check('format', 'prettier/bin/prettier.cjs', '--check', '.', '--cache', '--cache-location', `${CACHE}/prettier`),
-      ...['packages/core', 'packages/contract', 'packages/domain', 'e2e'].map(types),
+      ...['packages/core', 'packages/contract', 'packages/domain', 'packages/paper', 'e2e'].map(types),
     ]);
   },
   /** Everything that needs neither server nor browser, with the checks against the world outside. */

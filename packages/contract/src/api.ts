@@ -34,7 +34,8 @@ export {
   archiveHead,
   type ArchivedReading,
 } from './exchange/archive';
-export { importQuery } from './imports';
+export { FILE_KINDS, importQuery } from './imports';
+export { sheets } from './paper';
 export { id as rowId } from './quantities';
 export { HISTORY_DEEDS, removeQuery } from './resources/row';
 export { KEEPS_NOTHING, neededRole } from './people/access';

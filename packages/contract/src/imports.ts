@@ -13,9 +13,14 @@ export const importQuery = z.strictObject({
   from: z.coerce.number().int().min(0).default(0),
 });
 
+/** What is taken in. */
+const IMPORT_KINDS = ['log', 'archive', 'loads', 'rows'] as const;
+/** What is put together, as a file that is fetched then: everything that is kept, and what is to be printed. */
+export const FILE_KINDS = ['out', 'paper'] as const;
+
 /** How far it has come; `told` is what it said last, as in the answer to its sending. */
 export const importState = z.strictObject({
-  kind: z.enum(['log', 'archive', 'loads', 'rows', 'out']),
+  kind: z.enum([...IMPORT_KINDS, ...FILE_KINDS]),
   state: z.enum(['coming', 'working', 'done', 'refused']),
   bytes: z.int(),
   told: z.unknown(),
@@ -24,7 +29,7 @@ export const importState = z.strictObject({
 export type ImportState = z.infer<typeof importState>;
 
 /** One that has begun and not ended, by whichever device; `rigId` where it is about one rig. */
-export const openImport = importState.extend({ id, rigId: id.nullable() });
+export const openImport = importState.extend({ kind: z.enum(IMPORT_KINDS), id, rigId: id.nullable() });
 export const openImports = z.strictObject({ items: z.array(openImport) });
 
 export type OpenImport = z.infer<typeof openImport>;

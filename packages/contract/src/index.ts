@@ -38,6 +38,7 @@ export {
   type MonitorPacket,
   probeProfile,
 } from './devices';
+export { MOST_SHEETS, type Paper, type Sheet, type SheetBar, type SheetPart, type Sheets } from './paper';
 export { openImports, type ImportState, type OpenImport } from './imports';
 export {
   LOG_FROM,

@@ -22,6 +22,7 @@ import { importQuery, importState, openImports } from './imports';
 import { logAdded, logBatch, logDeleted, logDeletion, logEvent, logKeeping, logQuery, downsampledLog } from './log';
 import { planQuery, rigCard, rigNextStep, rigPlan } from './answers';
 import { changes, changesQuery } from './changes';
+import { sheets } from './paper';
 import { PEOPLE_PATHS } from './people/paths';
 import { problem } from './problem';
 import { PHOTO_PATH, PHOTO_TYPE } from './resources/photo';
@@ -259,6 +260,29 @@ const filePaths = (): Json => ({
   },
 });
 
+const pdf = { content: { 'application/pdf': { schema: { type: 'string', format: 'binary' } } } };
+
+/** Sheets on paper, laid out first and then fetched. */
+const paperPaths = (): Json => ({
+  '/papers/{id}': {
+    parameters: [idParameter],
+    put: {
+      summary:
+        'Has sheets laid out as one PDF: /imports/{id} tells when it is there, for an hour. The same again is made once',
+      ...body(sheets),
+      responses: { 202: answer('How far', schemaOf(importState)), ...REFUSED },
+    },
+    get: {
+      summary: 'The PDF, or a range of its bytes',
+      responses: {
+        200: { description: 'The PDF', ...pdf },
+        206: { description: 'A part of it', ...pdf },
+        404: refusal('It is not there, not yet, or not any more'),
+      },
+    },
+  },
+});
+
 /** What comes under a name of its own. */
 const importPaths = (): Json => ({
   '/imports': {
@@ -441,6 +465,7 @@ export function openApi(): Json {
     ...photoPaths(),
     ...archivePaths(),
     ...filePaths(),
+    ...paperPaths(),
     ...importPaths(),
     ...devicePaths(),
     ...peoplePaths(),

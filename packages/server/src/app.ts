@@ -29,6 +29,7 @@ import { exchangeRoutes } from './routes/exchange';
 import { loadsExchangeRoutes } from './routes/loadsExchange';
 import { importRoutes } from './routes/imports';
 import { logImportRoute, logRoutes } from './routes/log';
+import { paperRoutes } from './routes/papers';
 import { peopleRoutes } from './routes/people';
 import { photoRoutes } from './routes/photos';
 import { resourceRoutes } from './routes/resources';
@@ -192,14 +193,14 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: A
     live.follow(request.ownerId, response);
   });
   // These read their own bodies: tables, photos, archives.
-  api.use(['/import', '/photos'], bodyMoving(bodyMs));
+  api.use(['/import', '/photos', '/papers'], bodyMoving(bodyMs));
   api.use(['/archive', '/import/log', '/import/loads'], bodyMoving(LONG_BODY_IDLE_MS));
   api.use(['/import/log', '/import/loads'], admitted(LONG_AT_ONCE, LONG_AT_ONCE));
   api.use(archiveRoutes(pool, runner));
   api.use(loadsExchangeRoutes(pool, repositories, runner));
   api.use(logImportRoute(pool, repositories, runner));
   api.use(photoRoutes(pool, photos));
-  api.use('/import', onlyMediaType('application/json'), express.json({ limit: IMPORT_LIMIT }));
+  api.use(['/import', '/papers'], onlyMediaType('application/json'), express.json({ limit: IMPORT_LIMIT }));
   api.use(bodyWithin(bodyMs));
   api.use(onlyMediaType('application/json'));
   api.use(express.json({ limit: MOST_ROW_BYTES }));
@@ -216,5 +217,6 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: A
   api.use(exchangeRoutes(pool, repositories, runner));
   api.use(logRoutes(pool, repositories));
   api.use(importRoutes(pool));
+  api.use(paperRoutes(pool, runner));
   return api;
 }

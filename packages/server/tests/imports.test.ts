@@ -3,8 +3,9 @@ import { once } from 'node:events';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 
-import type { LoadsEvent, Rig, RigRow } from '@dunlinmoss/contract';
+import type { LoadsEvent, Paper, Rig, RigRow, Sheet, Sheets } from '@dunlinmoss/contract';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
+import { PDFDocument } from 'pdf-lib';
 import request from 'supertest';
 
 import { worksOf } from '../src/jobs/jobs';
@@ -435,6 +436,132 @@ describe('everything as one file', () => {
     await forgetOldJobs(server.pool);
     await request(app).get(`/api/v1/archives/${id}`).expect(404);
     await request(app).head(`/api/v1/archives/${other}`).expect(200);
+  });
+});
+
+describe('sheets on paper', () => {
+  /** Some take longer than it is waited before anything is told. */
+  const MANY = 300;
+  const sheet = (index: number): Sheet => ({
+    title: `Żuraw № ${index}`,
+    about: 'Tractor · loaded: Ploughing',
+    parts: [
+      {
+        head: ['Ground', 'Front', 'Rear', 'km/h'],
+        rows: Array.from({ length: 12 }, (_, row) => [`Field ${row}`, '12 (11–13) ≥ 10', '9 (8–10) ≥ 8', '40']),
+      },
+      { title: 'Front axle', lines: [['Tire', '540/65R28 142D']] },
+      { title: 'Mind', bullets: Array.from({ length: 6 }, () => 'Soft tires at speed overheat and fail. '.repeat(4)) },
+    ],
+    foot: 'Cold pressures.',
+  });
+  const sheets = (many: number, change: Partial<Sheets> = {}): Sheets => ({
+    name: 'Żuraw and all others',
+    paper: 'A6',
+    sheets: Array.from({ length: many }, (_, index) => sheet(index)),
+    ...change,
+  });
+  const put = (app: TestServer['app'], id: string, body: unknown) =>
+    request(app)
+      .put(`/api/v1/papers/${id}`)
+      .send(body as object);
+  const fetched = (app: TestServer['app'], id: string) => request(app).get(`/api/v1/papers/${id}`).responseType('blob');
+  const pagesOf = async (file: Buffer): Promise<number> => (await PDFDocument.load(file)).getPageCount();
+
+  it('are made by another server where one was killed in the middle, and told of as they are', async () => {
+    const owner = randomUUID();
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [owner]);
+    const app = server.as(owner);
+    const id = randomUUID();
+    const body = sheets(MANY);
+    const { runner, killed } = killedAfter(1);
+    // As it lies there once it has come.
+    const bytes = Buffer.from(JSON.stringify(body));
+    const of = createHash('sha256').update(bytes).digest('hex');
+    const job = await beginJob(server.pool, {
+      ...{ ownerId: owner, id, kind: 'paper', mark: null },
+      asked: { of, name: body.name },
+    });
+    await addPart(server.pool, job, bytes, bytes.length, null);
+    await endComing(server.pool, { ...job, parts: 1 }, { state: 'working', mark: null, told: null });
+    runner.wake(job);
+    await until(killed);
+    await fetched(app, id).expect(404);
+    await letLapse(id);
+
+    const told: number[] = [];
+    await put(app, id, body).expect(202);
+    await until(async () => {
+      const { state, told: last } = (await request(app).get(`/api/v1/imports/${id}`).expect(200)).body;
+      if (last) told.push(last.made);
+      return state === 'done';
+    });
+    expect(told).toEqual([...told].sort((a, b) => a - b));
+    expect(told.at(-1)).toBe(MANY);
+    const { body: file, headers } = await fetched(app, id).expect(200);
+    expect(headers['content-type']).toBe('application/pdf');
+    expect(headers['content-disposition']).toContain("filename*=UTF-8''%C5%BBuraw%20and%20all%20others.pdf");
+    expect(await pagesOf(file)).toBe(MANY);
+    // A range of it, for whoever goes on where the line broke.
+    const { body: rest } = await fetched(app, id).set('range', 'bytes=100-').expect(206);
+    expect(file.subarray(100).equals(rest)).toBe(true);
+    // The same again is there; what came for it is not kept beside it.
+    expect((await put(app, id, body).expect(202)).body).toMatchObject({ state: 'done', bytes: file.length });
+    const [[kept]] = await server.pool.query<RowDataPacket[]>(
+      'SELECT SUM(LENGTH(bytes)) bytes FROM job_parts WHERE job_id = ?',
+      [id],
+    );
+    expect(Number(kept!.bytes)).toBe(file.length);
+    // It is nobody else's, and takes no import's name.
+    await fetched(server.app, id).expect(404);
+    expect((await request(app).get('/api/v1/imports').expect(200)).body.items).toEqual([]);
+    expect((await put(app, id, sheets(1)).expect(400)).body.fields[0].code).toBe('otherImport');
+    // An hour later it is gone.
+    await server.pool.query('UPDATE jobs SET touched_at = NOW(3) - INTERVAL 61 MINUTE WHERE id = ?', [id]);
+    await forgetOldJobs(server.pool);
+    await fetched(app, id).expect(404);
+  });
+
+  it('make room for one another, but not for a file with everything', async () => {
+    const owner = randomUUID();
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [owner]);
+    const app = server.as(owner);
+    const isDone = async (id: string) => (await request(app).get(`/api/v1/imports/${id}`)).body.state === 'done';
+    const whole = randomUUID();
+    await request(app).put(`/api/v1/archives/${whole}`).expect(202);
+    await until(() => isDone(whole));
+    const ids = [randomUUID(), randomUUID(), randomUUID()];
+    for (const [index, id] of ids.entries()) {
+      await put(app, id, sheets(index + 1, { paper: 'A5' })).expect(202);
+      await until(() => isDone(id));
+      expect(await pagesOf((await fetched(app, id).expect(200)).body)).toBe(index + 1);
+    }
+    await fetched(app, ids[0]!).expect(404);
+    await fetched(app, ids[1]!).expect(200);
+    await request(app).head(`/api/v1/archives/${whole}`).expect(200);
+    // A name of one is not the other's.
+    await fetched(app, whole).expect(404);
+  });
+
+  it('are refused where they are none, and asked for anew where they came to nothing', async () => {
+    const { app, pool, config } = server;
+    const id = randomUUID();
+    const ragged = { head: ['Ground', 'Front'], rows: [['Sand', '12'], ['Field']] };
+    for (const wrong of [
+      sheets(0),
+      sheets(1, { paper: 'A0' as Paper }),
+      sheets(1, { sheets: [{ ...sheet(0), parts: [ragged] }] }),
+      sheets(1, { name: '' }),
+    ]) {
+      expect((await put(app, id, wrong).expect(400)).body.code).toBe('invalid');
+    }
+    await request(app).get(`/api/v1/imports/${id}`).expect(404);
+    await put(app, id, sheets(1)).expect(202);
+    await until(async () => (await importOf(id)).state === 'done');
+    await pool.query(`UPDATE jobs SET state = 'refused' WHERE owner_id = ? AND id = ?`, [config.ownerId, id]);
+    await put(app, id, sheets(1)).expect(202);
+    await until(async () => (await importOf(id)).state === 'done');
+    await fetched(app, id).expect(200);
   });
 });
 

@@ -586,6 +586,7 @@ const TABLE: Readonly<Record<string, 'nobody' | 'person' | Role>> = {
   'DELETE /rigs/{id}/log': 'lead',
   'POST /archive': 'lead',
   'PUT /archives/{id}': 'viewer',
+  'PUT /papers/{id}': 'viewer',
   'PUT /log-keeping': 'lead',
   'POST /import': 'lead',
   'POST /import/loads': 'lead',

@@ -1,15 +1,13 @@
-import { SourceSans3_400Regular } from '@expo-google-fonts/source-sans-3/400Regular';
-import { SourceSans3_600SemiBold } from '@expo-google-fonts/source-sans-3/600SemiBold';
-import { Asset } from 'expo-asset';
+import type { Paper, Sheet, SheetPart } from '@dunlinmoss/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { fileName, giveFile } from './files';
+import { pdfHere } from './pdf';
 import { printSheet } from './print';
 import { Copy, Download, FileText, Printer } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
-import { sheetText, type Paper, type Sheet, type SheetPart } from '../words/sheet';
-import { makePdf } from '../workers/sheetWork';
+import { sheetText } from '../words/sheet';
 import { Action } from './Action';
 import { notify } from './Notice';
 import { Text } from './Text';
@@ -18,8 +16,6 @@ const SHEET = 'sheet';
 /** The highest bar of a picture, px; a bar narrower than this share of it has no room for its words. */
 const BAR_PX = 64;
 const LEAST_SHARE = 0.12;
-
-const bytesOf = async (font: number): Promise<ArrayBuffer> => (await fetch(Asset.fromModule(font).uri)).arrayBuffer();
 
 interface SheetActionsProps {
   readonly sheet: Sheet;
@@ -34,9 +30,7 @@ export function SheetActions({ sheet, name, paper }: SheetActionsProps) {
   const savePdf = async (): Promise<void> => {
     setMaking(true);
     try {
-      const [text, strong] = await Promise.all([bytesOf(SourceSans3_400Regular), bytesOf(SourceSans3_600SemiBold)]);
-      const pdf = await makePdf(sheet, { text, strong }, paper);
-      giveFile(fileName(name, 'pdf'), new Blob([pdf as BlobPart], { type: 'application/pdf' }));
+      giveFile(fileName(name, 'pdf'), await pdfHere({ name, paper, sheets: [sheet] }));
     } catch {
       notify("The PDF could not be made just now: its maker can't be fetched. Plain text works.");
     } finally {

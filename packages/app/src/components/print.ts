@@ -1,4 +1,4 @@
-import type { Paper } from '../words/sheet';
+import type { Paper } from '@dunlinmoss/contract';
 
 const styleFor = (paper: Paper): string => `
 @media screen { #print-sheet { display: none } }

@@ -1,4 +1,4 @@
-import type { LoadsEvent, LogEvent } from '@dunlinmoss/contract';
+import type { LoadsEvent, LogEvent, Sheets } from '@dunlinmoss/contract';
 import { renderHook, waitFor } from '@testing-library/react';
 import { ReadableStream, TextDecoderStream } from 'node:stream/web';
 import { TextEncoder } from 'node:util';
@@ -8,6 +8,7 @@ import {
   importFile,
   importLoads,
   importLog,
+  layOutAtServer,
   LEFT,
   previewFile,
   previewLoads,
@@ -279,6 +280,35 @@ describe('what is long', () => {
       })) as never;
       expect((await go()).failure).toMatchObject({ code: 'refused' });
     });
+  });
+
+  it('sheets are laid out under the name of what is in them, and not waited for where nobody answers', async () => {
+    const sheets = (title: string): Sheets => ({
+      ...{ name: 'cards', paper: 'A6' },
+      sheets: [{ title, about: '', parts: [], foot: '' }],
+    });
+    const made: number[] = [];
+    const hands = { signal, onEvent: (event: { readonly made: number }) => void made.push(event.made) };
+    const paper = (state: string, told: unknown) => ({ kind: 'paper', state, bytes: 9, told });
+    const { asked } = server([
+      paper('working', null),
+      paper('working', null),
+      paper('working', { made: 3, of: 7 }),
+      paper('done', { made: 7, of: 7 }),
+    ]);
+    const file = await layOutAtServer(sheets('Snipe'), hands);
+    expect(asked).toEqual(['PUT /papers/NAME', ...Array(3).fill('GET /imports/NAME')]);
+    expect(made).toEqual([0, 3]);
+    server([paper('done', null), paper('done', null)]);
+    expect(await layOutAtServer(sheets('Snipe'), hands)).toEqual(file);
+    server([paper('done', null), paper('done', null)]);
+    expect((await layOutAtServer(sheets('Curlew'), hands)).path).not.toBe(file.path);
+    for (const answers of [['broken'], [503], [paper('working', null), 'broken']] as const) {
+      server(answers);
+      expect(await failureOf(layOutAtServer(sheets('Snipe'), hands))).toEqual({ code: 'away' });
+    }
+    server([paper('working', null), paper('refused', { problem: { code: 'tooLong' } })]);
+    expect(await failureOf(layOutAtServer(sheets('Snipe'), hands))).toEqual({ code: 'failed' });
   });
 });
 

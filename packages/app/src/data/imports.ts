@@ -9,6 +9,7 @@ import {
   type LogEvent,
   type OpenImport,
   type Problem,
+  type Sheets,
 } from '@dunlinmoss/contract';
 
 import useSWR from 'swr';
@@ -215,18 +216,66 @@ export function useOpenImports(): readonly OpenImport[] {
   return data ?? [];
 }
 
-/** Has everything put together as one file at the server. Where it lies then, and how large it is, bytes. */
-export async function putTogether({
+/** A file that lies at the server, for an hour, and how large it is, bytes. */
+export interface FileAtServer {
+  readonly path: string;
+  readonly bytes: number;
+}
+
+/** Has everything put together as one file at the server. */
+export function putTogether({
   signal,
   onEvent,
   onWaiting,
-}: Hands<{ readonly written: number }>): Promise<{ readonly path: string; readonly bytes: number }> {
-  let id = newId();
+}: Hands<{ readonly written: number }>): Promise<FileAtServer> {
+  return haveMade({
+    nameOf: newId,
+    ask: (id) => ({ path: `/archives/${id}`, init: { method: 'PUT' } }),
+    signal,
+    onState: ({ bytes }) => onEvent({ written: bytes }),
+    onWaiting,
+  });
+}
+
+/**
+ * Has sheets laid out as one PDF at the server. The same again within the hour is there already. Throws `ImportFailed` with
+ * `away` where nobody answers: a device can lay them out by itself.
+ */
+export function layOutAtServer(
+  sheets: Sheets,
+  { signal, onEvent }: Omit<Hands<{ readonly made: number }>, 'onWaiting'>,
+): Promise<FileAtServer> {
+  const body = JSON.stringify(sheets);
+  const id = uuidFrom(body, NAMES);
+  return haveMade({
+    nameOf: () => id,
+    ask: () => ({
+      path: `/papers/${id}`,
+      init: { method: 'PUT', headers: { 'content-type': 'application/json' }, body },
+    }),
+    signal,
+    onState: ({ told }) => onEvent({ made: (told as { readonly made: number } | null)?.made ?? 0 }),
+  });
+}
+
+interface Making extends Pick<Hands<never>, 'signal'> {
+  /** The name of a new one. */
+  readonly nameOf: () => string;
+  /** How it is asked for, and where it lies then. */
+  readonly ask: (id: string) => { readonly path: string; readonly init: RequestInit };
+  readonly onState: (state: ImportState) => void;
+  /** The server is away: it is waited for. Where there is none, that is the end. */
+  readonly onWaiting?: () => void;
+}
+
+async function haveMade({ nameOf, ask: asking, signal, onState, onWaiting }: Making): Promise<FileAtServer> {
+  let id = nameOf();
   let isBegun = false;
   for (let failed = 0; ;) {
+    const { path, init } = asking(id);
     try {
       if (!isBegun) {
-        const begun = await ask(`/archives/${id}`, { method: 'PUT', signal });
+        const begun = await ask(path, { ...init, signal });
         if (!begun.ok) throw new ImportFailed({ code: 'refused', problem: problem.parse(await begun.json()) });
         isBegun = true;
       }
@@ -234,15 +283,15 @@ export async function putTogether({
       if (state?.state === 'refused') throw new ImportFailed({ code: 'failed' });
       // Forgotten: it is begun anew.
       if (state === null) {
-        id = newId();
+        id = nameOf();
         throw new ImportFailed({ code: 'away' });
       }
-      if (state.state === 'done') return { path: `/archives/${id}`, bytes: state.bytes };
-      onEvent({ written: state.bytes });
+      if (state.state === 'done') return { path, bytes: state.bytes };
+      onState(state);
       failed = 0;
       await pause(LOOK_MS, signal);
     } catch (error) {
-      if (!(error instanceof ImportFailed) || error.failure.code !== 'away') throw error;
+      if (!(error instanceof ImportFailed) || error.failure.code !== 'away' || !onWaiting) throw error;
       isBegun = false;
       onWaiting();
       await pause(AGAIN_MS[Math.min(failed, AGAIN_MS.length - 1)]!, signal);

@@ -1,6 +1,6 @@
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import type { GroundCode } from '@dunlinmoss/core';
-import { withProof, type PlanRequest, type ProvedAxle } from '@dunlinmoss/domain';
+import { withProof, type PlanRequest, type ProofHistory, type ProvedAxle } from '@dunlinmoss/domain';
 
 import { useNow } from '../data/clock';
 import { useOutingsOf } from '../data/outings';
@@ -12,13 +12,20 @@ const placeOf = (rigId: string, ground: GroundCode): string => `${rigId} ${groun
 
 type Asked<Of extends PlanRequest> = Of & { readonly proved: readonly ProvedAxle[] };
 
-/** A question about a rig with what was proved there, unless the person goes by the rule on that ground. */
-export function useProof(rigId: string | undefined) {
-  const { rows: outings } = useOutingsOf(rigId);
+/** A question about any rig with what was proved there, unless the person goes by the rule on that ground. */
+export function useProofs() {
   const byRule = byRuleStore.use();
   const nowMs = useNow(false);
+  return <Of extends PlanRequest>(rig: RigRow, history: ProofHistory, asked: Of): Asked<Of> =>
+    byRule[placeOf(rig.id, asked.ground)] ? { ...asked, proved: [] } : withProof(rig, history, asked, nowMs);
+}
+
+/** The same of one rig. */
+export function useProof(rigId: string | undefined) {
+  const { rows: outings } = useOutingsOf(rigId);
+  const proofOf = useProofs();
   return <Of extends PlanRequest>(rig: RigRow, tests: readonly ProofTestRow[], asked: Of): Asked<Of> =>
-    byRule[placeOf(rig.id, asked.ground)] ? { ...asked, proved: [] } : withProof(rig, { tests, outings }, asked, nowMs);
+    proofOf(rig, { tests, outings }, asked);
 }
 
 /** Whether the person goes by the rule on a ground, and the way to say so. */

@@ -1,4 +1,4 @@
-import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
+import type { OutingRow, ProofTestRow, RigRow, Sheet } from '@dunlinmoss/contract';
 
 import { unitsFor, type Units } from '../settings/preferences';
 import { day } from './format';
@@ -6,7 +6,6 @@ import { groundName } from './grounds';
 import { DECISION_WORDS, pressuresText, stateText } from './outing';
 import { personName } from './people';
 import { testText } from './proof/tests';
-import type { Sheet } from './sheet';
 
 interface BookParts {
   /** Those that are looked for, newest first. */

@@ -1,4 +1,4 @@
-import { loadCaseOf, type ComparisonBody, type RigRow, type Setup } from '@dunlinmoss/contract';
+import { loadCaseOf, type ComparisonBody, type RigRow, type Setup, type Sheet } from '@dunlinmoss/contract';
 import { familyOf, type Result } from '@dunlinmoss/core';
 import { onGauge, type NoOutcome, type SetupOutcome } from '@dunlinmoss/domain';
 
@@ -8,7 +8,6 @@ import { area, day, length, mass, percent, pressure, speed } from './format';
 import { groundName } from './grounds';
 import { LIMIT_WORDS, noPlanText } from './limits';
 import { waitingText } from './noPlan';
-import type { Sheet } from './sheet';
 
 /** What both setups come to in one respect, and how the second differs. */
 export interface ComparedLine {

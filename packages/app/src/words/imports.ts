@@ -63,7 +63,6 @@ const COMING_WORDS: Record<OpenImport['kind'], string> = {
   archive: 'An archive',
   loads: 'A table of loads',
   rows: 'A file',
-  out: 'A file',
 };
 
 /** What comes in, begun before a reload or by another device. */

@@ -1,4 +1,4 @@
-import { loadCaseOf, rigLoads } from '@dunlinmoss/contract';
+import { loadCaseOf, rigLoads, type Sheet } from '@dunlinmoss/contract';
 import { familyOf } from '@dunlinmoss/core';
 import {
   axlesNow,
@@ -16,7 +16,6 @@ import { day, mass, pressureNumber, when } from './format';
 import { groundName } from './grounds';
 import { keeperText, personName } from './people';
 import { keptText } from './season';
-import type { Sheet } from './sheet';
 import { inTiresText } from './wheelState';
 
 /** Where a machine stands, in a word or two. What stands on no board is not called all right by that. */

@@ -1,4 +1,4 @@
-import { loadCaseOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
+import { loadCaseOf, type ProofTestRow, type RigRow, type Sheet } from '@dunlinmoss/contract';
 import {
   familyOf,
   groundOf,
@@ -26,7 +26,6 @@ import { groundName } from './grounds';
 import { noPlanText } from './limits';
 import { waitingText } from './noPlan';
 import { SCHOOL_WORDS } from './schools';
-import type { Sheet } from './sheet';
 
 /** What must stand on paper whatever the ground; the rest is on the screen of the ground. */
 const ON_PAPER: ReadonlySet<CautionCode> = new Set([

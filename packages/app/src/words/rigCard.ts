@@ -1,4 +1,4 @@
-import { curveOf, factsOf, loadCaseOf, rigLoads, type GaugeRow, type RigRow } from '@dunlinmoss/contract';
+import { curveOf, factsOf, loadCaseOf, rigLoads, type GaugeRow, type RigRow, type Sheet } from '@dunlinmoss/contract';
 import { capacity, familyOf, findingsOf, type RigLoads } from '@dunlinmoss/core';
 import { gaugeStepKpa } from '@dunlinmoss/domain';
 
@@ -8,7 +8,6 @@ import { FAMILY_WORDS } from './families';
 import { findingWords } from './findings';
 import { day, mass, pressure, speed } from './format';
 import { STANDING_WORDS } from './loads';
-import type { Sheet } from './sheet';
 
 const FOOT =
   'Cold pressures. The sidewall, the placard, local law and a qualified tire fitter overrule this card. Soft tires at speed overheat and fail; air back before pavement.';

@@ -1,4 +1,4 @@
-import type { Found, RigRow, RouteBody, RouteStretchBody } from '@dunlinmoss/contract';
+import type { Found, RigRow, RouteBody, RouteStretchBody, Sheet, SheetBar } from '@dunlinmoss/contract';
 import {
   familyOf,
   fromCanonical,
@@ -20,7 +20,6 @@ import { ofHundred, percent, pressure, pressureNumber, speed } from './format';
 import { groundName } from './grounds';
 import { noPlanText } from './limits';
 import { waitingText } from './noPlan';
-import type { Sheet, SheetBar } from './sheet';
 
 export const PLAN_WORDS: Record<RoutePlanCode, { readonly name: string; readonly note: string }> = {
   quickest: { name: 'Quickest', note: 'The least time, with getting stuck counted in' },

@@ -1,12 +1,11 @@
 import { nextLookMs, type Mishap, type Season, type StandingAxle, type WorkedOn } from '@dunlinmoss/domain';
-import type { RigRow } from '@dunlinmoss/contract';
+import type { RigRow, Sheet, SheetPart } from '@dunlinmoss/contract';
 
 import { unitsFor, type Units } from '../settings/preferences';
 import { hoursText, wheelName } from './air';
 import { AXLE_WORDS } from './axles';
 import { day, pressure, pressureNumber } from './format';
 import { groundName } from './grounds';
-import type { Sheet, SheetPart } from './sheet';
 
 /** The newest pressures that were kept, axle by axle: `16 / 18 psi`. Empty where none was. */
 export const keptText = ({ axles }: WorkedOn, units: Units): string =>

@@ -1,4 +1,5 @@
-import { sheetText, type Sheet } from './sheet';
+import type { Sheet } from '@dunlinmoss/contract';
+import { sheetText } from './sheet';
 
 const sheet: Sheet = {
   title: 'Whimbrel',

@@ -1,31 +1,4 @@
-/** A stretch of a strip: how much of its width, how high what stands in it, and what is written on it and below. */
-export interface SheetBar {
-  readonly share: number;
-  readonly level: number;
-  readonly name: string;
-  readonly foot: string;
-  /** Begins with a post. */
-  readonly post: boolean;
-}
-
-/** A part of a sheet: a picture of bars, a table, labelled lines, or a list, under a heading where it has one. */
-export type SheetPart = { readonly title?: string } & (
-  | { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] }
-  | { readonly lines: readonly (readonly [label: string, value: string])[] }
-  | { readonly bullets: readonly string[] }
-  | { readonly bars: readonly SheetBar[] }
-);
-
-/** What a sheet is printed on: a page on the wall across, a half page upright, as large as a hand. */
-export type Paper = 'A4' | 'A5' | 'A6';
-
-/** One page to print or keep: the same for screen, paper and text. */
-export interface Sheet {
-  readonly title: string;
-  readonly about: string;
-  readonly parts: readonly SheetPart[];
-  readonly foot: string;
-}
+import type { Sheet, SheetPart } from '@dunlinmoss/contract';
 
 const partText = (part: SheetPart): string[] => {
   if ('lines' in part) {

@@ -1,4 +1,4 @@
-import { loadCaseOf, type ProofTestRow, type RigRow } from '@dunlinmoss/contract';
+import { loadCaseOf, type ProofTestRow, type RigRow, type Sheet } from '@dunlinmoss/contract';
 import { familyOf, groundsFor, planGround, STUCK, type GroundCode, type Kind } from '@dunlinmoss/core';
 import { axleOnGauge, planInput, type PlanRequest } from '@dunlinmoss/domain';
 
@@ -6,7 +6,6 @@ import { unitsFor, type Units } from '../settings/preferences';
 import { speedGuide } from './cautions';
 import { day, pressureNumber } from './format';
 import { groundName } from './grounds';
-import type { Sheet } from './sheet';
 
 /** One machine in one load case with what it has on each ground. */
 export interface WallRow {

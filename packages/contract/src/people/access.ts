@@ -11,7 +11,7 @@ const LEADS: readonly (readonly [method: string, path: RegExp])[] = [
 /** Reckons with what it is sent, and keeps nothing. */
 export const KEEPS_NOTHING = /^\/calc\//;
 /** Puts together what one may read. */
-const READS = /^\/archives\//;
+const READS = /^\/(archives|papers)\//;
 
 /**
  * The least role that a request needs in the space that it is about. Routes that are about people and crews ask for more

@@ -8,6 +8,7 @@ import { archiveWork } from './archiveJob';
 import { loadsWork } from './loadsJob';
 import { logWork } from './logJob';
 import { outWork } from './outJob';
+import { paperWork } from './paperJob';
 import { rowsWork } from './rowsJob';
 import { JobRunner, type Work } from './runner';
 
@@ -25,6 +26,7 @@ export function worksOf({ pool, photos }: JobParts): Readonly<Record<JobKind, Wo
     rows: rowsWork(repositories),
     archive: archiveWork({ repositories, store: photos }),
     out: outWork({ repositories, store: photos }),
+    paper: paperWork,
   };
 }
 

@@ -9,6 +9,7 @@ import {
   dropParts,
   HELD_S,
   holdJob,
+  isFile,
   JobLost,
   markJob,
   releaseJob,
@@ -23,7 +24,7 @@ import {
 const AT_ONCE = 2;
 /** What somebody waits for with the finger on the glass does not stand behind what takes an hour. */
 const LANES: readonly (readonly JobKind[])[] = [
-  ['rows', 'loads'],
+  ['rows', 'loads', 'paper'],
   ['log', 'archive', 'out'],
 ];
 /** How often it is looked for what another server left, ms. */
@@ -156,8 +157,8 @@ export class JobRunner {
     };
     try {
       await this.works[job.kind](job, hands);
-      // Of what is put together they are what was asked for.
-      if (job.kind !== 'out') await dropParts(this.pool, job);
+      // Of a file they are what was asked for.
+      if (!isFile(job)) await dropParts(this.pool, job);
     } catch (error) {
       if (error instanceof JobLost) return;
       if (error instanceof Stopping || isPassing(error)) {

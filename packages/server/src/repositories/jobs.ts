@@ -1,4 +1,5 @@
-import type { ImportState } from '@dunlinmoss/contract';
+import type { ImportState, OpenImport } from '@dunlinmoss/contract';
+import { FILE_KINDS } from '@dunlinmoss/contract/api';
 import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
 import { inTransaction, type Connection } from '../db/pool';
@@ -23,6 +24,10 @@ export interface Job {
 }
 
 export type JobName = Pick<Job, 'ownerId' | 'id'>;
+
+export type FileKind = (typeof FILE_KINDS)[number];
+/** Makes a file that is to be fetched: its parts are that file once it is done. */
+export const isFile = ({ kind }: Pick<Job, 'kind'>): boolean => FILE_KINDS.some((each) => each === kind);
 
 /** Somebody else is at it, or it is no more. */
 export class JobLost extends Error {}
@@ -58,12 +63,12 @@ export async function findJob(connection: Pool | Connection, ownerId: string, id
 }
 
 /** What has begun to come in and has not ended, the oldest first. */
-export async function openJobs(pool: Pool, ownerId: string): Promise<Job[]> {
+export async function openJobs(pool: Pool, ownerId: string): Promise<(Job & { readonly kind: OpenImport['kind'] })[]> {
   const [rows] = await pool.query<RowDataPacket[]>(
-    `SELECT * FROM jobs WHERE owner_id = ? AND state IN ('coming', 'working') AND kind <> 'out' ORDER BY made_at, id`,
-    [ownerId],
+    `SELECT * FROM jobs WHERE owner_id = ? AND state IN ('coming', 'working') AND kind NOT IN (?) ORDER BY made_at, id`,
+    [ownerId, FILE_KINDS],
   );
-  return rows.map(jobOf);
+  return rows.map((row) => ({ ...jobOf(row), kind: row.kind }));
 }
 
 /** Begins a job, or finds the one of that id: the same again is the same job. Throws `SpaceFull` where too many are open. */
@@ -149,6 +154,15 @@ export async function writePart(
     `INSERT INTO job_parts (owner_id, job_id, part, bytes) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE bytes = VALUES(bytes)`,
     [ownerId, id, part, bytes],
   );
+}
+
+/** Puts a file that is made in place of what it was made from. */
+export async function putFile(connection: Connection, job: Job, file: Buffer, partBytes: number): Promise<void> {
+  await connection.query('DELETE FROM job_parts WHERE owner_id = ? AND job_id = ?', [job.ownerId, job.id]);
+  for (let part = 0; part * partBytes < file.length; part += 1) {
+    const bytes = file.subarray(part * partBytes, (part + 1) * partBytes);
+    await writePart(connection, job, { part, bytes, inAll: file.length });
+  }
 }
 
 export async function partOf(connection: Pool | Connection, job: Job, part: number): Promise<Buffer> {
@@ -239,12 +253,15 @@ export async function forgetJob(pool: Pool, ownerId: string, id: string): Promis
   return true;
 }
 
-/** Makes room for a file that is put together: of the others of its space, only the newest that is finished stays. */
-export async function forgetEarlierFiles(pool: Pool, { ownerId, id: own }: JobName): Promise<void> {
+/** Makes room for a file that is put together: of the others of its kind, only the newest that is finished stays. */
+export async function forgetEarlierFiles(
+  pool: Pool,
+  { ownerId, id: own, kind }: JobName & { readonly kind: FileKind },
+): Promise<void> {
   const [finished] = await pool.query<RowDataPacket[]>(
-    `SELECT id FROM jobs WHERE owner_id = ? AND kind = 'out' AND state = 'done' AND id <> ?
+    `SELECT id FROM jobs WHERE owner_id = ? AND kind = ? AND state = 'done' AND id <> ?
      ORDER BY made_at DESC, id`,
-    [ownerId, own],
+    [ownerId, kind, own],
   );
   for (const { id } of finished.slice(1)) await forgetJob(pool, ownerId, id);
 }
@@ -253,8 +270,8 @@ export async function forgetEarlierFiles(pool: Pool, { ownerId, id: own }: JobNa
 export async function forgetOldJobs(pool: Pool): Promise<void> {
   const [old] = await pool.query<RowDataPacket[]>(
     `SELECT owner_id, id FROM jobs
-     WHERE state <> 'working' AND (touched_at < NOW(3) - INTERVAL ? DAY OR (kind = 'out' AND touched_at < NOW(3) - INTERVAL ? MINUTE))`,
-    [FORGOTTEN_DAYS, KEPT_OUT_MIN],
+     WHERE state <> 'working' AND (touched_at < NOW(3) - INTERVAL ? DAY OR (kind IN (?) AND touched_at < NOW(3) - INTERVAL ? MINUTE))`,
+    [FORGOTTEN_DAYS, FILE_KINDS, KEPT_OUT_MIN],
   );
   for (const { owner_id, id } of old) await forgetJob(pool, owner_id, id);
 }

@@ -122,7 +122,7 @@ export function importRoutes(pool: Pool): Router {
     const jobs = await openJobs(pool, request.ownerId);
     const items = jobs.map((job): OpenImport => {
       const { rigId = null } = (job.asked ?? {}) as { readonly rigId?: string };
-      return { ...stateOf(job), id: job.id, rigId };
+      return { ...stateOf(job), kind: job.kind, id: job.id, rigId };
     });
     response.json({ items });
   });

@@ -26,6 +26,7 @@ import {
   type OfficeColumn,
 } from '../../words/office';
 import { useRouter } from '../../hooks/useRouter';
+import { AllCards } from './AllCards';
 import { MachineTable } from './MachineTable';
 
 const EVERY_COLUMN = Object.keys(OFFICE_COLUMNS) as OfficeColumn[];
@@ -108,6 +109,17 @@ export function OfficeScreen() {
           onPress={() => setOnPaper(!onPaper)}
         />
       </View>
+      <View style={styles.cards}>
+        <Unfold label="A card for each machine: one PDF">
+          {() => (
+            <AllCards
+              rigs={lines.flatMap(({ id }) => rigs.rows.find((rig) => rig.id === id) ?? [])}
+              tests={tests.rows}
+              outings={outings.rows}
+            />
+          )}
+        </Unfold>
+      </View>
       {onPaper && (
         <>
           <SheetActions sheet={sheet} name={NAME} paper="A4" />
@@ -125,5 +137,6 @@ const styles = StyleSheet.create({
   tools: { flexDirection: 'row', flexWrap: 'wrap', gap: 14, alignItems: 'flex-start' },
   search: { flexGrow: 1, flexBasis: 280, maxWidth: 480 },
   columns: { flexGrow: 1, flexBasis: 220, maxWidth: 320 },
+  cards: { maxWidth: 480 },
   out: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });

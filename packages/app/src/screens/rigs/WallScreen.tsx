@@ -1,6 +1,5 @@
 import type { ProofTestRow } from '@dunlinmoss/contract';
 import { familyOf, type GroundCode, type Kind } from '@dunlinmoss/core';
-import { withProof } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 
@@ -19,6 +18,7 @@ import { unitsStore } from '../../settings/preferences';
 import { Download } from '../../theme/icons';
 import { KIND_WORDS } from '../../words/families';
 import { groundName } from '../../words/grounds';
+import { useProofs } from '../../hooks/useProof';
 import { wallGrounds, wallLines, wallSheet, wallTable, type WallOrder } from '../../words/wallSheet';
 
 /** All machines of a kind by all grounds on one sheet, for the wall. */
@@ -52,6 +52,7 @@ function OfKind({ kind, children }: { readonly kind: Kind; readonly children: Re
   const [order, setOrder] = useState<WallOrder>('name');
   const [allLoads, setAllLoads] = useState(false);
   const [nowMs] = useState(() => Date.now());
+  const withProofs = useProofs();
   const testsOf = (rigId: string): ProofTestRow[] => tests.filter((test) => test.rigId === rigId);
   const table = wallTable({
     rigs,
@@ -62,12 +63,7 @@ function OfKind({ kind, children }: { readonly kind: Kind; readonly children: Re
     order,
     units,
     proofOf: (rig, asked) =>
-      withProof(
-        rig,
-        { tests: testsOf(rig.id), outings: outings.filter(({ rigId }) => rigId === rig.id) },
-        asked,
-        nowMs,
-      ),
+      withProofs(rig, { tests: testsOf(rig.id), outings: outings.filter(({ rigId }) => rigId === rig.id) }, asked),
   });
   const sheet = wallSheet(table, units, new Date(nowMs).toISOString());
   const saveTable = async (): Promise<void> => {

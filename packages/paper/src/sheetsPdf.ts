@@ -1,7 +1,6 @@
+import type { Paper, Sheet, SheetBar, SheetPart, Sheets } from '@dunlinmoss/contract';
 import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
-
-import type { Paper, Sheet, SheetBar, SheetPart } from '../words/sheet';
+import { PDFDocument, rgb, type PDFFont, type PDFHexString, type PDFPage } from 'pdf-lib';
 
 /** Bytes of the two faces of words. */
 export interface SheetFonts {
@@ -66,25 +65,53 @@ interface Faces {
  */
 const WHOLE = { subset: false, features: { liga: false, clig: false, dlig: false } };
 
-/** A sheet as a PDF, in black on white: of one page if its words can still be read on it. */
-export async function sheetPdf(sheet: Sheet, fonts: SheetFonts, paper: Paper): Promise<Uint8Array> {
+/**
+ * Sheets as one PDF, in black on white, each beginning a page: of one page if its words can still be read on it. Told, as each
+ * is laid out, how many are.
+ */
+export async function sheetsPdf(
+  { name, paper, sheets }: Sheets,
+  fonts: SheetFonts,
+  onMade: (made: number) => void = () => undefined,
+): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
-  document.setTitle(sheet.title);
+  document.setTitle(name);
   document.setCreator('Dunlinmoss');
   const faces: Faces = {
-    text: await document.embedFont(fonts.text, WHOLE),
-    strong: await document.embedFont(fonts.strong, WHOLE),
+    text: remembering(await document.embedFont(fonts.text, WHOLE)),
+    strong: remembering(await document.embedFont(fonts.strong, WHOLE)),
   };
-  const { width, height, margin } = PAPERS[paper];
+  sheets.forEach((sheet, index) => {
+    for (const rows of pagesOf(sheet, faces, PAPERS[paper])) {
+      draw(document.addPage([PAPERS[paper].width, PAPERS[paper].height]), PAPERS[paper], rows, faces.strong);
+    }
+    onMade(index + 1);
+  });
+  return document.save();
+}
+
+/** The same face, that knows again what it has written: laying words out is most of a sheet, and sheets have most of them in common. */
+function remembering(font: PDFFont): PDFFont {
+  const known = new Map<string, PDFHexString>();
+  const encode = font.encodeText.bind(font);
+  font.encodeText = (text) => {
+    const written = known.get(text) ?? encode(text);
+    known.set(text, written);
+    return written;
+  };
+  return font;
+}
+
+function pagesOf(sheet: Sheet, faces: Faces, { width, height, margin }: Measures): Row[][] {
   const rowsAt = (size: number): Row[] => rowsOf(sheet, faces, size, width - 2 * margin);
   const room = height - 2 * margin;
-  const onOnePage = SIZES.map(rowsAt).find((rows) => heightOf(rows) <= room);
-  // What no page holds goes on over several, as large as it reads well.
-  for (const rows of onOnePage ? [onOnePage] : paged(rowsAt(SEVERAL_PAGES_SIZE), room)) {
-    draw(document.addPage([width, height]), PAPERS[paper], rows, faces.strong);
+  for (const size of SIZES) {
+    const rows = rowsAt(size);
+    if (heightOf(rows) <= room) return [rows];
   }
-  return document.save();
+  // What no page holds goes on over several, as large as it reads well.
+  return paged(rowsAt(SEVERAL_PAGES_SIZE), room);
 }
 
 function rowsOf({ title, about, parts, foot }: Sheet, { text, strong }: Faces, size: number, width: number): Row[] {
