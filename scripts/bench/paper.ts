@@ -50,7 +50,9 @@ async function measure(): Promise<void> {
   const many = await msOf(cards(300));
   let single = 0;
   for (const each of cards(30)) single += (await msOf([each])).ms;
-  process.stdout.write(JSON.stringify({ fewMs: few.ms / 30, manyMs: many.ms, bytes: many.bytes, singleMs: single / 30 }));
+  process.stdout.write(
+    JSON.stringify({ fewMs: few.ms / 30, manyMs: many.ms, bytes: many.bytes, singleMs: single / 30 }),
+  );
 }
 
 void measure();
