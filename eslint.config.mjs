@@ -133,6 +133,15 @@ export default defineConfig([
         { varsIgnorePattern: '^_+$', argsIgnorePattern: '^_', caughtErrors: 'all' },
       ],
       'import/no-duplicates': 'error',
+      // The first question to a browser's tables of languages takes 20 to 50 ms on a slow phone.
+      'no-restricted-properties': [
+        'error',
+        { property: 'localeCompare', message: 'Take compareTexts or compareNames of the core.' },
+        ...['toLocaleTimeString', 'toLocaleDateString', 'toLocaleLowerCase'].map((property) => ({
+          property,
+          message: 'Times are written in words/format; letters are made small by toLowerCase.',
+        })),
+      ],
       // fast-check is used as `fc`, as its own documentation does.
       'import/no-named-as-default-member': 'off',
     },

@@ -446,6 +446,7 @@ export {
   type Texture,
   type TextureCode,
 } from './depth/textures';
+export { compareNames, compareTexts, sortedByName } from './order/order';
 export { FIELD_PF, suctionAfter, suctionOf, waterAt, wetnessAt } from './depth/water';
 export { SOIL_CODES, soilOf, SOILS, type Soil, type SoilCode } from './soil/soils';
 export {

@@ -1,7 +1,7 @@
 import { ArchivoNarrow_600SemiBold } from '@expo-google-fonts/archivo-narrow/600SemiBold';
 import { SourceSans3_400Regular } from '@expo-google-fonts/source-sans-3/400Regular';
 import { SourceSans3_600SemiBold } from '@expo-google-fonts/source-sans-3/600SemiBold';
-import { loadAsync } from 'expo-font';
+import { Asset } from 'expo-asset';
 import { Slot, usePathname } from 'expo-router';
 import { Suspense, useEffect } from 'react';
 import { PaperProvider } from 'react-native-paper';
@@ -22,8 +22,14 @@ const Keys = later('KeysDialog');
 const SignIn = later('SignInScreen');
 const LeftCrew = later('LeftCrewScreen');
 
-// A text is drawn when its face is here; nothing else waits for it.
-void loadAsync({ SourceSans3_400Regular, SourceSans3_600SemiBold, ArchivoNarrow_600SemiBold });
+// A text is drawn when its face is here; nothing else waits for it. The browser fetches a face when a text first asks for it.
+for (const [name, file] of Object.entries({
+  SourceSans3_400Regular,
+  SourceSans3_600SemiBold,
+  ArchivoNarrow_600SemiBold,
+})) {
+  document.fonts.add(new FontFace(name, `url(${Asset.fromModule(file).uri})`));
+}
 
 /** All other screens, and the shell on this device. */
 function fetchAllElse(): void {

@@ -7,8 +7,8 @@ import { useRows } from '../data/rows';
 import { Panel } from './Panel';
 import { Text } from './Text';
 import { Unfold } from './Unfold';
-import { duration, OCCASION_WORDS, runProblemText, timeOfDay, wheelName } from '../words/air';
-import { pressure } from '../words/format';
+import { duration, OCCASION_WORDS, runProblemText, wheelName } from '../words/air';
+import { pressure, timeOfDay } from '../words/format';
 import { TOOL_WORDS } from '../words/tools';
 
 /** Everything that was timed and read on an outing. */

@@ -1,5 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 
+import { countText } from '../words/format';
 import { usePalette } from '../theme/useLight';
 import { Text } from './Text';
 
@@ -13,7 +14,7 @@ interface ProgressProps {
 /** How far some work is. */
 export function Progress({ label, done, total }: ProgressProps) {
   const palette = usePalette();
-  const count = done.toLocaleString('en');
+  const count = countText(done);
   if (total === 0) return <Text role="status">{done === 0 ? label : `${label}: ${count}`}</Text>;
   return (
     <View
@@ -24,7 +25,7 @@ export function Progress({ label, done, total }: ProgressProps) {
       aria-valuenow={done}
       style={styles.progress}
     >
-      <Text>{`${label}: ${count} of ${total.toLocaleString('en')}`}</Text>
+      <Text>{`${label}: ${count} of ${countText(total)}`}</Text>
       <View style={[styles.bar, { borderColor: palette.ink }]}>
         <View style={[styles.filled, { width: `${(100 * done) / total}%`, backgroundColor: palette.moss }]} />
       </View>

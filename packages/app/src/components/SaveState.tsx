@@ -4,6 +4,7 @@ import { usePathname, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
+import { countText, timeOfDay } from '../words/format';
 import { reachStore } from '../data/client';
 import { clockAheadStore } from '../data/clock';
 import { notKeptStore } from '../data/device';
@@ -16,7 +17,7 @@ import { unitsStore } from '../settings/preferences';
 import { roleHere, whoStore } from '../settings/who';
 import { CloudOff } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
-import { clockText, timeOfDay } from '../words/air';
+import { clockText } from '../words/air';
 import { calledText, clashText, waitingOf } from '../words/waiting';
 import { Action } from './Action';
 import { Text } from './Text';
@@ -66,7 +67,7 @@ export function SaveState() {
     return (
       <Bar>
         <Text as="small" style={styles.text}>
-          {`Getting everything onto this device: ${sync.got.toLocaleString('en')} of ${sync.total.toLocaleString('en')}.`}
+          {`Getting everything onto this device: ${countText(sync.got)} of ${countText(sync.total)}.`}
         </Text>
       </Bar>
     );

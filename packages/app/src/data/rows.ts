@@ -1,4 +1,5 @@
 import { KINDS, serverOnlyFields, type ResourceName, type RowOf } from '@dunlinmoss/contract';
+import { compareTexts, sortedByName } from '@dunlinmoss/core';
 import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
 
@@ -42,16 +43,11 @@ function overlaid(row: AnyRow | undefined, pending: Pending): AnyRow | undefined
   return { ...unanswered, ...base, ...row, ...body, id: pending.id } as AnyRow;
 }
 
-/** Much quicker over thousands of names than asking each for its order. */
-const collator = new Intl.Collator();
-
 /** Rows in the order of their kind; names without regard to capitals, as the database sorts them. */
 function inOrder(name: ResourceName, rows: AnyRow[]): AnyRow[] {
   const { by, newestFirst } = KINDS[name].order;
-  const keyed = rows.map((row) => [String(row[by as keyof AnyRow]).toLocaleLowerCase(), row] as const);
-  if (newestFirst) keyed.sort(([a], [b]) => (a < b ? 1 : a > b ? -1 : 0));
-  else keyed.sort(([a], [b]) => collator.compare(a, b));
-  return keyed.map(([, row]) => row);
+  const valueOf = (row: AnyRow): string => String(row[by as keyof AnyRow]);
+  return newestFirst ? rows.sort((a, b) => compareTexts(valueOf(b), valueOf(a))) : sortedByName(rows, valueOf);
 }
 
 interface Listed {

@@ -45,10 +45,6 @@ export const hoursText = (hours: number): string =>
 export const clockText = (aheadMs: number): string =>
   `${hoursText(Math.round(Math.abs(aheadMs) / 60_000) / 60)}\u00a0${aheadMs > 0 ? 'ahead' : 'behind'}`;
 
-/** The time of day, in the reader's own clock. */
-export const timeOfDay = (ms: number): string =>
-  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-
 export const STATE_WORDS: Record<WheelState, string> = {
   waiting: 'Waits',
   running: 'Under way',

@@ -1,5 +1,6 @@
 import type { Paper } from '@dunlinmoss/contract';
 
+import { countText } from './format';
 import { fileSizeText } from './imports';
 
 /** What the card of each machine tells. */
@@ -15,14 +16,14 @@ export const CARD_PAPERS: readonly { readonly code: Paper; readonly name: string
   { code: 'A5', name: 'A5', note: 'half a page' },
 ];
 
-const cards = (many: number): string => (many === 1 ? '1 card' : `${many.toLocaleString('en')} cards`);
+const cards = (many: number): string => (many === 1 ? '1 card' : `${countText(many)} cards`);
 
 export const makeCardsText = (many: number): string => (many === 1 ? 'Make the card' : `Make ${cards(many)}`);
 export const CARDS_BUSY = 'Making them …';
 export const CARDS_NOTE =
   'A page for each machine shown above. The store lays them out; without a signal this device does.';
 export const tooManyCards = (most: number): string =>
-  `${most.toLocaleString('en')} cards at a time: put a word into “Find” above.`;
+  `${countText(most)} cards at a time: put a word into “Find” above.`;
 
 /** How far it is. */
 export const CARDS_STEPS = { working: 'Machines worked out', layingOut: 'Cards laid out' } as const;

@@ -4,7 +4,22 @@ import fc from 'fast-check';
 
 import { FIRST_UNITS, withUnit, type Units } from '../settings/preferences';
 import { parseNumber, parseSum } from '../settings/typedNumber';
-import { editText, length, mass, percent, pressure, pressureNumber, pressureRange, speed, volume } from './format';
+import {
+  countText,
+  day,
+  dayAndTime,
+  editText,
+  length,
+  mass,
+  percent,
+  pressure,
+  pressureNumber,
+  pressureRange,
+  speed,
+  timeOfDay,
+  volume,
+  when,
+} from './format';
 
 const US: Units = withUnit(FIRST_UNITS, 'mass', 'lb');
 const SI: Units = { ...FIRST_UNITS, pressure: 'kPa' };
@@ -67,6 +82,33 @@ describe('number with its unit', () => {
   it('tells a range by both ends, or by one where they read the same', () => {
     expect(plain(pressureRange(psi(14), psi(16), US))).toBe('14–16 psi');
     expect(plain(pressureRange(psi(14.1), psi(13.9), US))).toBe('14 psi');
+  });
+});
+
+describe('times and numbers', () => {
+  const dates = fc.date({ noInvalidDate: true, min: new Date('1970-01-02'), max: new Date('2199-12-30') });
+  const clock = { hour: '2-digit', minute: '2-digit' } as const;
+  const said = (date: Date, how: Intl.DateTimeFormatOptions): string =>
+    new Intl.DateTimeFormat('en-GB', how).format(date);
+
+  it('are written as British English writes them', () => {
+    fc.assert(
+      fc.property(dates, (date) => {
+        const iso = date.toISOString();
+        expect(timeOfDay(date.getTime())).toBe(said(date, clock));
+        expect(day(iso)).toBe(said(date, { day: 'numeric', month: 'short', year: 'numeric' }));
+        expect(dayAndTime(iso)).toBe(said(date, { day: 'numeric', month: 'short', year: 'numeric', ...clock }));
+        const soon = date.getTime() + 40 * 86_400_000;
+        expect(when(iso, soon)).toBe(said(date, { day: 'numeric', month: 'short', ...clock }));
+        expect(when(iso, date.getTime())).toBe(said(date, clock));
+        expect(when(iso, date.getTime() + 400 * 86_400_000)).toBe(day(iso));
+      }),
+    );
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 2_000_000_000 }), (value) => {
+        expect(countText(value)).toBe(new Intl.NumberFormat('en').format(value));
+      }),
+    );
   });
 });
 

@@ -70,29 +70,37 @@ export function editText<Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, canon
   return String(Number(fromCanonical(quantity, unit, canonical).toFixed(UNIT_LOOKS[unit].typedDigits)));
 }
 
-/** A day and time as people in the field write it, in their own clock. */
-export const dayAndTime = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
+/*
+ * Times and numbers are written out here and not asked of the device: the first question to its tables of languages takes 20 ms
+ * on a slow phone.
+ */
 
-export const day = (iso: string): string =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+/** As British English shortens them. */
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
+const two = (value: number): string => String(value).padStart(2, '0');
+const dayOf = (date: Date): string => `${date.getDate()} ${MONTHS[date.getMonth()]}`;
+
+/** The time of day in the reader's own clock: `07:40`. */
+export function timeOfDay(ms: number): string {
+  const at = new Date(ms);
+  return `${two(at.getHours())}:${two(at.getMinutes())}`;
+}
+
+/** `27 Nov 2026`. */
+export function day(iso: string): string {
+  const date = new Date(iso);
+  return `${dayOf(date)} ${date.getFullYear()}`;
+}
+
+/** A day and time as people in the field write it, in their own clock. */
+export const dayAndTime = (iso: string): string => `${day(iso)}, ${timeOfDay(Date.parse(iso))}`;
 
 /** `07:40` of today, `27 Nov, 07:40` of this half year, with its year before that. */
 export function when(iso: string, nowMs: number): string {
   const [then, now] = [new Date(iso), new Date(nowMs)];
-  if (then.toDateString() === now.toDateString()) {
-    return then.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-  }
+  if (then.toDateString() === now.toDateString()) return timeOfDay(then.getTime());
   const recent = Math.abs(nowMs - then.getTime()) < HALF_A_YEAR_MS;
-  return recent
-    ? then.toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-    : day(iso);
+  return recent ? `${dayOf(then)}, ${timeOfDay(then.getTime())}` : day(iso);
 }
 const HALF_A_YEAR_MS = 180 * 86_400_000;
 
@@ -101,3 +109,6 @@ export const ofHundred = (share: number): string => {
   const kept = 100 * (1 - share);
   return `${share > 0 ? Math.min(99, Math.floor(kept)) : 100} of 100`;
 };
+
+/** A whole number as people read it: `20,000`. */
+export const countText = (value: number): string => String(value).replace(/\B(?=(\d{3})+$)/g, ',');

@@ -17,7 +17,7 @@ import type { AxlePosition, WeighedPart } from '@dunlinmoss/core';
 import type { ImportFailure } from '../data/imports';
 import type { Units } from '../settings/preferences';
 import { AXLE_WORDS, PART_WORDS } from './axles';
-import { mass } from './format';
+import { countText, mass } from './format';
 import { fieldText } from './problems';
 
 const KIND_WORDS: Record<ResourceName, string> = {
@@ -85,9 +85,9 @@ export const OUT_FAILED = 'The file could not be put together. Try again; what i
 
 /** What a table of loads came to. */
 export function loadsDoneText({ add, change, refuse }: LoadsCounts): string {
-  const taken = `${(add + change).toLocaleString('en')} loads are taken in.`;
+  const taken = `${countText(add + change)} loads are taken in.`;
   if (refuse === 0) return taken;
-  const lost = refuse === 1 ? 'One line was' : `${refuse.toLocaleString('en')} lines were`;
+  const lost = refuse === 1 ? 'One line was' : `${countText(refuse)} lines were`;
   return `${taken} ${lost} left out: the machine was changed or put away meanwhile. Choose the file again to see which.`;
 }
 
@@ -205,7 +205,7 @@ export const archivePartText = (part: ArchivePart): string => `Taking in ${ARCHI
 export function archiveDoneText(counts: ArchiveCounts): string {
   const added = (Object.keys(ARCHIVE_PART_WORDS) as ArchivePart[]).flatMap((part) => {
     const { added: count } = counts[part];
-    return count > 0 ? [`${count.toLocaleString('en')} ${ARCHIVE_PART_WORDS[part][count === 1 ? 0 : 1]}`] : [];
+    return count > 0 ? [`${countText(count)} ${ARCHIVE_PART_WORDS[part][count === 1 ? 0 : 1]}`] : [];
   });
   return added.length === 0 ? 'Everything in it was here already.' : `Added: ${added.join(', ')}.`;
 }

@@ -1,6 +1,6 @@
 import type { LogEvent, LogLineProblem } from '@dunlinmoss/contract';
 
-import { dayAndTime } from './format';
+import { countText, dayAndTime } from './format';
 
 const LINE_WORDS: Record<LogLineProblem, string> = {
   time: 'expected a time with its zone, as 2026-11-20T06:40:00Z',
@@ -11,8 +11,6 @@ const LINE_WORDS: Record<LogLineProblem, string> = {
   temp: 'expected a temperature from −60 to 150 °C, or nothing',
   columns: 'expected as many columns as the first line has',
 };
-
-const count = (value: number): string => value.toLocaleString('en');
 
 /** What an import of a log came to. */
 export function logEndText(event: LogEvent | undefined): {
@@ -28,15 +26,15 @@ export function logEndText(event: LogEvent | undefined): {
   if (!event || 'progress' in event || 'taken' in event) return bad('It broke off before its end.');
   if ('done' in event) {
     const { added, alreadyThere, from, to } = event.done;
-    const there = alreadyThere === 0 ? '' : ` ${count(alreadyThere)} were there already and are counted once.`;
+    const there = alreadyThere === 0 ? '' : ` ${countText(alreadyThere)} were there already and are counted once.`;
     const span = from && to ? ` From ${dayAndTime(from)} to ${dayAndTime(to)}.` : '';
-    return { text: `${count(added)} readings taken in.${there}${span}`, lines: [], good: true };
+    return { text: `${countText(added)} readings taken in.${there}${span}`, lines: [], good: true };
   }
   const { code, refused = 0, lines = [] } = event.problem;
   switch (code) {
     case 'linesRefused':
       return bad(
-        `${refused === 1 ? 'One line' : `${count(refused)} lines`} can’t be read.`,
+        `${refused === 1 ? 'One line' : `${countText(refused)} lines`} can’t be read.`,
         lines.map(({ line, problem, text }) => `Line ${line}: ${LINE_WORDS[problem]}. It says “${text}”.`),
       );
     case 'headerUnread':

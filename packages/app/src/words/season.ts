@@ -1,5 +1,6 @@
 import { nextLookMs, type Mishap, type Season, type StandingAxle, type WorkedOn } from '@dunlinmoss/domain';
 import type { RigRow, Sheet, SheetPart } from '@dunlinmoss/contract';
+import { compareTexts } from '@dunlinmoss/core';
 
 import { unitsFor, type Units } from '../settings/preferences';
 import { hoursText, wheelName } from './air';
@@ -54,7 +55,7 @@ export function seasonSheet(
       const isDated = axles.every((axle) => axle.isDated);
       return nextMs === null ? [] : [{ rig, isDated, at: new Date(nextMs).toISOString() }];
     })
-    .sort((a, b) => a.at.localeCompare(b.at));
+    .sort((a, b) => compareTexts(a.at, b.at));
   const part = (title: string, head: readonly string[], rows: string[][], empty: string): SheetPart =>
     rows.length > 0 ? { title, head, rows } : { title, lines: [[empty, '']] };
   return {

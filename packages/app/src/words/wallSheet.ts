@@ -1,5 +1,5 @@
 import { loadCaseOf, type ProofTestRow, type RigRow, type Sheet } from '@dunlinmoss/contract';
-import { familyOf, groundsFor, planGround, STUCK, type GroundCode, type Kind } from '@dunlinmoss/core';
+import { STUCK, compareNames, familyOf, groundsFor, planGround, type GroundCode, type Kind } from '@dunlinmoss/core';
 import { axleOnGauge, planInput, type PlanRequest } from '@dunlinmoss/domain';
 
 import { unitsFor, type Units } from '../settings/preferences';
@@ -80,8 +80,8 @@ export function wallTable(question: WallQuestion): WallTable {
         (at < 0
           ? 0
           : (a.softestKpa[at] ?? Number.POSITIVE_INFINITY) - (b.softestKpa[at] ?? Number.POSITIVE_INFINITY)) ||
-        a.name.localeCompare(b.name) ||
-        a.load.localeCompare(b.load),
+        compareNames(a.name, b.name) ||
+        compareNames(a.load, b.load),
     ),
   };
 }

@@ -1,8 +1,8 @@
 import type { Advice, WatchReason } from '@dunlinmoss/core';
 
 import type { Units } from '../settings/preferences';
-import { duration, hoursText, timeOfDay } from './air';
-import { pressure, pressureFine } from './format';
+import { duration, hoursText } from './air';
+import { pressure, pressureFine, timeOfDay } from './format';
 
 export const ADVICE_WORDS: Record<Advice, string> = {
   stopNow: 'Stop now',

@@ -1,3 +1,4 @@
+import { compareTexts } from '../order/order';
 import { deflectionShare, pressureForShareKpa } from '../contact/deflection';
 import type { TireBuild } from '../contact/stiffness';
 
@@ -64,9 +65,9 @@ export function nextTime(
 export function deciding(proved: readonly Proved[]): Proved | null {
   const newest = [...proved].sort(
     (a, b) =>
-      b.at.slice(0, 10).localeCompare(a.at.slice(0, 10)) ||
+      compareTexts(b.at.slice(0, 10), a.at.slice(0, 10)) ||
       PROOF_COUNTS[b.by].weight - PROOF_COUNTS[a.by].weight ||
-      b.at.localeCompare(a.at),
+      compareTexts(b.at, a.at),
   );
   return newest.find(({ by }) => by !== 'test') ?? newest[0] ?? null;
 }

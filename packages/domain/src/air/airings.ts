@@ -1,6 +1,7 @@
 import type { Airing, AiringRow, AiringRunBody, AirToolRow } from '@dunlinmoss/contract';
 import {
   airPressureKpaAbs,
+  compareTexts,
   correctedKpa,
   fillSeconds,
   inToolOf,
@@ -8,8 +9,8 @@ import {
   rateFrom,
   runProblem,
   sameWheel,
-  type AiringRun,
   type AirToolCode,
+  type AiringRun,
   type Pump,
   type Rate,
   type RunProblem,
@@ -181,6 +182,6 @@ export function mergeAirings(mine: Airing, theirs: AiringRow): Airing {
       ...wheel,
       settled: wheel.settled ?? theirs.wheels.find((other) => sameWheel(other, wheel))?.settled ?? null,
     })),
-    runs: [...runs.values()].sort((a, b) => a.startedAt.localeCompare(b.startedAt)),
+    runs: [...runs.values()].sort((a, b) => compareTexts(a.startedAt, b.startedAt)),
   };
 }

@@ -1,5 +1,5 @@
 import { readKpa, type AiringRow, type OutingRow, type ReadingRoundRow, type RigRow } from '@dunlinmoss/contract';
-import { coldKpa, coldOfWarmKpa, correctedKpa, sameWheel, type WheelRef } from '@dunlinmoss/core';
+import { coldKpa, coldOfWarmKpa, compareTexts, correctedKpa, sameWheel, type WheelRef } from '@dunlinmoss/core';
 
 /** How what is in a wheel is known. */
 export type Knowledge =
@@ -127,7 +127,7 @@ export function courseOf({ rig, airings, rounds, outings }: AirHistory, place: W
     ...airings.flatMap((airing) => eventsOfAiring(airing, place)),
     ...rounds.flatMap((round) => eventOfRound(round, place)),
     ...outings.flatMap((outing) => eventOfOuting(outing, place)),
-  ].sort((a, b) => a.at.localeCompare(b.at) || WEIGHT[a.known] - WEIGHT[b.known]);
+  ].sort((a, b) => compareTexts(a.at, b.at) || WEIGHT[a.known] - WEIGHT[b.known]);
 
   const where = { position: place.position, wheel: place.wheel };
   const course: InTire[] = [];

@@ -1,3 +1,4 @@
+import { compareTexts } from '@dunlinmoss/core';
 import { courseOf, type AirHistory } from './inTire';
 import { rigWheels } from './wheels';
 
@@ -26,7 +27,7 @@ export function softSpells(history: AirHistory): SoftSpell[] {
     return from === null ? own : [...own, { from, to: null }];
   });
   const joined: SoftSpell[] = [];
-  for (const spell of spells.sort((a, b) => a.from.localeCompare(b.from))) {
+  for (const spell of spells.sort((a, b) => compareTexts(a.from, b.from))) {
     const last = joined.at(-1);
     if (!last || (last.to !== null && last.to < spell.from)) joined.push(spell);
     else if (last.to !== null && (spell.to === null || spell.to > last.to))

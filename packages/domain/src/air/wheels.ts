@@ -18,7 +18,16 @@ export const volumeOf = (axle: RigAxle): number =>
 export const rigWheels = (rig: RigRow): RigWheel[] =>
   walkingOrder(rig).flatMap((place) => {
     const axle = rig.axles.find(({ position }) => position === place.position);
-    return axle ? [{ ...place, axle, volumeL: volumeOf(axle) }] : [];
+    if (!axle) return [];
+    // Reckoned when it is asked for: who only wants to know what is in the tires of a farm asks for none.
+    const withAir: RigWheel = {
+      ...place,
+      axle,
+      get volumeL() {
+        return volumeOf(axle);
+      },
+    };
+    return [withAir];
   });
 
 /** How long the walk to each wheel takes from the one before it, s; none to the first. */

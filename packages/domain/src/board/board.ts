@@ -1,5 +1,5 @@
 import type { AiringRow, NextStep, OutingRow, ProofTestRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
-import { familyOf, wheelKey } from '@dunlinmoss/core';
+import { compareNames, compareTexts, familyOf, sortedByName, wheelKey } from '@dunlinmoss/core';
 
 import { historiesOf, inTire, type AirHistory, type InTire } from '../air/inTire';
 import { rigWheels, type RigWheel } from '../air/wheels';
@@ -103,9 +103,10 @@ function machineOf(history: AirHistory, nowMs: number): Machine {
 export function allMachines(input: BoardInput): readonly (Machine & { readonly step: BoardStep | null })[] {
   const steps = new Map(boardOf(input).now.map(({ rig, step }) => [rig.id, step]));
   const historyOf = historiesOf(input);
-  return input.rigs
-    .map((rig) => ({ ...machineOf(historyOf(rig), input.nowMs), step: steps.get(rig.id) ?? null }))
-    .sort((a, b) => a.rig.name.localeCompare(b.rig.name));
+  return sortedByName(input.rigs, ({ name }) => name).map((rig) => ({
+    ...machineOf(historyOf(rig), input.nowMs),
+    step: steps.get(rig.id) ?? null,
+  }));
 }
 
 /** Of most machines of a large farm nothing is kept but themselves: none is known to be low, or on its way. */
@@ -142,9 +143,9 @@ export function boardOf({ rigs, outings, airings, rounds, tests, nowMs }: BoardI
     outing?.startedAt ?? wheels.map((each) => each.now?.at ?? '').reduce((a, b) => (a > b ? a : b), '');
   return {
     now: now.sort(
-      (a, b) => rank(a) - rank(b) || since(b).localeCompare(since(a)) || a.rig.name.localeCompare(b.rig.name),
+      (a, b) => rank(a) - rank(b) || compareTexts(since(b), since(a)) || compareNames(a.rig.name, b.rig.name),
     ),
-    toCome: outings.filter((outing) => isToCome(outing, nowMs)).sort((a, b) => a.startedAt.localeCompare(b.startedAt)),
+    toCome: outings.filter((outing) => isToCome(outing, nowMs)).sort((a, b) => compareTexts(a.startedAt, b.startedAt)),
   };
 }
 

@@ -23,9 +23,9 @@ export function findOutings(
   outings: readonly OutingRow[],
   { rigId, personId, groundCode, fromMs, text }: BookQuery,
 ): OutingRow[] {
-  const words = text.toLocaleLowerCase().split(/\s+/).filter(Boolean);
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   return outings.filter((outing) => {
-    const said = `${outing.title} ${outing.decision?.note ?? ''} ${outing.rigName}`.toLocaleLowerCase();
+    const said = `${outing.title} ${outing.decision?.note ?? ''} ${outing.rigName}`.toLowerCase();
     return (
       (rigId === null || outing.rigId === rigId) &&
       (personId === null || outing.savedBy === personId) &&

@@ -1,5 +1,5 @@
 import type { OutingRow, RigRow } from '@dunlinmoss/contract';
-import { familyOf, type AxlePosition, type GroundCode } from '@dunlinmoss/core';
+import { compareTexts, familyOf, sortedByName, type AxlePosition, type GroundCode } from '@dunlinmoss/core';
 
 import { courseOf, historiesOf, type AirHistory, type InTire } from '../air/inTire';
 import { softMs, softSpells } from '../air/softTime';
@@ -49,7 +49,7 @@ export interface SeasonInput {
 const counted = ({ decision }: OutingRow): boolean => decision?.code === 'keep' && decision.counts;
 
 function workedOn(rig: RigRow, groundCode: GroundCode, outings: readonly OutingRow[]): WorkedOn {
-  const kept = outings.filter(counted).sort((a, b) => b.startedAt.localeCompare(a.startedAt));
+  const kept = outings.filter(counted).sort((a, b) => compareTexts(b.startedAt, a.startedAt));
   const axles = rig.axles.flatMap(({ position }) => {
     const kpa = kept.flatMap(({ pressures }) =>
       pressures.flatMap((each) => (each.position === position ? [each.pressureKpa] : [])),
@@ -82,10 +82,10 @@ function foundLow(history: AirHistory): Mishap[] {
  */
 export function seasonOf({ rigs, outings, airings, rounds }: SeasonInput, fromMs: number, toMs: number): Season {
   const isIn = (at: string): boolean => Date.parse(at) >= fromMs && Date.parse(at) <= toMs;
-  const named = [...rigs].sort((a, b) => a.name.localeCompare(b.name));
+  const named = sortedByName(rigs, ({ name }) => name);
   const worked = named.flatMap((rig) => {
     const own = outings.filter((each) => each.rigId === rig.id && each.state !== 'planned' && isIn(each.startedAt));
-    const newest = [...own].sort((a, b) => b.startedAt.localeCompare(a.startedAt));
+    const newest = [...own].sort((a, b) => compareTexts(b.startedAt, a.startedAt));
     return [...new Set(newest.map(({ groundCode }) => groundCode))].map((ground) =>
       workedOn(
         rig,
@@ -109,5 +109,5 @@ export function seasonOf({ rigs, outings, airings, rounds }: SeasonInput, fromMs
     const ms = softMs(spells, fromMs, toMs);
     if (ms > 0) soft.push({ rig, ms, lasts: spells.some(({ to }) => to === null) });
   }
-  return { worked, soft, mishaps: mishaps.sort((a, b) => b.at.localeCompare(a.at)) };
+  return { worked, soft, mishaps: mishaps.sort((a, b) => compareTexts(b.at, a.at)) };
 }

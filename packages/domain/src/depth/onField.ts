@@ -1,6 +1,7 @@
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import {
   bindingFloor,
+  compareTexts,
   coneProfile,
   curveHolds,
   deflectionMm,
@@ -146,7 +147,7 @@ export function ownRut(
 ): OwnStrength | undefined {
   const measured = tests
     .filter(({ kind, counts }) => kind === 'rut' && counts)
-    .sort((a, b) => b.performedAt.localeCompare(a.performedAt));
+    .sort((a, b) => compareTexts(b.performedAt, a.performedAt));
   for (const test of measured) {
     const { runs } = routineTestOf('rut', test.details as never, rig.family);
     const index = rig.axles.findIndex(({ position }) => position === axleOfTest(test));
@@ -178,7 +179,7 @@ export function ownRut(
 export function ownCone(rig: RigRow, tests: readonly ProofTestRow[], field: FieldWords): OwnStrength | undefined {
   const probed = tests
     .filter(({ kind, counts }) => kind === 'penetrometer' && counts)
-    .sort((a, b) => b.performedAt.localeCompare(a.performedAt));
+    .sort((a, b) => compareTexts(b.performedAt, a.performedAt));
   for (const test of probed) {
     const { runs } = routineTestOf('penetrometer', test.details as never, rig.family);
     const readings = runs.flatMap((run): ConeReading[] => {

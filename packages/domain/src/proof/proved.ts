@@ -8,6 +8,7 @@ import {
   routineOf,
   type AxlePosition,
   type GroundCode,
+  type GroundPlan,
   type NextTime,
   type Proved,
   type TireBuild,
@@ -140,16 +141,20 @@ export function withProof<Asked extends PlanRequest>(
   asked: Asked,
   nowMs: number,
 ): Asked & { readonly proved: readonly ProvedAxle[] } {
-  const input = planInput(rig, tests, { ...asked, proved: [] });
-  const plan = input.ok ? planGround(input.value) : undefined;
-  if (!input.ok || !plan?.ok) return { ...asked, proved: [] };
-  const contexts = contextsOf(input.value);
-  const { axles } = plan.value;
-  const ruleOf: RuleOf = (position) => axles.find((axle) => axle.position === position)?.ruleKpa;
-  const proved = axles.flatMap((axle, index): ProvedAxle[] => {
-    const all = provedOn(rig, axle.position, asked.ground, outings, tests, ruleOf);
-    const next = nextTimeOf(rig, axle, contexts[index]!.build, all, nowMs);
-    return next ? [{ position: axle.position, pressureKpa: next.pressureKpa, next }] : [];
+  // What the rule has there is reckoned once something was proved there: mostly nothing was.
+  let rule: { readonly plan: GroundPlan; readonly contexts: ReturnType<typeof contextsOf> } | null | undefined;
+  const byRule = (): typeof rule => {
+    if (rule !== undefined) return rule;
+    const input = planInput(rig, tests, { ...asked, proved: [] });
+    const plan = input.ok ? planGround(input.value) : undefined;
+    return (rule = input.ok && plan?.ok ? { plan: plan.value, contexts: contextsOf(input.value) } : null);
+  };
+  const ruleOf: RuleOf = (position) => byRule()?.plan.axles.find((axle) => axle.position === position)?.ruleKpa;
+  const proved = rig.axles.flatMap(({ position }, index): ProvedAxle[] => {
+    const all = provedOn(rig, position, asked.ground, outings, tests, ruleOf);
+    const axle = all.length > 0 ? byRule()?.plan.axles[index] : undefined;
+    const next = axle && nextTimeOf(rig, axle, byRule()!.contexts[index]!.build, all, nowMs);
+    return next ? [{ position, pressureKpa: next.pressureKpa, next }] : [];
   });
   return { ...asked, proved };
 }

@@ -1,6 +1,7 @@
 import type { ProofTestRow, RigRow } from '@dunlinmoss/contract';
 import {
   axleKpa,
+  compareTexts,
   lessonOf,
   otherAxleOf,
   type GroundAttempt,
@@ -37,7 +38,7 @@ export function groundAttempts(
   const { soil } = lessonOf(lesson).lie;
   return tests
     .filter(({ counts, kind: of }) => counts && (of === 'climb' || (of === 'rut' && kind === 'farm')))
-    .sort((a, b) => b.performedAt.localeCompare(a.performedAt))
+    .sort((a, b) => compareTexts(b.performedAt, a.performedAt))
     .flatMap((test): GroundAttempt[] => {
       const { setup, runs } = routineTestOf(test.kind, test.details as never, rig.family);
       const at = rig.axles.findIndex(({ position }) => position === axleOfTest(test));

@@ -19,7 +19,7 @@ import { apiHere } from '../../settings/who';
 import { Download } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
-import { dayAndTime } from '../../words/format';
+import { countText, dayAndTime } from '../../words/format';
 import { failureText, IMPORT_WAITS } from '../../words/imports';
 import { logEndText } from '../../words/log';
 import { AirQuestion } from './AirQuestion';
@@ -114,7 +114,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
                 }))}
               />
               <Text as="small" tone="muted">
-                {`${log.readings.toLocaleString('en')} readings, drawn as the least and most of each stretch: no peak is lost.`}
+                {`${countText(log.readings)} readings, drawn as the least and most of each stretch: no peak is lost.`}
               </Text>
             </Panel>
           )}
@@ -134,7 +134,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
         {state.at === 'running' && (
           <>
             <Progress label="Bytes" done={state.bytes} total={state.ofBytes} />
-            <Text>{`${state.lines.toLocaleString('en')} lines`}</Text>
+            <Text>{`${countText(state.lines)} lines`}</Text>
           </>
         )}
         {state.at === 'waiting' && <Text role="status">{IMPORT_WAITS}</Text>}

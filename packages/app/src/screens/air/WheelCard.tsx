@@ -4,8 +4,8 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from '../../components/Text';
 import { TriangleAlert } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
-import { timeOfDay, wheelName } from '../../words/air';
-import { pressure } from '../../words/format';
+import { wheelName } from '../../words/air';
+import { pressure, timeOfDay } from '../../words/format';
 import { ADVICE_WORDS, URGENT, watchText } from '../../words/watch';
 import type { AirJob } from '../../hooks/useAirJob';
 

@@ -11,8 +11,8 @@ import { canonicalOf, quantityText, type QuantityText } from '../../components/q
 import { Text } from '../../components/Text';
 import { Staff } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
-import { duration, timeOfDay, wheelName } from '../../words/air';
-import { pressure, pressureNumber } from '../../words/format';
+import { duration, wheelName } from '../../words/air';
+import { pressure, pressureNumber, timeOfDay } from '../../words/format';
 import { gaugeRangeProblem } from './gaugeRange';
 import { WheelActions, type WheelNowProps } from './WheelActions';
 import { staffOf } from './wheelStaff';

@@ -1,5 +1,5 @@
 import type { OutingRow } from '@dunlinmoss/contract';
-import type { GroundCode } from '@dunlinmoss/core';
+import { sortedByName, type GroundCode } from '@dunlinmoss/core';
 import { ANY_OUTING, isAnyOuting, type BookQuery } from '@dunlinmoss/domain';
 
 import { Action } from '../../components/Action';
@@ -27,7 +27,7 @@ const ANY = 'any';
 /** Each that there is once, as a choice with one for all of them. */
 function optionsOf<Id extends string>(all: readonly Id[], nameOf: (id: Id) => string, any: string) {
   const each = [...new Set(all)].map((code) => ({ code: code as string, name: nameOf(code) }));
-  return [{ code: ANY, name: any }, ...each.sort((a, b) => a.name.localeCompare(b.name))];
+  return [{ code: ANY, name: any }, ...sortedByName(each, ({ name }) => name)];
 }
 
 interface FindInBookProps {

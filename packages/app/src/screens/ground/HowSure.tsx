@@ -19,7 +19,7 @@ import { Progress } from '../../components/Progress';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { AXLE_WORDS } from '../../words/axles';
-import { ofHundred, percent, pressureFine, pressureRange } from '../../words/format';
+import { countText, ofHundred, percent, pressureFine, pressureRange } from '../../words/format';
 import { STANDING_SHORT } from '../../words/loads';
 import { startMargin, type MarginJob } from '../../workers/marginWork';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
@@ -86,7 +86,7 @@ function Asked({ question, plan }: HowSureProps) {
           rig.axles.some(({ measuredWidthMm }) => measuredWidthMm !== null)
             ? 'as measured ± 0.5 %'
             : 'of the marking ± 2 %'
-        }; ${MODEL_TEXT[familyOf(rig.family).kind === 'bicycle' ? 'drop' : 'stiffness']}. Our assumptions. ${DRAWS.toLocaleString('en')} draws an axle.`}
+        }; ${MODEL_TEXT[familyOf(rig.family).kind === 'bicycle' ? 'drop' : 'stiffness']}. Our assumptions. ${countText(DRAWS)} draws an axle.`}
       </Text>
     </>
   );

@@ -1,5 +1,5 @@
 import { bodyOf, type OutingRow, type ProofTestRow } from '@dunlinmoss/contract';
-import type { AxlePosition, GroundPlan } from '@dunlinmoss/core';
+import { compareTexts, type AxlePosition, type GroundPlan } from '@dunlinmoss/core';
 import { countsUntilMs, provedOn, type ProofOfAxle } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
@@ -40,7 +40,7 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
   return (
     <Panel title="Proved here">
       {[...proofs.values()]
-        .sort((a, b) => b.at.localeCompare(a.at))
+        .sort((a, b) => compareTexts(b.at, a.at))
         .map((proof) => {
           const numbers = proof.axles
             .map(

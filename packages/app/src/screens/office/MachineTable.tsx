@@ -1,3 +1,4 @@
+import { compareNames } from '@dunlinmoss/core';
 import {
   createColumnHelper,
   getCoreRowModel,
@@ -52,7 +53,7 @@ export function MachineTable({ lines, columns }: MachineTableProps) {
             header: OFFICE_COLUMNS[column],
             sortingFn: (a, b, id) => {
               const [left, right] = [a.getValue<string | number>(id), b.getValue<string | number>(id)];
-              return typeof left === 'number' ? left - Number(right) : left.localeCompare(String(right));
+              return typeof left === 'number' ? left - Number(right) : compareNames(String(left), String(right));
             },
           }),
         ),

@@ -2,6 +2,7 @@ import type { LoadsEvent, ImportOutcome, LoadsAction, LoadsOutcome } from '@dunl
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
+import { countText } from '../../words/format';
 import { unitsStore } from '../../settings/preferences';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
@@ -41,19 +42,19 @@ export function Lines({ lines, done, onTake }: LinesProps) {
   return (
     <Panel title="This table would">
       <Text as="strong">
-        {`${actions.map((action) => `${done.counts[action].toLocaleString('en')} ${LOADS_ACTION_WORDS[action]}`).join(', ')}.`}
+        {`${actions.map((action) => `${countText(done.counts[action])} ${LOADS_ACTION_WORDS[action]}`).join(', ')}.`}
       </Text>
       {toDo > 0 && (
         <Text>
-          {`It touches ${done.rigs === 1 ? 'one rig' : `${done.rigs.toLocaleString('en')} rigs`} and makes ${done.newCases === 1 ? 'one new load case' : `${done.newCases.toLocaleString('en')} new load cases`}.`}
+          {`It touches ${done.rigs === 1 ? 'one rig' : `${countText(done.rigs)} rigs`} and makes ${done.newCases === 1 ? 'one new load case' : `${countText(done.newCases)} new load cases`}.`}
         </Text>
       )}
       {refused > 0 ? (
         <Text role="alert" tone="rust">
-          {`${refused === 1 ? 'One line is' : `${refused.toLocaleString('en')} lines are`} refused, so nothing can be taken in. Mend ${refused === 1 ? 'it' : 'them'} in the file and choose it again.`}
+          {`${refused === 1 ? 'One line is' : `${countText(refused)} lines are`} refused, so nothing can be taken in. Mend ${refused === 1 ? 'it' : 'them'} in the file and choose it again.`}
         </Text>
       ) : toDo > 0 ? (
-        <Action kind="main" label={`Take ${toDo.toLocaleString('en')} loads in`} onPress={onTake} />
+        <Action kind="main" label={`Take ${countText(toDo)} loads in`} onPress={onTake} />
       ) : (
         <Text>There is nothing to do.</Text>
       )}
@@ -88,10 +89,7 @@ function Paged({ items }: { readonly items: readonly (string | (() => string))[]
         ))}
       </View>
       {items.length > count && (
-        <Action
-          label={`More: ${(items.length - count).toLocaleString('en')} left`}
-          onPress={() => setCount(count + AT_ONCE)}
-        />
+        <Action label={`More: ${countText(items.length - count)} left`} onPress={() => setCount(count + AT_ONCE)} />
       )}
     </>
   );
