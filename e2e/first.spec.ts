@@ -158,3 +158,29 @@ test('from place to place nothing stands in for a screen that is here already', 
   }
   expect(await page.evaluate(() => (window as unknown as { seen: string[] }).seen)).toEqual([]);
 });
+
+test('the first screen asks the browser’s tables of languages nothing', async ({ page }) => {
+  // The first question to them takes 20 to 50 ms on a slow phone, and a sort by names is soon written.
+  await page.addInitScript(() => {
+    const asked: string[] = [];
+    Object.assign(window, { asked });
+    const listen = (of: object, name: string): void => {
+      const own = Reflect.get(of, name) as (...all: unknown[]) => unknown;
+      const told = function (this: unknown, ...all: unknown[]): unknown {
+        asked.push(name);
+        return new.target ? Reflect.construct(own, all) : own.apply(this, all);
+      };
+      Reflect.set(of, name, told);
+    };
+    for (const name of ['Collator', 'DateTimeFormat', 'NumberFormat', 'PluralRules']) listen(Intl, name);
+    for (const name of ['localeCompare', 'normalize', 'toLocaleLowerCase']) listen(String.prototype, name);
+    for (const name of ['toLocaleString', 'toLocaleTimeString', 'toLocaleDateString']) listen(Date.prototype, name);
+    listen(Number.prototype, 'toLocaleString');
+  });
+  await page.goto('/');
+  await expect(page.getByText('Samphire Flat').first()).toBeVisible();
+  expect(await page.evaluate(() => (window as unknown as { asked: string[] }).asked)).toEqual([]);
+  // What listens does listen.
+  await page.evaluate(() => new Intl.Collator().compare('a', 'b'));
+  expect(await page.evaluate(() => (window as unknown as { asked: string[] }).asked)).toEqual(['Collator']);
+});

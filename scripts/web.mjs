@@ -20,11 +20,10 @@ function* filesBelow(folder) {
 /** A hash over everything that goes into the web build. */
 function sourceHash() {
   const hash = createHash('sha256');
-  const sources = [
-    ...['core/src', 'contract/src', 'domain/src', 'app/src', 'app/public'].map((folder) =>
-      path.join(ROOT, 'packages', folder),
-    ),
-  ].flatMap((folder) => (existsSync(folder) ? [...filesBelow(folder)] : []));
+  const packages = readdirSync(path.join(ROOT, 'packages')).filter((name) => name !== 'server');
+  const sources = [...packages.map((name) => `${name}/src`), 'app/public']
+    .map((folder) => path.join(ROOT, 'packages', folder))
+    .flatMap((folder) => (existsSync(folder) ? [...filesBelow(folder)] : []));
   const settings = ['app.json', 'package.json', 'metro.config.js', 'babel.config.js', 'barrels.js'].map((name) =>
     path.join(ROOT, 'packages/app', name),
   );

@@ -10,6 +10,10 @@ import { slowPhone } from './slowPhone.mjs';
 /** Openings scatter by a third. */
 const OPENINGS = 15;
 const RUNS = 7;
+/** What an opening sets off behind it (the shell is fetched and compiled, a visitor leaves) does not stand beside the next, ms. */
+const REST_MS = 2_000;
+/** A page is there before it is told its address, ms. */
+const SETTLE_MS = 1_000;
 /** Rows of a large farm. */
 const ROWS = 5_000;
 
@@ -34,12 +38,14 @@ const seen = (page) => page.until(() => window.seenAt);
 /** From asking for an address to the words, ms, and the longest task on the way. */
 async function opened(visitor, address, words, { slow = true, restMs = 300 } = {}) {
   const page = await visitor.open({ watch, about: { words, buffered: true }, slow });
+  await sleep(SETTLE_MS);
   await page.go(address);
   const ms = await seen(page);
   // What the drawing of the words set off is part of the way too.
   await sleep(restMs);
   const longestMs = await page.run(() => window.longest);
   await page.close();
+  await sleep(REST_MS);
   return { ms, longestMs };
 }
 
@@ -52,6 +58,7 @@ async function cold(phone, address, words) {
   const visitor = await phone.visitor();
   const run = await opened(visitor, address, words);
   await visitor.leave();
+  await sleep(REST_MS);
   return run;
 }
 

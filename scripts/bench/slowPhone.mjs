@@ -99,7 +99,15 @@ export async function slowPhone({ width = 390, height = 844 } = {}) {
       const ended = new Promise((resolve) => browser.once('exit', resolve));
       browser.kill();
       await ended;
-      rmSync(profile, { recursive: true, force: true, maxRetries: 50, retryDelay: 200 });
+      // Its helpers write on for a moment.
+      for (let run = 0; run < 20; run += 1) {
+        try {
+          rmSync(profile, { recursive: true, force: true });
+          return;
+        } catch {
+          await sleep(250);
+        }
+      }
     },
   };
 }
