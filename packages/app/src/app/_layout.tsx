@@ -19,6 +19,7 @@ import { paperTheme } from '../theme/theme';
 import { useLight } from '../theme/useLight';
 
 const Keys = later('KeysDialog');
+const NoticeBar = later('NoticeBar');
 const SignIn = later('SignInScreen');
 const LeftCrew = later('LeftCrewScreen');
 
@@ -70,7 +71,7 @@ export default function Layout() {
     <SWRConfig value={swrSettings}>
       <Behind />
       <PaperProvider theme={paperTheme(light)} settings={{ icon: NoIcon }}>
-        <Shell Keys={Keys}>
+        <Shell Keys={Keys} NoticeBar={NoticeBar}>
           <Suspense fallback={<Loading />}>
             <Gate />
           </Suspense>

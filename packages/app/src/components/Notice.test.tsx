@@ -2,6 +2,7 @@ import { act, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
 
 import { NoticeHost, notify } from './Notice';
+import { NoticeBar } from './NoticeBar';
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
@@ -12,7 +13,7 @@ describe('notify', () => {
   it('gives each notice its own time, though it says the same as the one before', () => {
     render(
       <PaperProvider>
-        <NoticeHost />
+        <NoticeHost Bar={NoticeBar} />
       </PaperProvider>,
     );
     act(() => notify('Kept.'));

@@ -1,8 +1,6 @@
-import { StyleSheet } from 'react-native';
-import { Snackbar } from 'react-native-paper';
+import { Suspense, useState, type ComponentType } from 'react';
 
 import { createStore } from '../settings/store';
-import { useWide } from '../theme/useWide';
 
 interface NoticeState {
   /** Which one it is: each has its own time, though it says the same as the one before. */
@@ -11,11 +9,7 @@ interface NoticeState {
   readonly undo?: () => void;
 }
 
-const noticeStore = createStore<NoticeState | null>(null);
-
-const SHORT_MS = 4_000;
-/** Long enough to read it and change one's mind with gloves on. */
-const UNDO_MS = 10_000;
+export const noticeStore = createStore<NoticeState | null>(null);
 
 /** Says something in passing, with a way to undo it where there is one. */
 export function notify(text: string, undo?: () => void): void {
@@ -25,28 +19,13 @@ export function notify(text: string, undo?: () => void): void {
 
 let said = 0;
 
-/** Where notices appear; once, in the frame of the application. */
-export function NoticeHost() {
+/**
+ * Where notices appear; once, in the frame of the application. What draws them comes with the other screens: nothing is said
+ * before there is something to say.
+ */
+export function NoticeHost({ Bar }: { readonly Bar: ComponentType }) {
   const notice = noticeStore.use();
-  const wide = useWide();
-  const dismiss = (): void => noticeStore.set(null);
-  const undo = notice?.undo;
-  return (
-    <Snackbar
-      key={notice?.number ?? 0}
-      visible={notice !== null}
-      onDismiss={dismiss}
-      duration={undo ? UNDO_MS : SHORT_MS}
-      wrapperStyle={wide ? styles.wide : styles.phone}
-      {...(undo && { action: { label: 'Undo', onPress: undo } })}
-    >
-      {notice?.text ?? ''}
-    </Snackbar>
-  );
+  const [isUsed, setUsed] = useState(false);
+  if (notice !== null && !isUsed) setUsed(true);
+  return <Suspense>{isUsed && <Bar />}</Suspense>;
 }
-
-const styles = StyleSheet.create({
-  // Clear of the places and of a screen's next step, which stand below.
-  phone: { bottom: 128 },
-  wide: { bottom: 76, maxWidth: 440, start: 104 },
-});

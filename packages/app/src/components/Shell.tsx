@@ -44,12 +44,13 @@ const switchUnit = (): void => {
 
 interface ShellProps {
   readonly children: ReactNode;
-  /** The list of keys, which comes later than the frame. */
+  /** What draws notices, and the list of keys: they come later than the frame. */
+  readonly NoticeBar: ComponentType;
   readonly Keys: ComponentType<{ readonly keys: typeof KEYS; readonly onClose: () => void }>;
 }
 
 /** The frame round every place: where you are, the unit switch, and what has not been saved yet. */
-export function Shell({ children, Keys }: ShellProps) {
+export function Shell({ children, Keys, NoticeBar }: ShellProps) {
   const palette = usePalette();
   const wide = useWide();
   const light = useLight();
@@ -66,7 +67,7 @@ export function Shell({ children, Keys }: ShellProps) {
         </View>
       </View>
       {!wide && <PlaceLinks wide={false} />}
-      <NoticeHost />
+      <NoticeHost Bar={NoticeBar} />
       {keysShown && (
         <Suspense>
           <Keys keys={KEYS} onClose={() => setKeysShown(false)} />

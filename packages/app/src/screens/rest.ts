@@ -50,3 +50,4 @@ export { followPeople } from '../data/people';
 export { fillSeenLater } from '../data/logs';
 export { takeWhatEarlierVersionsLeft } from '../data/earlierVersions';
 export { KeysDialog } from '../components/KeysDialog';
+export { NoticeBar } from '../components/NoticeBar';
