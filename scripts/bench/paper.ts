@@ -1,16 +1,10 @@
 import type { Sheet } from '@dunlinmoss/contract';
 import { sheetsPdf } from '@dunlinmoss/paper';
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
+import { facesHere } from '@dunlinmoss/paper/faces';
 
 /** Cards of a farm as one PDF: what 300 take beside 30, a card, and beside making each by itself. */
 
-const FOLDER = path.dirname(require.resolve('@expo-google-fonts/source-sans-3/package.json'));
-const face = (file: string): ArrayBuffer => new Uint8Array(readFileSync(path.join(FOLDER, file))).buffer;
-const fonts = {
-  text: face('400Regular/SourceSans3_400Regular.ttf'),
-  strong: face('600SemiBold/SourceSans3_600SemiBold.ttf'),
-};
+const fonts = facesHere();
 
 /** As full as the card of a machine is: each with numbers of its own. */
 const card = (index: number): Sheet => ({

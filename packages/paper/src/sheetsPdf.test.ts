@@ -1,19 +1,10 @@
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
-
 import type { Paper, Sheet, SheetBar } from '@dunlinmoss/contract';
 import { decodePDFRawStream, PDFDocument, PDFRawStream } from 'pdf-lib';
 
+import { facesHere } from './faces';
 import { sheetsPdf } from './sheetsPdf';
 
-const font = (file: string): ArrayBuffer => {
-  const folder = path.dirname(require.resolve('@expo-google-fonts/source-sans-3/package.json'));
-  return new Uint8Array(readFileSync(path.join(folder, file))).buffer;
-};
-const fonts = {
-  text: font('400Regular/SourceSans3_400Regular.ttf'),
-  strong: font('600SemiBold/SourceSans3_600SemiBold.ttf'),
-};
+const fonts = facesHere();
 
 const sheet = (change: Partial<Sheet> = {}): Sheet => ({
   title: 'Żuraw – crane № 7',

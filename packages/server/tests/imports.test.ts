@@ -522,6 +522,22 @@ describe('sheets on paper', () => {
     await fetched(app, id).expect(404);
   });
 
+  it('are made once where two devices ask for the same in the same moment', async () => {
+    const owner = randomUUID();
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [owner]);
+    const app = server.as(owner);
+    const id = randomUUID();
+    const answers = await Promise.all([1, 2, 3].map(() => put(app, id, sheets(40))));
+    // Who is behind asks again.
+    expect(answers.map(({ status }) => status).filter((status) => status !== 202 && status !== 503)).toEqual([]);
+    expect(answers.some(({ status }) => status === 202)).toBe(true);
+    await until(async () => (await request(app).get(`/api/v1/imports/${id}`)).body.state === 'done');
+    expect(await pagesOf((await fetched(app, id).expect(200)).body)).toBe(40);
+    expect((await put(app, id, sheets(40)).expect(202)).body.state).toBe('done');
+    const [rows] = await server.pool.query<RowDataPacket[]>('SELECT id FROM jobs WHERE owner_id = ?', [owner]);
+    expect(rows).toHaveLength(1);
+  });
+
   it('make room for one another, but not for a file with everything', async () => {
     const owner = randomUUID();
     await server.pool.query('INSERT INTO owners (id) VALUES (?)', [owner]);

@@ -21,13 +21,13 @@ const cards = (many: number): string => (many === 1 ? '1 card' : `${countText(ma
 export const makeCardsText = (many: number): string => (many === 1 ? 'Make the card' : `Make ${cards(many)}`);
 export const CARDS_BUSY = 'Making them …';
 export const CARDS_NOTE =
-  'A page for each machine shown above. The store lays them out; without a signal this device does.';
+  'A page for each machine shown above. The store lays them out; where it can’t, this device does.';
 export const tooManyCards = (most: number): string =>
   `${countText(most)} cards at a time: put a word into “Find” above.`;
 
 /** How far it is. */
 export const CARDS_STEPS = { working: 'Machines worked out', layingOut: 'Cards laid out' } as const;
-export const CARDS_HERE = 'The store can’t be reached: this device lays them out.';
+export const CARDS_HERE = 'The store does not lay them out just now: this device does.';
 export const CARDS_FAILED = 'The cards could not be made just now. Try again; the page of each machine has its own.';
 
 /** They lie at the store, or were handed over already. */

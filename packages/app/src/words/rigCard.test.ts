@@ -1,9 +1,7 @@
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
-
 import type { Paper, Sheet } from '@dunlinmoss/contract';
 import { psi } from '@dunlinmoss/core';
 import { sheetsPdf } from '@dunlinmoss/paper';
+import { facesHere } from '@dunlinmoss/paper/faces';
 import { PDFDocument } from 'pdf-lib';
 
 import { FIRST_UNITS, type Units } from '../settings/preferences';
@@ -51,14 +49,7 @@ describe('rigCard as text', () => {
 });
 
 describe('cards on paper', () => {
-  const font = (file: string): ArrayBuffer => {
-    const folder = path.dirname(require.resolve('@expo-google-fonts/source-sans-3/package.json'));
-    return new Uint8Array(readFileSync(path.join(folder, file))).buffer;
-  };
-  const fonts = {
-    text: font('400Regular/SourceSans3_400Regular.ttf'),
-    strong: font('600SemiBold/SourceSans3_600SemiBold.ttf'),
-  };
+  const fonts = facesHere();
   const pdfOf = async (card: Sheet, paper: Paper): Promise<PDFDocument> =>
     PDFDocument.load(await sheetsPdf({ name: card.title, paper, sheets: [card] }, fonts));
 

@@ -1,7 +1,6 @@
 import path from 'node:path';
 
-import { Piscina } from 'piscina';
-
+import { oneThread } from '../oneThread';
 import { Refusal } from '../problems';
 
 /** Longest that a calculator may take in its thread, ms; the longest that was seen takes a tenth of it. */
@@ -9,19 +8,7 @@ const TIME_LIMIT_MS = 10_000;
 /** So many wait for the thread; more get 503 with Retry-After. */
 const MOST_WAITING = 16;
 
-let threads: Piscina | undefined;
-
-/** One thread beside the event loop, begun when it is first needed and ended when nobody asks any more. */
-const pool = (): Piscina =>
-  (threads ??= new Piscina({
-    filename: path.resolve(__dirname, 'worker.ts'),
-    execArgv: ['--import', 'tsx'],
-    minThreads: 0,
-    maxThreads: 1,
-    maxQueue: MOST_WAITING,
-    idleTimeout: 60_000,
-    resourceLimits: { maxOldGenerationSizeMb: 256 },
-  }));
+const pool = oneThread(path.resolve(__dirname, 'worker.ts'), { memoryMb: 256, waiting: MOST_WAITING });
 
 /**
  * Runs a calculator off the event loop. Refuses with `overloaded` where too many wait, and with `tooLong` after its time

@@ -2,20 +2,10 @@ import path from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 
 import type { Sheets } from '@dunlinmoss/contract';
-import { Piscina } from 'piscina';
 
-let threads: Piscina | undefined;
+import { oneThread } from '../oneThread';
 
-/** One thread beside the event loop, begun when it is first needed and ended when nobody asks any more. */
-const pool = (): Piscina =>
-  (threads ??= new Piscina({
-    filename: path.resolve(__dirname, 'worker.ts'),
-    execArgv: ['--import', 'tsx'],
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 60_000,
-    resourceLimits: { maxOldGenerationSizeMb: 512 },
-  }));
+const pool = oneThread(path.resolve(__dirname, 'worker.ts'), { memoryMb: 512 });
 
 /**
  * Lays sheets out as one PDF off the event loop. Throws where the signal ends it: the thread is ended then.

@@ -1,12 +1,8 @@
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
 import type { MessagePort } from 'node:worker_threads';
 
 import type { Sheets } from '@dunlinmoss/contract';
 import { sheetsPdf, type SheetFonts } from '@dunlinmoss/paper';
-
-const FOLDER = path.dirname(require.resolve('@expo-google-fonts/source-sans-3/package.json'));
-const face = (file: string): ArrayBuffer => new Uint8Array(readFileSync(path.join(FOLDER, file))).buffer;
+import { facesHere } from '@dunlinmoss/paper/faces';
 
 let fonts: SheetFonts | undefined;
 
@@ -18,9 +14,6 @@ export default function makePaper({
   readonly sheets: Sheets;
   readonly port: MessagePort;
 }): Promise<Uint8Array> {
-  fonts ??= {
-    text: face('400Regular/SourceSans3_400Regular.ttf'),
-    strong: face('600SemiBold/SourceSans3_600SemiBold.ttf'),
-  };
+  fonts ??= facesHere();
   return sheetsPdf(sheets, fonts, (made) => port.postMessage(made));
 }
