@@ -2,6 +2,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 
 import { DATA, prepare, ROOT } from './prepare.mjs';
 import { PlainError, run, say } from './say.mjs';
@@ -26,17 +27,37 @@ function tool(script, args, env = {}, cwd = ROOT) {
   return status === 0;
 }
 
+/** What failed is told again when all has ended, as far as this: the rest of its output stands where it ran. */
+const TOLD_LINES = 30;
+
+/** Runs a script of which all the output is wanted; `heard` hears it as it comes. */
+async function heardRun(script, args, heard = () => undefined) {
+  const child = spawn(process.execPath, [script, ...args], { cwd: ROOT });
+  let output = '';
+  for (const stream of [child.stdout, child.stderr]) {
+    stream.setEncoding('utf8').on('data', (part) => {
+      output += part;
+      heard(part);
+    });
+  }
+  const [code] = await once(child, 'close');
+  return { ended: code === 0, output };
+}
+
+/** What passed or failed as a whole; how it ended stands last. */
+const asWhole = (name, { ended, output }) =>
+  ended
+    ? { passed: 1, failed: 0, told: [] }
+    : { passed: 0, failed: 1, told: [[name, output.trimEnd().split('\n').slice(-TOLD_LINES).join('\n')]] };
+
 /** A check that is passed or failed as a whole; its output stands together, when it has ended. */
 const check =
   (name, script, ...args) =>
   async () => {
-    const child = spawn(process.execPath, [path.join(ROOT, 'node_modules', script), ...args], { cwd: ROOT });
-    let output = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (output += part));
-    const [code] = await once(child, 'close');
+    const result = await heardRun(path.join(ROOT, 'node_modules', script), args);
     say(`— ${name}`);
-    if (code !== 0) process.stdout.write(output);
-    return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+    if (!result.ended) process.stdout.write(result.output);
+    return asWhole(name, result);
   };
 
 async function checked(checks) {
@@ -51,17 +72,41 @@ async function checked(checks) {
 
 const report = (file) => JSON.parse(readFileSync(path.join(RESULTS, file), 'utf8'));
 
-/** A runner that died without a report has failed once. */
+/** A runner that died without a report has failed once. `told`: what failed by name, each with why. */
 function counted(name, file, runIt, count) {
   say(`— ${name}`);
   const ended = runIt(path.join(RESULTS, file));
+  const died = [[name, 'It ended with an error: see its output.']];
   try {
-    const { passed, failed } = count(report(file));
-    return { passed, failed: failed === 0 && !ended ? 1 : failed };
+    const { passed, failed, told } = count(report(file));
+    return failed === 0 && !ended ? { passed, failed: 1, told: died } : { passed, failed, told };
   } catch {
-    return { passed: 0, failed: 1 };
+    return { passed: 0, failed: 1, told: died };
   }
 }
+
+/** The tests of a report of Jest that failed, and the files that could not be run at all. */
+const failedOfJest = (suites) =>
+  suites.flatMap(({ name, status, message, assertionResults }) => {
+    const failed = assertionResults.filter((each) => each.status === 'failed');
+    const file = path.relative(ROOT, name);
+    if (failed.length === 0) return status === 'failed' ? [[file, message]] : [];
+    return failed.map((each) => [`${file} › ${each.fullName}`, each.failureMessages.join('\n')]);
+  });
+
+/** The walks of a report of Playwright that did not pass. */
+const failedOfPlaywright = (suites) =>
+  suites.flatMap((suite) => [
+    ...failedOfPlaywright(suite.suites ?? []),
+    ...(suite.specs ?? []).flatMap((spec) =>
+      spec.tests
+        .filter((each) => each.status !== 'expected')
+        .map((each) => [
+          `[${each.projectName}] ${spec.file}:${spec.line} › ${spec.title}`,
+          each.results.flatMap(({ errors }) => errors.map((error) => error.message)).join('\n') || each.status,
+        ]),
+    ),
+  ]);
 
 const jest = (name, projects, options) =>
   counted(
@@ -77,9 +122,10 @@ const jest = (name, projects, options) =>
         `--outputFile=${file}`,
         ...options,
       ]),
-    ({ numPassedTests, numFailedTests, numRuntimeErrorTestSuites }) => ({
+    ({ numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults }) => ({
       passed: numPassedTests,
       failed: numFailedTests + numRuntimeErrorTestSuites,
+      told: failedOfJest(testResults),
     }),
   );
 
@@ -122,11 +168,10 @@ const PARTS = {
   /** The server against a real database. */
   server: () => [jest('server', ['packages/server'], [])],
   /** A cluster of which parts are killed: passed or failed as a whole. */
-  cluster() {
+  async cluster() {
     say('— cluster');
     const script = path.join(ROOT, 'scripts/clusterKills.mjs');
-    const { status } = spawnSync(process.execPath, [script, '--short'], { cwd: ROOT, stdio: 'inherit' });
-    return [status === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 }];
+    return [asWhole('cluster', await heardRun(script, ['--short'], (part) => process.stdout.write(part)))];
   },
   /** Walks through the built and started product. */
   async browser() {
@@ -137,7 +182,11 @@ const PARTS = {
         'browser',
         'browser.json',
         (file) => tool('@playwright/test/cli.js', ['test', '-c', 'e2e/playwright.config.ts'], { E2E_JSON: file }),
-        ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }),
+        ({ stats, suites }) => ({
+          passed: stats.expected,
+          failed: stats.unexpected + stats.flaky + stats.skipped,
+          told: failedOfPlaywright(suites),
+        }),
       ),
     ];
   },
@@ -158,6 +207,11 @@ run(async () => {
     const begun = Date.now();
     results.push(...(await part()));
     say(`— ${name}: ${Math.round((Date.now() - begun) / 1000)} s`);
+  }
+  for (const [name, why] of results.flatMap(({ told }) => told)) {
+    // Colors of a terminal would stand as signs in a file.
+    const lines = stripVTControlCharacters(why).split('\n');
+    say(['', `FAILED ${name}`, ...lines.slice(0, TOLD_LINES).map((line) => `  ${line}`)].join('\n'));
   }
   const sum = (key) => results.reduce((total, result) => total + result[key], 0);
   say(`${sum('passed')} passed, ${sum('failed')} failed`);
