@@ -12,6 +12,8 @@ const OPENINGS = 15;
 const RUNS = 7;
 /** What an opening sets off behind it (the shell is fetched and compiled, a visitor leaves) does not stand beside the next, ms. */
 const REST_MS = 2_000;
+/** What the drawing of the words set off, and what is drawn after them, is part of the way too, ms. */
+const DRAWN_MS = 500;
 /** A page is there before it is told its address, ms. */
 const SETTLE_MS = 1_000;
 /** Rows of a large farm. */
@@ -36,12 +38,11 @@ function watch({ words, buffered }) {
 const seen = (page) => page.until(() => window.seenAt);
 
 /** From asking for an address to the words, ms, and the longest task on the way. */
-async function opened(visitor, address, words, { slow = true, restMs = 300 } = {}) {
+async function opened(visitor, address, words, { slow = true, restMs = DRAWN_MS } = {}) {
   const page = await visitor.open({ watch, about: { words, buffered: true }, slow });
   await sleep(SETTLE_MS);
   await page.go(address);
   const ms = await seen(page);
-  // What the drawing of the words set off is part of the way too.
   await sleep(restMs);
   const longestMs = await page.run(() => window.longest);
   await page.close();
@@ -97,7 +98,7 @@ const linkTo = (place) => {
   return box?.width ? { x: box.x + box.width / 2, y: box.y + box.height / 2 } : null;
 };
 
-/** From a tap on a place to its words, for the first time on this page. */
+/** From a tap on a place to its words, for the first time on this page, and the longest task until all of it stands. */
 async function placesAt(visitor, address) {
   const figures = {};
   for (const [place, words] of PLACES) {
@@ -114,6 +115,7 @@ async function placesAt(visitor, address) {
       await page.run(watch, { words, buffered: false });
       for (const type of ['mouseMoved', 'mousePressed', 'mouseReleased']) await page.mouse(type, x, y);
       const at = await seen(page);
+      await sleep(DRAWN_MS);
       const { tappedAt, longest } = await page.run(() => ({ tappedAt: window.tappedAt, longest: window.longest }));
       runs.push({ ms: at - tappedAt, longestMs: longest });
       await page.close();

@@ -4,7 +4,6 @@ import { SourceSans3_600SemiBold } from '@expo-google-fonts/source-sans-3/600Sem
 import { Asset } from 'expo-asset';
 import { Slot, usePathname } from 'expo-router';
 import { Suspense, useEffect } from 'react';
-import { PaperProvider } from 'react-native-paper';
 import { SWRConfig } from 'swr';
 
 import { useBehind } from '../data/begin';
@@ -15,8 +14,6 @@ import { Shell } from '../components/Shell';
 import { Loading } from '../components/States';
 import { fetchRest, later } from '../screens/later';
 import { addressNow, addressStore, FIRST_STORE, leftCrewStore, signedOutStore, storeName } from '../settings/who';
-import { paperTheme } from '../theme/theme';
-import { useLight } from '../theme/useLight';
 
 const Keys = later('KeysDialog');
 const NoticeBar = later('NoticeBar');
@@ -62,21 +59,15 @@ function Gate() {
   return hasLeft && path !== '/waiting' ? <LeftCrew /> : <Slot />;
 }
 
-/** Our icons are drawings of their own; Paper's own parts here use none. */
-const NoIcon = (): null => null;
-
 export default function Layout() {
-  const light = useLight();
   return (
     <SWRConfig value={swrSettings}>
       <Behind />
-      <PaperProvider theme={paperTheme(light)} settings={{ icon: NoIcon }}>
-        <Shell Keys={Keys} NoticeBar={NoticeBar}>
-          <Suspense fallback={<Loading />}>
-            <Gate />
-          </Suspense>
-        </Shell>
-      </PaperProvider>
+      <Shell Keys={Keys} NoticeBar={NoticeBar}>
+        <Suspense fallback={<Loading />}>
+          <Gate />
+        </Suspense>
+      </Shell>
     </SWRConfig>
   );
 }

@@ -1,6 +1,6 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { PaperProvider } from 'react-native-paper';
+import { PaperTheme } from '../theme/PaperTheme';
 
 import { Choice } from './Choice';
 
@@ -12,9 +12,9 @@ const GROUNDS = [
 function Grounds({ start }: { readonly start: string | undefined }) {
   const [value, setValue] = useState(start);
   return (
-    <PaperProvider>
+    <PaperTheme>
       <Choice label="Ground" value={value} options={GROUNDS} onChange={setValue} />
-    </PaperProvider>
+    </PaperTheme>
   );
 }
 const radio = (name: string) => screen.getByRole('radio', { name });

@@ -1,7 +1,8 @@
 import { StyleSheet, View } from 'react-native';
-import { Dialog, Portal } from 'react-native-paper';
+import { Dialog } from 'react-native-paper';
 
 import { Action } from './Action';
+import { Over } from './Over';
 import { Text } from './Text';
 
 interface KeysDialogProps {
@@ -12,7 +13,7 @@ interface KeysDialogProps {
 /** The keys of a wide screen, listed. */
 export function KeysDialog({ keys, onClose }: KeysDialogProps) {
   return (
-    <Portal>
+    <Over onClose={onClose}>
       <Dialog visible onDismiss={onClose} style={styles.dialog}>
         <Dialog.Title>Keys</Dialog.Title>
         <Dialog.Content>
@@ -29,7 +30,7 @@ export function KeysDialog({ keys, onClose }: KeysDialogProps) {
           <Action label="Close" onPress={onClose} />
         </Dialog.Actions>
       </Dialog>
-    </Portal>
+    </Over>
   );
 }
 

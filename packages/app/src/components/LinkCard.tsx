@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
+import { InTurn } from './InTurn';
 
 interface LinkCardProps {
   readonly href: Href;
@@ -31,10 +32,13 @@ export function LinkCard({ href, chosen = false, children }: LinkCardProps) {
   );
 }
 
+/** So many to a task. */
+const STEP = 4;
+
 /** The list that such entries stand in. */
 export const CardList = ({ children }: { readonly children: ReactNode }) => (
   <View role="list" style={styles.list}>
-    {children}
+    <InTurn step={STEP}>{children}</InTurn>
   </View>
 );
 

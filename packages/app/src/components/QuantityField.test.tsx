@@ -1,10 +1,9 @@
 import { psi } from '@dunlinmoss/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { PaperProvider } from 'react-native-paper';
+import { PaperTheme } from '../theme/PaperTheme';
 
 import { FIRST_UNITS, unitsStore } from '../settings/preferences';
-import { paperTheme } from '../theme/theme';
 import { QuantityField } from './QuantityField';
 import type { QuantityText } from './quantityText';
 
@@ -16,7 +15,7 @@ function Field({ start, problem }: { start: QuantityText; problem?: string }) {
     setValue(next);
   };
   return (
-    <PaperProvider theme={paperTheme('day')} settings={{ icon: () => null }}>
+    <PaperTheme>
       <QuantityField
         label="Front"
         quantity="pressure"
@@ -25,7 +24,7 @@ function Field({ start, problem }: { start: QuantityText; problem?: string }) {
         stepsFrom={110}
         problem={problem}
       />
-    </PaperProvider>
+    </PaperTheme>
   );
 }
 const input = (): HTMLInputElement => screen.getByLabelText(/^Front in /);

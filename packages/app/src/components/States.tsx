@@ -1,5 +1,4 @@
-import { StyleSheet, View } from 'react-native';
-import { ActivityIndicator } from 'react-native-paper';
+import { ActivityIndicator, StyleSheet, View } from 'react-native';
 
 import { reachStore } from '../data/client';
 import { usePalette } from '../theme/useLight';

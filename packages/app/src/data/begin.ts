@@ -4,8 +4,9 @@ import { preload } from 'swr';
 
 import { reachStore } from './client';
 import { outboxReady, startOutbox } from './outbox';
+import { firstScreenComes, firstScreenStands } from './firstScreen';
 import { kindStore, loadKind, startReplica, syncStore } from './replica';
-import { syncNow } from './sync';
+import { syncFirst } from './sync';
 
 /** Some browsers don't say when they are idle: then after so long, ms. */
 const SOON_MS = 200;
@@ -14,11 +15,12 @@ const AT_LATEST_MS = 2_000;
 
 /** Asks for all rows, from the store of this device and from the server, before anything is drawn. */
 export function beginData(): void {
+  firstScreenComes();
   startReplica();
   startOutbox();
   for (const name of RESOURCE_NAMES) void loadKind(name, outboxReady());
   // Away is told elsewhere.
-  Promise.resolve(preload('changes', syncNow)).catch(() => undefined);
+  Promise.resolve(preload('changes', syncFirst)).catch(() => undefined);
 }
 
 /** Does something once the first screen stands with its rows, or there are none to be had: nobody waits for it. */
@@ -30,8 +32,10 @@ export function useBehind(run: () => void): void {
   useEffect(() => {
     if (!stands) return undefined;
     let waits = requestAnimationFrame(() => {
-      // Not before it is drawn.
-      waits = requestAnimationFrame(() => whenIdle(run));
+      waits = requestAnimationFrame(() => {
+        firstScreenStands();
+        whenIdle(run);
+      });
     });
     return () => cancelAnimationFrame(waits);
   }, [stands, run]);

@@ -3,6 +3,7 @@ import { alike } from '@dunlinmoss/domain';
 
 import { createStore, type Store } from '../settings/store';
 import { kept, openDevice, type Device, type SyncState } from './device';
+import { afterFirstScreen } from './firstScreen';
 import { onTabs, tellTabs } from './tabs';
 
 /*
@@ -127,6 +128,8 @@ function fresh(changes: readonly Change[]): Change[] {
  */
 const isHere = ({ kind, id, row }: Change): boolean => row !== null && alike(row, rowHere(kind, id));
 
+const asHere = ({ kind, id }: Change): Change => ({ kind, id, row: rowHere(kind, id) ?? null }) as Change;
+
 /** Puts changes into memory. Nothing is drawn anew for what is here already. */
 function show(changes: readonly Change[]): void {
   for (const name of RESOURCE_NAMES) {
@@ -186,9 +189,12 @@ export async function takeIn(
   // What is done here while the rest is coming is newer than what came.
   const before = anew ? [] : coming.filter((one) => !news.some(({ kind, id }) => one.kind === kind && one.id === id));
   coming = sync ? [...before, ...news] : before;
+  const completes = sync?.filled === true && syncState?.filled !== true;
   if (sync) cameTo(sync);
   else show(news);
-  await kept((device) => writeAll(device, news, sync, anew));
+  // Everything is here for the first time: it is drawn before it is written, as it is by then.
+  if (completes) await afterFirstScreen();
+  await kept((device) => writeAll(device, completes ? news.map(asHere) : news, sync, anew));
   tellTabs(anew ? { allRows: true } : { rows: news.map(({ kind, id }) => [kind, id]) });
 }
 

@@ -6,9 +6,10 @@ import { FakeServer } from '../testing/fakeServer';
 import { beginData } from './begin';
 import { Away } from './client';
 import { forgetDevice, notKeptStore, openDevice } from './device';
+import { firstScreenComes, firstScreenStands } from './firstScreen';
 import { flush, forgetOutbox, outboxReady, outboxStore, save } from './outbox';
 import { arrived, departed, forgetReplica, kindStore, loadKind, rowHere, syncStore } from './replica';
-import { syncNow } from './sync';
+import { syncFirst, syncNow } from './sync';
 
 const id = (n: number): string => `0192f000-0000-7000-8000-00000000000${n}`;
 const rig = (n: number) => ({ ...bodyOf('rigs', fullRig({ id: id(n), name: `Knot ${n}` })), revision: 0 });
@@ -98,6 +99,47 @@ it('everything is told at once when the last of it has come; what was done here 
   expect(rowHere('rigs', id(1))).toMatchObject({ name: 'Meanwhile' });
   expect([2, 3, 7].map((n) => rowHere('rigs', id(n)) !== undefined)).toEqual([false, true, true]);
   stop();
+});
+
+const noSooner = (): Promise<unknown> => new Promise((resolve) => setTimeout(resolve, 100));
+
+it('what comes for the first time is drawn before it is written, and then not over what was saved meanwhile', async () => {
+  for (const n of [1, 2]) server.put('rigs', rig(n));
+  firstScreenComes();
+  const coming = syncNow();
+  while (!syncStore.get()?.filled) await noSooner();
+  expect([rowHere('rigs', id(2))?.name, await onDevice()]).toEqual(['Knot 2', 0]);
+  const newer = { ...rowHere('rigs', id(1))!, name: 'Meanwhile', revision: 2 };
+  await arrived('rigs', newer);
+  await noSooner();
+  expect(await onDevice()).toBe(1);
+  firstScreenStands();
+  await coming;
+  expect(await (await openDevice())!.get('rows', ['rigs', id(1)])).toMatchObject({ name: 'Meanwhile' });
+  expect(await onDevice()).toBe(2);
+});
+
+it('a device that has everything draws it before it asks what changed; one that has not asks at once', async () => {
+  server.put('rigs', rig(1));
+  const asked = jest.fn();
+  globalThis.fetch = (async (...args: Parameters<typeof fetch>) => {
+    asked();
+    return server.fetch(...args);
+  }) as never;
+  firstScreenComes();
+  const filling = syncFirst();
+  while (!syncStore.get()?.filled) await noSooner();
+  expect(asked).toHaveBeenCalledTimes(1);
+  firstScreenStands();
+  await filling;
+  reload();
+  firstScreenComes();
+  const looking = syncFirst();
+  await noSooner();
+  expect(asked).toHaveBeenCalledTimes(1);
+  firstScreenStands();
+  await looking;
+  expect(asked).toHaveBeenCalledTimes(2);
 });
 
 // Last: what is begun here goes on.

@@ -5,6 +5,7 @@ import useSWR from 'swr';
 import { apiHere, whoStore } from '../settings/who';
 import { request } from './client';
 import { openDevice, type SyncState } from './device';
+import { afterFirstScreen } from './firstScreen';
 import { followLine } from './liveLine';
 import { syncStateHere, takeIn, tellWhatCame } from './replica';
 import { alone } from './tabs';
@@ -37,6 +38,15 @@ export const syncNow = (): Promise<boolean> =>
     }
     return true;
   });
+
+/** The same when the application opens: a device that has its rows draws them before it asks what has changed since. */
+export async function syncFirst(): Promise<boolean> {
+  const state = await openDevice()
+    .then((device) => device?.get('sync', 'state'))
+    .catch(() => undefined);
+  if (state?.filled) await afterFirstScreen();
+  return syncNow();
+}
 
 /** Keeps this device current while the application is open, as soon as it is looked at again, and when a line is back. */
 export function useSync(): void {

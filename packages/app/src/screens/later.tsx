@@ -34,10 +34,14 @@ export const fetchRest = (): Promise<Rest> =>
  * if only for a moment, is shown three tenths of a second after its stand-in at the earliest.
  */
 export function later<Name extends keyof Components>(name: Name): ComponentType<ComponentProps<Components[Name]>> {
-  const Awaited = lazy(() => fetchRest().then((all) => ({ default: all[name] as AnyComponent })));
+  let themed: AnyComponent | undefined;
+  const made = (all: Rest): AnyComponent =>
+    (themed ??= (props: object) =>
+      createElement(all.PaperTheme, null, createElement(all[name] as AnyComponent, props)));
+  const Awaited = lazy(() => fetchRest().then((all) => ({ default: made(all) })));
   return function Later(props: ComponentProps<Components[Name]>) {
     // The same as long as it stands, or else it would begin anew once the rest is here.
-    const [Screen] = useState<AnyComponent>(() => (here?.[name] as AnyComponent | undefined) ?? Awaited);
+    const [Screen] = useState<AnyComponent>(() => (here ? made(here) : Awaited));
     return createElement(Screen, props as object);
   };
 }

@@ -51,3 +51,4 @@ export { fillSeenLater } from '../data/logs';
 export { takeWhatEarlierVersionsLeft } from '../data/earlierVersions';
 export { KeysDialog } from '../components/KeysDialog';
 export { NoticeBar } from '../components/NoticeBar';
+export { PaperTheme } from '../theme/PaperTheme';

@@ -46,3 +46,5 @@ export const NIGHT: Palette = {
   water: '#40626A',
   waterDeep: '#A5C8CD',
 };
+
+export const paletteOf = (light: 'day' | 'night'): Palette => (light === 'day' ? DAY : NIGHT);

@@ -1,8 +1,7 @@
 import { useColorScheme } from 'react-native';
 
 import { lightStore } from '../settings/preferences';
-import type { Palette } from './palette';
-import { paletteOf } from './theme';
+import { paletteOf, type Palette } from './palette';
 
 /** Day or night: the person's choice, or else the device's. */
 export function useLight(): 'day' | 'night' {

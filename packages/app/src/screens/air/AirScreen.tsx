@@ -6,6 +6,7 @@ import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
 import { Action } from '../../components/Action';
+import { InTurn } from '../../components/InTurn';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
@@ -67,47 +68,51 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
         )
       }
       result={
-        <CardList>
-          {links.map(({ path, name, note }) => (
-            <LinkCard key={path} href={{ pathname: path, params } as unknown as Href}>
-              <Text as="strong">{name}</Text>
-              <Text as="small" tone="muted">
-                {note}
-              </Text>
-            </LinkCard>
-          ))}
-        </CardList>
+        <InTurn>
+          <CardList>
+            {links.map(({ path, name, note }) => (
+              <LinkCard key={path} href={{ pathname: path, params } as unknown as Href}>
+                <Text as="strong">{name}</Text>
+                <Text as="small" tone="muted">
+                  {note}
+                </Text>
+              </LinkCard>
+            ))}
+          </CardList>
+        </InTurn>
       }
     >
       {choice}
-      <Panel title="In the tires, cold">
-        {wheels.map((wheel) => {
-          const now = known(wheel);
-          return (
-            <View key={wheelName(wheel)} style={styles.row}>
-              <Text style={styles.name}>{wheelName(wheel)}</Text>
-              <View style={styles.value}>
-                <Text as="figure">{now ? pressure(now.coldKpa, units) : 'not known'}</Text>
-                <Text as="small" tone={now?.low && family.kind !== 'bicycle' ? 'rust' : 'muted'}>
-                  {knownText(now, nowMs)}
-                </Text>
+      <InTurn>
+        <Panel title="In the tires, cold">
+          {wheels.map((wheel) => {
+            const now = known(wheel);
+            return (
+              <View key={wheelName(wheel)} style={styles.row}>
+                <Text style={styles.name}>{wheelName(wheel)}</Text>
+                <View style={styles.value}>
+                  <Text as="figure">{now ? pressure(now.coldKpa, units) : 'not known'}</Text>
+                  <Text as="small" tone={now?.low && family.kind !== 'bicycle' ? 'rust' : 'muted'}>
+                    {knownText(now, nowMs)}
+                  </Text>
+                </View>
               </View>
-            </View>
-          );
-        })}
-        {soft && family.kind !== 'bicycle' && (
-          <Text role="alert" tone="rust" as="small">
-            {gaps.limpKmh === null
-              ? 'Low. Put the air back before pavement, or read every wheel in Road check.'
-              : `Low. On pavement ${speed(gaps.limpKmh, units)} at the most, straight and short, until the air is back.`}
+            );
+          })}
+          {soft && family.kind !== 'bicycle' && (
+            <Text role="alert" tone="rust" as="small">
+              {gaps.limpKmh === null
+                ? 'Low. Put the air back before pavement, or read every wheel in Road check.'
+                : `Low. On pavement ${speed(gaps.limpKmh, units)} at the most, straight and short, until the air is back.`}
+            </Text>
+          )}
+        </Panel>
+        {!outing && (
+          <Text as="small" tone="muted">
+            {`No outing is under way with ${rig.name}: what you do here is kept with the rig.`}
           </Text>
         )}
-      </Panel>
-      {!outing && (
-        <Text as="small" tone="muted">
-          {`No outing is under way with ${rig.name}: what you do here is kept with the rig.`}
-        </Text>
-      )}
+      </InTurn>
     </Page>
   );
 }

@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 
 import { Action } from '../../components/Action';
 import { Cautions } from '../../components/Cautions';
+import { InTurn } from '../../components/InTurn';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
@@ -50,14 +51,16 @@ export function PlanResult({ plan, question }: PlanResultProps) {
     );
   }
   return (
-    <>
-      <AxleNumbers
-        plan={plan}
-        units={units}
-        proved={asked.proved}
-        beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
-      />
-      <Cautions plan={plan} severity="danger" />
+    <InTurn>
+      <>
+        <AxleNumbers
+          plan={plan}
+          units={units}
+          proved={asked.proved}
+          beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
+        />
+        <Cautions plan={plan} severity="danger" />
+      </>
       {plan.school !== null && (
         <WayOfChoosing
           rig={rig}
@@ -113,7 +116,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
           <Working steps={working} />
         </Unfold>
       ))}
-    </>
+    </InTurn>
   );
 }
 

@@ -3,7 +3,7 @@ import { bodyOf, fieldProblems, outing as outingSchema, type OutingRow, type Rig
 import { type PlanRequest, axleOnGauge } from '@dunlinmoss/domain';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Dialog, Portal } from 'react-native-paper';
+import { Dialog } from 'react-native-paper';
 
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { save } from '../../data/outbox';
@@ -11,6 +11,7 @@ import { newOuting } from '../../data/outings';
 import type { Units } from '../../settings/preferences';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
+import { Over } from '../../components/Over';
 import { QuantityField } from '../../components/QuantityField';
 import { canonicalOf, quantityText, type QuantityText } from '../../components/quantityText';
 import { Text } from '../../components/Text';
@@ -81,7 +82,7 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
   };
 
   return (
-    <Portal>
+    <Over onClose={onClose}>
       <Dialog visible onDismiss={onClose} style={styles.dialog}>
         <Dialog.Title>What does the gauge read?</Dialog.Title>
         <Dialog.ScrollArea style={styles.area}>
@@ -109,7 +110,7 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
           <Action label="Back to the plan" onPress={onClose} />
         </View>
       </Dialog>
-    </Portal>
+    </Over>
   );
 }
 

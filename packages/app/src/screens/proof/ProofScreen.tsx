@@ -6,6 +6,7 @@ import { chosenRigStore, useChosenRig } from '../../hooks/useChosenRig';
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
+import { InTurn } from '../../components/InTurn';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { NeedsRig } from '../../components/NeedsRig';
 import { ListFrame } from '../../components/ListFrame';
@@ -34,7 +35,7 @@ export function ProofScreen() {
     <Page
       title="Proof"
       result={
-        <>
+        <InTurn>
           <Panel title={`${rig.name}: done`}>
             <ListFrame
               list={list}
@@ -52,7 +53,7 @@ export function ProofScreen() {
               )}
             </ListFrame>
           </Panel>
-        </>
+        </InTurn>
       }
     >
       <Unfold label="Rig" value={rig.name}>

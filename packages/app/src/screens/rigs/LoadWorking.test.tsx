@@ -1,6 +1,6 @@
 import { rigLoads, type LoadCaseBody } from '@dunlinmoss/contract';
 import { fireEvent, render, screen } from '@testing-library/react';
-import { PaperProvider } from 'react-native-paper';
+import { PaperTheme } from '../../theme/PaperTheme';
 
 import { sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { LoadPicture } from './LoadPicture';
@@ -33,7 +33,7 @@ const loadsOf = (of: LoadCaseBody) => {
   if (!loads.ok) throw new Error(loads.problem.code);
   return loads.value;
 };
-const show = (child: React.ReactNode) => render(<PaperProvider>{child}</PaperProvider>);
+const show = (child: React.ReactNode) => render(<PaperTheme>{child}</PaperTheme>);
 const plain = (text: string | null): string => (text ?? '').replace(/\u00a0/g, ' ');
 
 describe('LoadWorking', () => {

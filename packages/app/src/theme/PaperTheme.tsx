@@ -1,17 +1,30 @@
-import { configureFonts } from 'react-native-paper';
-import type { MD3Theme } from 'react-native-paper';
+import { useMemo, type ReactNode } from 'react';
+import { configureFonts, MD3DarkTheme, MD3LightTheme, ThemeProvider, type MD3Theme } from 'react-native-paper';
 
-import { DAY, NIGHT, type Palette } from './palette';
+import { DAY, NIGHT, paletteOf } from './palette';
 import { FACES } from './type';
+import { useLight } from './useLight';
+import { usePrefersStill } from './usePrefersStill';
 
-export const paletteOf = (light: 'day' | 'night'): Palette => (light === 'day' ? DAY : NIGHT);
+/**
+ * Paper's theme for its fields, switches and dialogs below. Not for the whole application: the first screen has none of
+ * them, and all that Paper's own provider brings took a fifth of an opening.
+ */
+export function PaperTheme({ children }: { readonly children: ReactNode }) {
+  const light = useLight();
+  const still = usePrefersStill();
+  const theme = useMemo(() => paperTheme(light, still), [light, still]);
+  return <ThemeProvider theme={theme}>{children}</ThemeProvider>;
+}
 
 /** Paper's theme in our colours and faces; its own corners are rounder than print. */
-export function paperTheme(light: 'day' | 'night'): Pick<MD3Theme, 'dark' | 'roundness' | 'fonts' | 'colors'> {
+function paperTheme(light: 'day' | 'night', still: boolean): MD3Theme {
   const { paper, card, ink, muted, line, moss, onMoss, mossWash, rust, rustWash, water } = paletteOf(light);
   return {
+    ...(light === 'day' ? MD3LightTheme : MD3DarkTheme),
     dark: light === 'night',
     roundness: 1,
+    animation: { scale: still ? 0 : 1 },
     fonts: configureFonts({ config: { fontFamily: FACES.text } }),
     colors: {
       primary: moss,
