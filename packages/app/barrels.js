@@ -3,7 +3,7 @@ const path = require('node:path');
 
 /*
  * Our packages have one barrel each, and a bundler takes all of a barrel for one name of it. This Babel plugin reads the
- * barrels and has every import go to the file that the name comes from: the first page then loads what it uses, and a
+ * barrels and has every import, and what is passed on, go to the file that the name comes from: the first page then loads what it uses, and a
  * worker of a few functions does not carry the schemas of everything.
  */
 
@@ -46,6 +46,22 @@ function namesOf(barrel) {
   return names;
 }
 
+/**
+ * The names that are asked of a barrel by the files they come from: `{ './units': [[node, 'psi']] }`. None where one of them
+ * is only a type, or not of the barrel: the compiler says which.
+ */
+function filesOf(specifiers, names, filename, nameOf) {
+  const byFile = new Map();
+  for (const each of specifiers) {
+    const found = names.get(nameOf(each));
+    if (!found) return undefined;
+    const to = path.relative(path.dirname(filename), found.file).split(path.sep).join('/');
+    const file = to.startsWith('.') ? to : `./${to}`;
+    byFile.set(file, [...(byFile.get(file) ?? []), [each, found.name]]);
+  }
+  return byFile;
+}
+
 /** What the barrels say, and what is done with it, for the key of what was bundled before. */
 const saidByBarrels = () =>
   [__filename, ...Object.values(BARRELS)].map((barrel) => fs.readFileSync(barrel, 'utf8')).join('\n');
@@ -79,19 +95,31 @@ function plugin({ types: t, template }) {
       ImportDeclaration(at, { filename }) {
         const names = known.get(at.node.source.value);
         if (!names || at.node.importKind === 'type') return;
-        const byFile = new Map();
-        for (const each of at.node.specifiers) {
-          if (!t.isImportSpecifier(each) || each.importKind === 'type') continue;
-          const found = names.get(each.imported.name);
-          // Only a type, or not of the barrel: the compiler says which.
-          if (!found) return;
-          const to = path.relative(path.dirname(filename), found.file).split(path.sep).join('/');
-          const file = to.startsWith('.') ? to : `./${to}`;
-          const specifier = t.importSpecifier(t.identifier(each.local.name), t.identifier(found.name));
-          byFile.set(file, [...(byFile.get(file) ?? []), specifier]);
-        }
+        const own = at.node.specifiers.filter((each) => t.isImportSpecifier(each) && each.importKind !== 'type');
+        const byFile = filesOf(own, names, filename, ({ imported }) => imported.name);
+        if (!byFile) return;
         at.replaceWithMultiple(
-          [...byFile].map(([file, specifiers]) => t.importDeclaration(specifiers, t.stringLiteral(file))),
+          [...byFile].map(([file, found]) =>
+            t.importDeclaration(
+              found.map(([{ local }, name]) => t.importSpecifier(t.identifier(local.name), t.identifier(name))),
+              t.stringLiteral(file),
+            ),
+          ),
+        );
+      },
+      ExportNamedDeclaration(at, { filename }) {
+        const names = at.node.source && known.get(at.node.source.value);
+        if (!names || at.node.exportKind === 'type') return;
+        const byFile = filesOf(at.node.specifiers, names, filename, ({ local }) => local.name);
+        if (!byFile) return;
+        at.replaceWithMultiple(
+          [...byFile].map(([file, found]) =>
+            t.exportNamedDeclaration(
+              null,
+              found.map(([{ exported }, name]) => t.exportSpecifier(t.identifier(name), t.identifier(exported.name))),
+              t.stringLiteral(file),
+            ),
+          ),
         );
       },
     },

@@ -21,11 +21,14 @@ const INSTEAD = {
 
 /**
  * A module of a library runs when it is first used, not when the file that holds it comes: the first screen then waits for
- * its own alone. Our own run at once, so that no tap waits for them. One exception: this one learns the address of the
- * running script, by which workers are found, and that is told only while the script runs.
+ * its own alone. Our own run at once, so that no tap waits for them. Two exceptions: the list of all other screens, which
+ * are run one by one; and the module that learns the address of the running script, by which workers are found: that is
+ * told only while the script runs.
  */
+const REST = require.resolve('./src/screens/rest.ts');
 const AT_ONCE = require.resolve('expo/src/winter/ImportMetaRegistry.ts');
-const blockList = new Proxy({}, { has: (_, file) => file === AT_ONCE || !file.includes('/node_modules/') });
+const runsAtOnce = (file) => file === AT_ONCE || (!file.includes('/node_modules/') && file !== REST);
+const blockList = new Proxy({}, { has: (_, file) => runsAtOnce(file) });
 config.transformer.getTransformOptions = async () => ({
   transform: { experimentalImportSupport: true, inlineRequires: { blockList } },
 });

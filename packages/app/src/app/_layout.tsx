@@ -12,7 +12,7 @@ import { startShell } from '../data/shell';
 import { useSync } from '../data/sync';
 import { Shell } from '../components/Shell';
 import { Loading } from '../components/States';
-import { fetchRest, later } from '../screens/later';
+import { later, restRan } from '../screens/later';
 import { addressNow, addressStore, FIRST_STORE, leftCrewStore, signedOutStore, storeName } from '../settings/who';
 
 const Keys = later('KeysDialog');
@@ -32,7 +32,7 @@ for (const [name, file] of Object.entries({
 /** All other screens, and the shell on this device. */
 function fetchAllElse(): void {
   startShell();
-  void fetchRest().then(({ takeWhatEarlierVersionsLeft, followPeople, fillSeenLater }) => {
+  void restRan().then(({ takeWhatEarlierVersionsLeft, followPeople, fillSeenLater }) => {
     followPeople();
     fillSeenLater();
     // What an earlier version left is from before there were others.

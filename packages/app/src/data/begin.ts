@@ -7,11 +7,7 @@ import { outboxReady, startOutbox } from './outbox';
 import { firstScreenComes, firstScreenStands } from './firstScreen';
 import { kindStore, loadKind, startReplica, syncStore } from './replica';
 import { syncFirst } from './sync';
-
-/** Some browsers don't say when they are idle: then after so long, ms. */
-const SOON_MS = 200;
-/** Whatever else is going on, ms. */
-const AT_LATEST_MS = 2_000;
+import { whenIdle } from './whenIdle';
 
 /** Asks for all rows, from the store of this device and from the server, before anything is drawn. */
 export function beginData(): void {
@@ -39,9 +35,4 @@ export function useBehind(run: () => void): void {
     });
     return () => cancelAnimationFrame(waits);
   }, [stands, run]);
-}
-
-function whenIdle(run: () => void): void {
-  if ('requestIdleCallback' in globalThis) requestIdleCallback(run, { timeout: AT_LATEST_MS });
-  else setTimeout(run, SOON_MS);
 }

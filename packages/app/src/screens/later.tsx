@@ -9,6 +9,8 @@ import {
   type ReactNode,
 } from 'react';
 
+import { whenIdle } from '../data/whenIdle';
+
 type Rest = typeof import('./rest');
 // What a component takes is its own affair.
 type AnyComponent = ComponentType<any>;
@@ -17,11 +19,16 @@ type Components = { [Name in keyof Rest as Rest[Name] extends AnyComponent ? Nam
 const AGAIN_MS = 3_000;
 let rest: Promise<Rest> | undefined;
 let here: Rest | undefined;
+let ranAhead: Promise<void> | undefined;
 
 /** Fetches everything but the first screen, once; where the line is broken, again and again. */
 export const fetchRest = (): Promise<Rest> =>
   (rest ??= import('./rest').then(
-    (all) => (here = all),
+    (all) => {
+      here = all;
+      ranAhead = runAhead(all);
+      return all;
+    },
     async () => {
       await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
       rest = undefined;
@@ -29,16 +36,46 @@ export const fetchRest = (): Promise<Rest> =>
     },
   ));
 
+/** Once all of it has been fetched and run. */
+export const restRan = async (): Promise<Rest> => {
+  const all = await fetchRest();
+  await ranAhead;
+  return all;
+};
+
+/** Runs all of it, one after the other while nothing else is to be done: run at once it held up the finger. */
+async function runAhead(all: Rest): Promise<void> {
+  for (const name of Object.keys(all) as (keyof Rest)[]) {
+    await new Promise<void>((resolve) => whenIdle(resolve));
+    // To ask for it is to run it.
+    void all[name];
+  }
+}
+
+let turn = Promise.resolve();
+/** A task of its own, behind those that were asked for before. */
+const nextTurn = (): Promise<void> => (turn = turn.then(() => new Promise((resolve) => setTimeout(resolve))));
+
 /**
  * Something that comes with all the other screens. Where they are here already it is drawn at once: whatever is waited for,
  * if only for a moment, is shown three tenths of a second after its stand-in at the earliest.
  */
 export function later<Name extends keyof Components>(name: Name): ComponentType<ComponentProps<Components[Name]>> {
   let themed: AnyComponent | undefined;
-  const made = (all: Rest): AnyComponent =>
-    (themed ??= (props: object) =>
-      createElement(all.PaperTheme, null, createElement(all[name] as AnyComponent, props)));
-  const Awaited = lazy(() => fetchRest().then((all) => ({ default: made(all) })));
+  const made = (all: Rest): AnyComponent => {
+    if (themed) return themed;
+    // Run here, and not while it is being drawn.
+    const { PaperTheme, [name]: Bare } = all as Rest & Record<Name, AnyComponent>;
+    return (themed = (props: object) => createElement(PaperTheme, null, createElement(Bare as AnyComponent, props)));
+  };
+  const Awaited = lazy(async () => {
+    const all = await fetchRest();
+    // Several wait for it on the first screen, and all of them for this.
+    await nextTurn();
+    void all.PaperTheme;
+    await nextTurn();
+    return { default: made(all) };
+  });
   return function Later(props: ComponentProps<Components[Name]>) {
     // The same as long as it stands, or else it would begin anew once the rest is here.
     const [Screen] = useState<AnyComponent>(() => (here ? made(here) : Awaited));

@@ -1,5 +1,5 @@
 import { useMemo, type ReactNode } from 'react';
-import { configureFonts, MD3DarkTheme, MD3LightTheme, ThemeProvider, type MD3Theme } from 'react-native-paper';
+import { configureFonts, DefaultTheme, ThemeProvider, type MD3Theme } from 'react-native-paper';
 
 import { DAY, NIGHT, paletteOf } from './palette';
 import { FACES } from './type';
@@ -21,7 +21,8 @@ export function PaperTheme({ children }: { readonly children: ReactNode }) {
 function paperTheme(light: 'day' | 'night', still: boolean): MD3Theme {
   const { paper, card, ink, muted, line, moss, onMoss, mossWash, rust, rustWash, water } = paletteOf(light);
   return {
-    ...(light === 'day' ? MD3LightTheme : MD3DarkTheme),
+    // By its name of old: those of day and night would bring all of Paper along, and every colour of them is set below.
+    ...DefaultTheme,
     dark: light === 'night',
     roundness: 1,
     animation: { scale: still ? 0 : 1 },

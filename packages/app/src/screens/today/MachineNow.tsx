@@ -49,7 +49,8 @@ export function MachineNow({ entry, below }: MachineNowProps) {
   const next = useNext(entry);
   // A route leads before the outing does; the way back up from below the floor comes before all.
   const { rows: routes } = useRows('routes', { rigId: rig.id });
-  const onRoute = step !== 'backUp' && routes.some(({ drive }) => drive !== null);
+  const drivesRoute = routes.some(({ drive }) => drive !== null);
+  const onRoute = step !== 'backUp' && drivesRoute;
   const inCrew = whoStore.use().crewId !== null;
   const { units, plan } = next;
   const tests = useTestsOf(rig.id);
@@ -140,9 +141,11 @@ export function MachineNow({ entry, below }: MachineNowProps) {
           ? `${rig.name} · ${groundName(outing.groundCode)} · ${stateText(outing, rig.family).toLowerCase()}`
           : 'No outing is under way with it.'}
       </Text>
-      <Afterwards>
-        <RouteNow rig={rig} />
-      </Afterwards>
+      {drivesRoute && (
+        <Afterwards>
+          <RouteNow rig={rig} />
+        </Afterwards>
+      )}
       <Panel>
         {!onRoute && (
           <>
