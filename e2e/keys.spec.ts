@@ -16,9 +16,17 @@ test('the keys lead along the path and are listed', { tag: '@wide' }, async ({ p
   }
   await page.keyboard.press('u');
   await expect(page.getByRole('radio', { name: 'bar', exact: true })).toBeChecked();
+  const dialog = page.getByRole('dialog');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog').or(page.getByText('Next pressure unit'))).toBeVisible();
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(dialog).toContainText('Next pressure unit');
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+  await page.keyboard.press('?');
+  // The keyboard stays within it.
+  for (let tab = 0; tab < 3; tab += 1) await page.keyboard.press('Tab');
+  expect(await dialog.evaluate((all) => all.contains(document.activeElement))).toBe(true);
+  await dialog.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(dialog).toHaveCount(0);
   await page.getByRole('radio', { name: 'kPa', exact: true }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByRole('radio', { name: 'kPa', exact: true })).toBeChecked();

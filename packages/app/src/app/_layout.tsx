@@ -10,9 +10,10 @@ import { useBehind } from '../data/begin';
 import { swrSettings } from '../data/rows';
 import { startShell } from '../data/shell';
 import { useSync } from '../data/sync';
+import { whenIdle } from '../data/whenIdle';
 import { Shell } from '../components/Shell';
 import { Loading } from '../components/States';
-import { later, restRan } from '../screens/later';
+import { fetchRest, later, restRan } from '../screens/later';
 import { addressNow, addressStore, FIRST_STORE, leftCrewStore, signedOutStore, storeName } from '../settings/who';
 
 const Keys = later('KeysDialog');
@@ -32,12 +33,12 @@ for (const [name, file] of Object.entries({
 /** All other screens, and the shell on this device. */
 function fetchAllElse(): void {
   startShell();
-  void restRan().then(({ takeWhatEarlierVersionsLeft, followPeople, fillSeenLater }) => {
-    followPeople();
-    fillSeenLater();
-    // What an earlier version left is from before there were others.
-    if (storeName() === FIRST_STORE) void takeWhatEarlierVersionsLeft();
+  void fetchRest().then((all) => {
+    whenIdle(() => all.followPeople());
+    whenIdle(() => all.fillSeenLater());
   });
+  // What an earlier version left is from before there were others; to read it takes what all forms check with.
+  void restRan().then((all) => void (storeName() === FIRST_STORE && all.takeWhatEarlierVersionsLeft()));
 }
 
 /** Keeps this device current, and brings what the first screen does not need. */
