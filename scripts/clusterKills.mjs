@@ -1,7 +1,7 @@
 /*
  * A cluster under six writers and followers of two kinds, while one part of it after the other is killed: what was
- * acknowledged must be there, once, and whoever followed follows again. `--short` kills the node that is written to and a
- * server, and only tells how long that took.
+ * acknowledged must be there, once, and whoever followed follows again. `--short` kills the node that is written to and the
+ * servers, and only tells how long that took.
  */
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -79,7 +79,8 @@ async function kills(cluster) {
   });
   const settled = async () => {
     for (let waited = 0; waited < 1_200; waited += 1) {
-      if (cluster.nodes.every((node) => node.isRunning && node.isSynced())) return;
+      const isUp = ({ child }) => child.exitCode === null && child.signalCode === null;
+      if (cluster.servers.every(isUp) && cluster.nodes.every((node) => node.isRunning && node.isSynced())) return;
       await sleep(100);
     }
     throw new PlainError('The cluster did not come together again within two minutes.');
@@ -105,7 +106,9 @@ async function kills(cluster) {
   };
   await after('the node that is written to', () => cluster.nodes[0].kill());
   if (!isShort) await after('another node', () => cluster.nodes[2].kill());
+  // Lines may all lie on one of the two: both are killed, one after the other.
   await after('a server', () => cluster.servers[0].child.kill('SIGKILL'));
+  await after('the other server', () => cluster.servers[1].child.kill('SIGKILL'));
   if (!isShort) {
     await after('all three nodes', () => cluster.nodes.forEach((node) => node.kill()), LONGEST_GAP_OF_ALL_S);
   }

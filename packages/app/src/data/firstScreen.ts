@@ -7,8 +7,11 @@ let standing: Promise<void> = Promise.resolve();
 /** The application opens: from now on a first screen is waited for. */
 export function firstScreenComes(): void {
   standing = new Promise((resolve) => {
-    stands = resolve;
-    setTimeout(resolve, AT_LATEST_MS);
+    const latest = setTimeout(resolve, AT_LATEST_MS);
+    stands = () => {
+      clearTimeout(latest);
+      resolve();
+    };
   });
 }
 

@@ -1,4 +1,5 @@
 import { boardOf, type Board } from '@dunlinmoss/domain';
+import { useMemo } from 'react';
 
 import { useNow } from '../data/clock';
 import { useRows } from '../data/rows';
@@ -15,16 +16,22 @@ export function useBoard(): { readonly board: Board; readonly loading: boolean }
   const tests = useRows('tests');
   const nowMs = useNow(true, LOOK_MS);
   const lists = [rigs, outings, airings, rounds, tests];
+  // Over thousands of machines it is worth keeping while nothing of it changes.
+  const board = useMemo(
+    () =>
+      boardOf({
+        rigs: rigs.rows,
+        outings: outings.rows,
+        airings: airings.rows,
+        rounds: rounds.rows,
+        tests: tests.rows,
+        nowMs,
+      }),
+    [rigs.rows, outings.rows, airings.rows, rounds.rows, tests.rows, nowMs],
+  );
   return {
     // Half of what is kept would leave a machine out, or call it low that was read.
     loading: lists.some(({ loading }) => loading),
-    board: boardOf({
-      rigs: rigs.rows,
-      outings: outings.rows,
-      airings: airings.rows,
-      rounds: rounds.rows,
-      tests: tests.rows,
-      nowMs,
-    }),
+    board,
   };
 }
