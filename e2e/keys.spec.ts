@@ -16,9 +16,13 @@ test('the keys lead along the path and are listed', { tag: '@wide' }, async ({ p
   }
   await page.keyboard.press('u');
   await expect(page.getByRole('radio', { name: 'bar', exact: true })).toBeChecked();
-  const dialog = page.getByRole('dialog');
+  const dialog = page.getByRole('dialog', { name: 'Keys' });
   await page.keyboard.press('?');
   await expect(dialog).toContainText('Next pressure unit');
+  // It comes to its button first, and what lies below it rests.
+  await expect(dialog.getByRole('button', { name: 'Close', exact: true })).toBeFocused();
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/$/);
   await page.keyboard.press('Escape');
   await expect(dialog).toHaveCount(0);
   await page.keyboard.press('?');

@@ -13,8 +13,8 @@ interface KeysDialogProps {
 /** The keys of a wide screen, listed. */
 export function KeysDialog({ keys, onClose }: KeysDialogProps) {
   return (
-    <Over onClose={onClose}>
-      <Dialog visible onDismiss={onClose} style={styles.dialog}>
+    <Over name="Keys" onClose={onClose}>
+      <Dialog visible dismissable={false} style={styles.dialog}>
         <Dialog.Title>Keys</Dialog.Title>
         <Dialog.Content>
           {keys.map(([key, meaning]) => (

@@ -176,13 +176,14 @@ function Header({ light }: { readonly light: 'day' | 'night' }) {
 
 const switchLight = (now: 'day' | 'night'): void => lightStore.set(now === 'day' ? 'night' : 'day');
 
-/** The keys of a wide screen. They rest while something is being typed. */
+/** The keys of a wide screen. They rest while something is being typed, and below a dialog. */
 function useKeys(light: 'day' | 'night', showKeys: () => void): void {
   const router = useRouter();
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement | null;
-      if (event.ctrlKey || event.metaKey || event.altKey || target?.matches('input, textarea, select')) return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (target?.matches('input, textarea, select') || target?.closest('[aria-modal="true"]')) return;
       const place = PLACES[Number(event.key) - 1];
       if (place) router.navigate(place.href);
       else if (event.key === 'u') switchUnit();

@@ -83,36 +83,34 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
       }
     >
       {choice}
-      <InTurn>
-        <Panel title="In the tires, cold">
-          {wheels.map((wheel) => {
-            const now = known(wheel);
-            return (
-              <View key={wheelName(wheel)} style={styles.row}>
-                <Text style={styles.name}>{wheelName(wheel)}</Text>
-                <View style={styles.value}>
-                  <Text as="figure">{now ? pressure(now.coldKpa, units) : 'not known'}</Text>
-                  <Text as="small" tone={now?.low && family.kind !== 'bicycle' ? 'rust' : 'muted'}>
-                    {knownText(now, nowMs)}
-                  </Text>
-                </View>
+      <Panel title="In the tires, cold">
+        {wheels.map((wheel) => {
+          const now = known(wheel);
+          return (
+            <View key={wheelName(wheel)} style={styles.row}>
+              <Text style={styles.name}>{wheelName(wheel)}</Text>
+              <View style={styles.value}>
+                <Text as="figure">{now ? pressure(now.coldKpa, units) : 'not known'}</Text>
+                <Text as="small" tone={now?.low && family.kind !== 'bicycle' ? 'rust' : 'muted'}>
+                  {knownText(now, nowMs)}
+                </Text>
               </View>
-            );
-          })}
-          {soft && family.kind !== 'bicycle' && (
-            <Text role="alert" tone="rust" as="small">
-              {gaps.limpKmh === null
-                ? 'Low. Put the air back before pavement, or read every wheel in Road check.'
-                : `Low. On pavement ${speed(gaps.limpKmh, units)} at the most, straight and short, until the air is back.`}
-            </Text>
-          )}
-        </Panel>
-        {!outing && (
-          <Text as="small" tone="muted">
-            {`No outing is under way with ${rig.name}: what you do here is kept with the rig.`}
+            </View>
+          );
+        })}
+        {soft && family.kind !== 'bicycle' && (
+          <Text role="alert" tone="rust" as="small">
+            {gaps.limpKmh === null
+              ? 'Low. Put the air back before pavement, or read every wheel in Road check.'
+              : `Low. On pavement ${speed(gaps.limpKmh, units)} at the most, straight and short, until the air is back.`}
           </Text>
         )}
-      </InTurn>
+      </Panel>
+      {!outing && (
+        <Text as="small" tone="muted">
+          {`No outing is under way with ${rig.name}: what you do here is kept with the rig.`}
+        </Text>
+      )}
     </Page>
   );
 }

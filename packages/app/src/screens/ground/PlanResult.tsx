@@ -51,72 +51,73 @@ export function PlanResult({ plan, question }: PlanResultProps) {
     );
   }
   return (
-    <InTurn>
-      <>
-        <AxleNumbers
-          plan={plan}
-          units={units}
-          proved={asked.proved}
-          beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
-        />
-        <Cautions plan={plan} severity="danger" />
-      </>
-      {plan.school !== null && (
-        <WayOfChoosing
-          rig={rig}
-          used={plan.school}
-          positions={plan.axles.map(({ position }) => position)}
-          beside={besidePlan(plan, units)}
-        />
-      )}
-      <ProvedBefore question={question} plan={plan} />
-      <GaugeNow plan={plan} rigId={rig.id} units={units} />
-      <View style={wide ? styles.pictures : styles.stack}>
-        <Panel title="Pressures" style={wide && styles.picture}>
-          {inPairs(plan.axles).map((pair) => (
-            <Staff
-              key={pair[0]!.position}
-              axles={pair.map((axle) => ({ name: AXLE_WORDS[axle.position], ...axleOnGauge(axle, units) }))}
-              roadName={COMPARED_WITH[family.kind]}
-              units={units}
-              palette={palette}
-            />
-          ))}
-        </Panel>
-        <Panel title="Footprint" style={wide && styles.picture}>
-          {inPairs(plan.axles).map((pair) => (
-            <Print
-              key={pair[0]!.position}
-              axles={pair.map((axle) => ({
-                name: AXLE_WORDS[axle.position],
-                road: axle.atRoad,
-                start: { ...axle.atStart, pressureKpa: axleOnGauge(axle, units).startKpa },
-              }))}
-              beside={COMPARED_WITH[family.kind]}
-              units={units}
-              palette={palette}
-            />
-          ))}
-          {note !== null && (
-            <Text as="small" tone="muted">
-              {note}
-            </Text>
-          )}
-        </Panel>
-      </View>
-      <Learned question={question} plan={plan} />
-      <GoOn question={question} />
-      {!onPlacard && <FloorPicker rig={rig} units={units} />}
-      <Limits plan={plan} units={units} />
-      <HowSure question={question} plan={plan} />
-      <Figures plan={plan} rig={rig} units={units} />
-      <Cautions plan={plan} severity="care" />
-      {plan.axles.map(({ position, working }) => (
-        <Unfold key={position} label={`Working, ${AXLE_WORDS[position].toLowerCase()} axle`}>
-          <Working steps={working} />
-        </Unfold>
-      ))}
-    </InTurn>
+    <>
+      <AxleNumbers
+        plan={plan}
+        units={units}
+        proved={asked.proved}
+        beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
+      />
+      <Cautions plan={plan} severity="danger" />
+      {/* The number and its dangers stand as soon as the buttons that go by them. */}
+      <InTurn>
+        {plan.school !== null && (
+          <WayOfChoosing
+            rig={rig}
+            used={plan.school}
+            positions={plan.axles.map(({ position }) => position)}
+            beside={besidePlan(plan, units)}
+          />
+        )}
+        <ProvedBefore question={question} plan={plan} />
+        <GaugeNow plan={plan} rigId={rig.id} units={units} />
+        <View style={wide ? styles.pictures : styles.stack}>
+          <Panel title="Pressures" style={wide && styles.picture}>
+            {inPairs(plan.axles).map((pair) => (
+              <Staff
+                key={pair[0]!.position}
+                axles={pair.map((axle) => ({ name: AXLE_WORDS[axle.position], ...axleOnGauge(axle, units) }))}
+                roadName={COMPARED_WITH[family.kind]}
+                units={units}
+                palette={palette}
+              />
+            ))}
+          </Panel>
+          <Panel title="Footprint" style={wide && styles.picture}>
+            {inPairs(plan.axles).map((pair) => (
+              <Print
+                key={pair[0]!.position}
+                axles={pair.map((axle) => ({
+                  name: AXLE_WORDS[axle.position],
+                  road: axle.atRoad,
+                  start: { ...axle.atStart, pressureKpa: axleOnGauge(axle, units).startKpa },
+                }))}
+                beside={COMPARED_WITH[family.kind]}
+                units={units}
+                palette={palette}
+              />
+            ))}
+            {note !== null && (
+              <Text as="small" tone="muted">
+                {note}
+              </Text>
+            )}
+          </Panel>
+        </View>
+        <Learned question={question} plan={plan} />
+        <GoOn question={question} />
+        {!onPlacard && <FloorPicker rig={rig} units={units} />}
+        <Limits plan={plan} units={units} />
+        <HowSure question={question} plan={plan} />
+        <Figures plan={plan} rig={rig} units={units} />
+        <Cautions plan={plan} severity="care" />
+        {plan.axles.map(({ position, working }) => (
+          <Unfold key={position} label={`Working, ${AXLE_WORDS[position].toLowerCase()} axle`}>
+            <Working steps={working} />
+          </Unfold>
+        ))}
+      </InTurn>
+    </>
   );
 }
 

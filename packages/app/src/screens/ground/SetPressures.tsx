@@ -82,8 +82,8 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
   };
 
   return (
-    <Over onClose={onClose}>
-      <Dialog visible onDismiss={onClose} style={styles.dialog}>
+    <Over name="What does the gauge read?" onClose={onClose}>
+      <Dialog visible dismissable={false} style={styles.dialog}>
         <Dialog.Title>What does the gauge read?</Dialog.Title>
         <Dialog.ScrollArea style={styles.area}>
           <ScrollView contentContainerStyle={styles.fields}>
