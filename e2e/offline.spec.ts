@@ -172,6 +172,51 @@ test('two tabs see the same, and what one leaves waiting the other sends', async
   expect(row).toMatchObject({ name: 'Oystercatcher, on the causeway', revision: 2 });
 });
 
+test('two tabs while everything comes for the first time: the one that fetches it is closed, and the other has all', async ({
+  page,
+  context,
+  product,
+  request,
+}) => {
+  // Three pages of changes and more.
+  const like = await (await request.get(`${product.address}/api/v1/rigs/${CURLEW}`)).json();
+  const { createdAt: _, updatedAt: __, savedBy: ___, keeperId: ____, ...body } = like;
+  const made = Array.from(
+    { length: 600 },
+    (_each, index) => `0192f0aa-0000-7000-8000-${String(index).padStart(12, '0')}`,
+  );
+  for (let first = 0; first < made.length; first += 20) {
+    await Promise.all(
+      made.slice(first, first + 20).map(async (id) => {
+        const data = { ...body, id, revision: 0, name: `Machine ${id.slice(-3)}` };
+        expect((await request.put(`${product.address}/api/v1/rigs/${id}`, { data })).ok()).toBe(true);
+      }),
+    );
+  }
+  const asked: string[] = [];
+  await context.route('**/api/v1/changes*', async (route) => {
+    asked.push(route.request().url());
+    // The second page never comes to the tab that asks for it first.
+    if (asked.length !== 2) await route.continue();
+  });
+  const other = await context.newPage();
+  await other.goto('/rigs');
+  await expect.poll(() => asked.length).toBe(2);
+  await page.goto('/rigs');
+  await expect(page.getByRole('heading', { name: 'Rigs' })).toBeVisible();
+  await other.close();
+  await expect(page.getByLabel('Find')).toBeVisible();
+  await page.getByLabel('Find').fill('Machine 599');
+  await expect(page.getByRole('link', { name: /Machine 599/ })).toBeVisible();
+  // It went on where the other was: nothing was asked for from the beginning again.
+  expect(asked.filter((url) => !url.includes('after='))).toHaveLength(1);
+  await isHere(page);
+  await product.server.stop();
+  await page.goto('/rigs');
+  await page.getByLabel('Find').fill('Machine 000');
+  await expect(page.getByRole('link', { name: /Machine 000/ })).toBeVisible();
+});
+
 test('what is weighed on one device and renamed on another is put together without a word', async ({
   page,
   product,

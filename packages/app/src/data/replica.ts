@@ -90,9 +90,17 @@ async function readKind(name: ResourceName, before: Promise<void>): Promise<void
   // What came or went meanwhile is newer.
   for (const [id, row] of store.get().rows) read.set(id, row);
   for (const id of wentMeanwhile.get(name) ?? []) read.delete(id);
+  store.set({ rows: read, loaded: read.size <= BATCH });
+  if (read.size > BATCH) {
+    await madeLists();
+    // With what came or went in that time.
+    store.set({ rows: store.get().rows, loaded: true });
+  }
   wentMeanwhile.delete(name);
-  store.set({ rows: read, loaded: true });
 }
+
+/** Lists are made of many rows in one task, and drawn in the next: both at once hold up the page. */
+const madeLists = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
 /** Rows that went while their kind was being read. */
 const wentMeanwhile = new Map<ResourceName, Set<string>>();
@@ -190,8 +198,15 @@ export async function takeIn(
   const before = anew ? [] : coming.filter((one) => !news.some(({ kind, id }) => one.kind === kind && one.id === id));
   coming = sync ? [...before, ...news] : before;
   const completes = sync?.filled === true && syncState?.filled !== true;
-  if (sync) cameTo(sync);
-  else show(news);
+  if (sync) {
+    syncState = sync;
+    if (completes) {
+      tellWhatCame();
+      await madeLists();
+    }
+    // Meanwhile another tab may have come further.
+    cameTo(syncState);
+  } else show(news);
   // Everything is here for the first time: it is drawn before it is written, as it is by then.
   if (completes) await afterFirstScreen();
   await kept((device) => writeAll(device, completes ? news.map(asHere) : news, sync, anew));

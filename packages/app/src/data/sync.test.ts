@@ -11,7 +11,7 @@ import { flush, forgetOutbox, outboxReady, outboxStore, save } from './outbox';
 import { arrived, departed, forgetReplica, kindStore, loadKind, rowHere, syncStore } from './replica';
 import { syncFirst, syncNow } from './sync';
 
-const id = (n: number): string => `0192f000-0000-7000-8000-00000000000${n}`;
+const id = (n: number): string => `0192f000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const rig = (n: number) => ({ ...bodyOf('rigs', fullRig({ id: id(n), name: `Knot ${n}` })), revision: 0 });
 
 let server: FakeServer;
@@ -140,6 +140,34 @@ it('a device that has everything draws it before it asks what changed; one that 
   firstScreenStands();
   await looking;
   expect(asked).toHaveBeenCalledTimes(2);
+});
+
+it('many rows are here before they are told to be all; what came or went between the two counts', async () => {
+  const many = 203;
+  for (let n = 1; n <= many; n += 1) server.put('rigs', rig(n));
+  const before: unknown[] = [];
+  let stop = kindStore('rigs').subscribe(() => before.push(syncStore.get()?.filled));
+  await loadKind('rigs');
+  await syncNow();
+  stop();
+  expect([before.at(-1), syncStore.get()?.filled]).toEqual([false, true]);
+  reload();
+
+  const told: [number, boolean][] = [];
+  stop = kindStore('rigs').subscribe(() => {
+    const { rows, loaded } = kindStore('rigs').get();
+    told.push([rows.size, loaded]);
+    if (told.length > 1) return;
+    void arrived('rigs', { ...rowHere('rigs', id(1))!, name: 'Meanwhile', revision: 2 });
+    void departed('rigs', id(2));
+  });
+  await loadKind('rigs');
+  stop();
+  expect([told[0], told.at(-1)]).toEqual([
+    [many, false],
+    [many - 1, true],
+  ]);
+  expect([rowHere('rigs', id(1))?.name, rowHere('rigs', id(2))]).toEqual(['Meanwhile', undefined]);
 });
 
 // Last: what is begun here goes on.
