@@ -114,7 +114,6 @@ export {
   detailsOf,
   proofTest,
   routineDetails,
-  routineFields,
   type ProofTest,
   type ProofTestRow,
   type RoutineDetails,

@@ -61,35 +61,45 @@ export const routineFields = (code: RoutineCode) => {
   return { setup: fieldsSchema(setup), runs: z.array(fieldsSchema(run)).max(400) };
 };
 
-const detailsSchema = (code: RoutineCode) => {
-  const { setup, runs } = routineFields(code);
-  return z.strictObject({
-    /** Of the wheel it was made on, or of the heaviest where it is of the whole rig; `wheelKey` writes it so. */
-    wheel: wheelKey,
-    tireMarking,
-    loadRange: z.enum(LOAD_RANGE_CODES),
-    /** Null where nobody knows it: what needs it is then withheld. */
-    wheelLoadKg: someLoadKg.nullable(),
-    /** On the rim, where it was measured. */
-    widthMm: widthMm.nullable().default(null),
-    gauge: z.strictObject({ gaugeId: id, offsetKpa }).nullable(),
-    setup,
-    runs: runs.min(1),
-    note: z.string().trim().max(500).default(''),
-  });
+/** What is known of the wheel, whatever was tested on it. */
+const ofTheWheel = {
+  /** Of the wheel it was made on, or of the heaviest where it is of the whole rig; `wheelKey` writes it so. */
+  wheel: wheelKey,
+  tireMarking,
+  loadRange: z.enum(LOAD_RANGE_CODES),
+  /** Null where nobody knows it: what needs it is then withheld. */
+  wheelLoadKg: someLoadKg.nullable(),
+  /** On the rim, where it was measured. */
+  widthMm: widthMm.nullable().default(null),
+  gauge: z.strictObject({ gaugeId: id, offsetKpa }).nullable(),
+  note: z.string().trim().max(500).default(''),
 };
 
-// Made once: a schema takes longer to make than to use.
-const DETAILS = Object.fromEntries(ROUTINE_CODES.map((code) => [code, detailsSchema(code)])) as Record<
-  RoutineCode,
-  ReturnType<typeof detailsSchema>
->;
+const detailsSchema = (code: RoutineCode) => {
+  const { setup, runs } = routineFields(code);
+  return z.strictObject({ ...ofTheWheel, setup, runs: runs.min(1) });
+};
 
-/** The part of its own of a test. Tire and load are kept as they were on the day. */
-export const routineDetails = (code: RoutineCode) => DETAILS[code];
+const made = new Map<RoutineCode, ReturnType<typeof detailsSchema>>();
+
+/**
+ * The part of its own of a test. Tire and load are kept as they were on the day. Made once, when it is first asked for: a
+ * schema takes longer to make than to use, and those of all routines at once hold up a slow phone.
+ */
+export function routineDetails(code: RoutineCode): ReturnType<typeof detailsSchema> {
+  const details = made.get(code) ?? detailsSchema(code);
+  made.set(code, details);
+  return details;
+}
 
 const routineTest = (code: RoutineCode) =>
-  z.strictObject({ ...common, kind: z.literal(code), details: routineDetails(code) });
+  z.strictObject({
+    ...common,
+    kind: z.literal(code),
+    get details() {
+      return routineDetails(code);
+    },
+  });
 
 const everyTest = ROUTINE_CODES.map(routineTest);
 const [firstTest, ...otherTests] = everyTest;
