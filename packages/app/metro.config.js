@@ -13,21 +13,26 @@ config.cacheVersion = createHash('sha256').update(saidByBarrels()).digest('hex')
 /**
  * Zod brings its messages in some fifty languages: we word every problem ourselves, so one of them ships.
  * tslib's own entry for modules imports a default that the bundler does not make: its plain module file has all of it.
+ * The router sets flags of native screens, which a page has none of: its flags alone ship, not all that moves on a screen.
  */
 const INSTEAD = {
   '../locales/index.js': { from: '/node_modules/zod/', name: '../locales/en.js' },
+  'react-native-screens': {
+    from: '/expo-router/build/screensFeatureFlags.js',
+    name: 'react-native-screens/lib/module/flags',
+  },
   tslib: { from: '/node_modules/', name: 'tslib/tslib.es6.js' },
 };
 
 /**
  * A module of a library runs when it is first used, not when the file that holds it comes: the first screen then waits for
- * its own alone. Our own run at once, so that no tap waits for them. Two exceptions: the list of all other screens, which
- * are run one by one; and the module that learns the address of the running script, by which workers are found: that is
- * told only while the script runs.
+ * its own alone. Our own run at once, so that no tap waits for them. Exceptions: the beginning and the list of all other
+ * screens, of which the parts are run one by one; and the module that learns the address of the running script, by which
+ * workers are found: that is told only while the script runs.
  */
-const REST = require.resolve('./src/screens/rest.ts');
+const PART_BY_PART = ['./src/entry.ts', './src/screens/rest.ts'].map((file) => require.resolve(file));
 const AT_ONCE = require.resolve('expo/src/winter/ImportMetaRegistry.ts');
-const runsAtOnce = (file) => file === AT_ONCE || (!file.includes('/node_modules/') && file !== REST);
+const runsAtOnce = (file) => file === AT_ONCE || (!file.includes('/node_modules/') && !PART_BY_PART.includes(file));
 const blockList = new Proxy({}, { has: (_, file) => runsAtOnce(file) });
 config.transformer.getTransformOptions = async () => ({
   transform: { experimentalImportSupport: true, inlineRequires: { blockList } },

@@ -33,12 +33,13 @@ for (const [name, file] of Object.entries({
 /** All other screens, and the shell on this device. */
 function fetchAllElse(): void {
   startShell();
-  void fetchRest().then((all) => {
-    whenIdle(() => all.followPeople());
+  void fetchRest().then((all) => whenIdle(() => all.followPeople()));
+  // What these need is what all forms check with, and it is not run for them at once.
+  void restRan().then((all) => {
     whenIdle(() => all.fillSeenLater());
+    // What an earlier version left is from before there were others.
+    if (storeName() === FIRST_STORE) void all.takeWhatEarlierVersionsLeft();
   });
-  // What an earlier version left is from before there were others; to read it takes what all forms check with.
-  void restRan().then((all) => void (storeName() === FIRST_STORE && all.takeWhatEarlierVersionsLeft()));
 }
 
 /** Keeps this device current, and brings what the first screen does not need. */

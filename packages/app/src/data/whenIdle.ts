@@ -8,3 +8,5 @@ export function whenIdle(run: () => void): void {
   if ('requestIdleCallback' in globalThis) requestIdleCallback(run, { timeout: AT_LATEST_MS });
   else setTimeout(run, SOON_MS);
 }
+
+export const untilIdle = (): Promise<void> => new Promise((resolve) => whenIdle(resolve));

@@ -9,7 +9,7 @@ import {
   type ReactNode,
 } from 'react';
 
-import { whenIdle } from '../data/whenIdle';
+import { untilIdle } from '../data/whenIdle';
 
 type Rest = typeof import('./rest');
 // What a component takes is its own affair.
@@ -46,9 +46,14 @@ export const restRan = async (): Promise<Rest> => {
 /** Runs all of it, one after the other while nothing else is to be done: run at once it held up the finger. */
 async function runAhead(all: Rest): Promise<void> {
   for (const name of Object.keys(all) as (keyof Rest)[]) {
-    await new Promise<void>((resolve) => whenIdle(resolve));
+    await untilIdle();
     // To ask for it is to run it.
     void all[name];
+  }
+  // What a test is checked with is made when it is first asked for, too.
+  for (const code of all.ROUTINE_CODES) {
+    await untilIdle();
+    all.routineDetails(code);
   }
 }
 

@@ -4,6 +4,7 @@
  * in this order while nothing else is to be done (`runAhead`), so what many screens need stands first, piece by piece.
  */
 export { PaperTheme } from '../theme/PaperTheme';
+export { NoticeBar } from '../components/NoticeBar';
 export { TextField } from '../components/TextField';
 export { NumberField } from '../components/NumberField';
 export { QuantityField } from '../components/QuantityField';
@@ -11,18 +12,20 @@ export { Toggle } from '../components/Toggle';
 export { Choice } from '../components/Choice';
 export { Staff } from '../pictures/Staff';
 export { KeysDialog } from '../components/KeysDialog';
-export { NoticeBar } from '../components/NoticeBar';
+// What all forms check with, from the quantities up.
 export {
+  SPEED_KMH,
   gauge,
   rigAxle,
   rig,
   route,
   outing,
   readingRound,
-  routineFields,
+  routineDetails,
   proofTest,
   RESOURCES,
 } from '@dunlinmoss/contract';
+export { ROUTINE_CODES } from '@dunlinmoss/core';
 export { RigsScreen } from './rigs/RigsScreen';
 export { GroundScreen } from './ground/GroundScreen';
 export { AirScreen } from './air/AirScreen';
