@@ -109,9 +109,9 @@ test('a machine’s wall sheet goes out as a table, and central inflation by the
 
   await page.goto(`/air/central?rig=${LAPWING}&ground=fieldMoist`);
   await expect(page.getByText('Out, in the field, and home')).toBeVisible();
-  await page.getByRole('radio', { name: 'Spreader empty, road home' }).last().click();
+  await page.getByRole('radio', { name: 'Spreader empty, road home' }).nth(1).click();
   await page.reload();
-  await expect(page.getByRole('radio', { name: 'Spreader empty, road home' }).last()).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'Spreader empty, road home' }).nth(1)).toBeChecked();
 });
 
 test('a number written down in feet is meters in the row', async ({ page, request, product }) => {

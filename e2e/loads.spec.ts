@@ -53,7 +53,7 @@ test('a wheelbase of nothing is asked about, kept, and only what hangs on it wai
   const dunlin = '/rigs/0192f000-0000-7000-8000-000000000104';
   await page.goto(`${dunlin}/edit`);
   await action(page, /^In it now, where it stands/)
-    .last()
+    .nth(1)
     .click();
   await page.getByLabel('Rear axle: behind the front axle in mm').fill('0');
   await expect(page.getByText('0 mm here? Likely is 900 mm to 1800 mm.')).toBeVisible();
@@ -64,7 +64,7 @@ test('a wheelbase of nothing is asked about, kept, and only what hangs on it wai
   await page.reload();
   await page.goto(`${dunlin}/edit`);
   await action(page, /^In it now, where it stands/)
-    .last()
+    .nth(1)
     .click();
   await expect(page.getByLabel('Rear axle: behind the front axle in mm')).toHaveValue('0');
 });

@@ -55,7 +55,7 @@ test(
     await expect(page.getByText('264 lb here? Likely is 529 lb to 8818 lb. Did you mean 2640 lb?')).toBeVisible();
     await expect(page.getByText('Rear axle: no weight yet.')).toBeVisible();
     await page.getByLabel('Front axle: whole axle in lb').fill('2640');
-    await page.getByRole('radio', { name: 'Each wheel' }).last().click();
+    await page.getByRole('radio', { name: 'Each wheel' }).nth(1).click();
     await page.getByLabel('Rear axle: left in lb').fill('1540');
     await page.getByLabel('Rear axle: right in lb').fill('800+810');
     await expect(page.getByRole('img', { name: /Rear: left 1540 lb, right 1610 lb/ })).toBeVisible();
@@ -108,7 +108,7 @@ test('rear tires of another size are kept apart from the front ones, and their d
 }) => {
   await page.goto(`${CURLEW}/edit`);
   await page.getByRole('switch', { name: 'Rear tires are the same' }).click();
-  await page.getByLabel('Tire size, as on the sidewall').last().fill('285/75R17 116T');
+  await page.getByLabel('Tire size, as on the sidewall').nth(1).fill('285/75R17 116T');
   await action(page, 'Save the changes').click();
   const wrong = page.getByRole('list', { name: 'What is wrong' });
   await expect(wrong).toContainText('on axles that are driven together: they wind up the drive.');

@@ -345,6 +345,21 @@ async function quick() {
   );
 }
 
+/** What the screens behind the places take on a slow phone, from a tap. */
+async function further() {
+  const { ensureWeb } = await import('./web.mjs');
+  const { startProduct } = await import('./product.mjs');
+  const { furtherFigures } = await import('./bench/quick.mjs');
+  await ensureWeb();
+  const folder = temporary('further');
+  const product = await startProduct({ folder });
+  const longest = await furtherFigures(product.address);
+  await product.stop();
+  rmSync(folder, { recursive: true, force: true });
+  const each = Object.entries(longest).map(([screen, ms]) => `${screen} ${ms.toFixed(0)}`);
+  say(`longest task from a tap until its screen stands, at a quarter of the speed, ms: ${each.join(', ')}`);
+}
+
 /** How a large farm comes onto a device. */
 async function fills() {
   const { ensureWeb } = await import('./web.mjs');
@@ -447,6 +462,7 @@ const BENCHES = {
     proof,
     inBrowser,
     quick,
+    further,
     fills,
     javascript,
     starts,

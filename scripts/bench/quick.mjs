@@ -125,6 +125,67 @@ async function placesAt(visitor, address) {
   return figures;
 }
 
+/** Where a tap on something of a place leads. */
+const FURTHER = [
+  ['a rig', '/rigs', 'Curlew'],
+  ['a new rig', '/rigs', 'Start another rig'],
+  ['a gauge', '/rigs/tools', 'Another gauge'],
+  ['What if', '/ground', 'What if'],
+  ['Let it out', '/ground', 'Let it out'],
+  ['Put air in', '/air', 'Put air in'],
+  ['Road check', '/air', 'Road check'],
+  ['Watch', '/air', 'Watch'],
+  ['Log', '/air', 'Log'],
+  ['Tape', '/proof', 'Tape'],
+  ['Chalk line', '/proof', 'Chalk line'],
+  ['an outing', '/book', '8 Oct 2026'],
+];
+const FURTHER_RUNS = 5;
+/** From an address to everything behind it having been run, ms. */
+const RAN_MS = 4_000;
+/** Until all stands that a tap leads to, ms. */
+const STANDS_MS = 1_500;
+
+/** The middle of what begins with some words and can be tapped, brought into view. */
+const toTap = (words) => {
+  const all = [...document.querySelectorAll('a, button, [role="button"]')];
+  const found = all.find((each) => !each.closest('[aria-label="Places"]') && each.textContent.trim().startsWith(words));
+  found?.scrollIntoView({ block: 'center' });
+  const box = found?.getBoundingClientRect();
+  return box?.width ? { x: box.x + box.width / 2, y: box.y + box.height / 2 } : null;
+};
+
+/** The longest task from a tap until all stands that it leads to, ms, of every screen that is led to. */
+export async function furtherFigures(address) {
+  const phone = await slowPhone();
+  try {
+    const visitor = await withShell(phone, address);
+    const figures = {};
+    for (const [screen, from, words] of FURTHER) {
+      const runs = [];
+      for (let run = 0; run < FURTHER_RUNS; run += 1) {
+        const page = await visitor.open();
+        await page.go(address + from);
+        await page.until(toTap, words);
+        await sleep(RAN_MS);
+        await page.slow();
+        const { x, y } = await page.until(toTap, words);
+        await page.run(watch, { words: '', buffered: false });
+        for (const type of ['mouseMoved', 'mousePressed', 'mouseReleased']) await page.mouse(type, x, y);
+        await sleep(STANDS_MS);
+        const isThere = await page.run((path) => location.pathname !== path, from);
+        if (!isThere) throw new Error(`A tap on “${words}” led nowhere`);
+        runs.push(await page.run(() => window.longest));
+        await page.close();
+      }
+      figures[screen] = median(runs);
+    }
+    return figures;
+  } finally {
+    await phone.close();
+  }
+}
+
 /** Makes it that many rigs, each like one that is there. */
 async function fill(address) {
   const { items } = await (await fetch(`${address}/api/v1/rigs?limit=20`)).json();

@@ -3,6 +3,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
 import { useWide } from '../theme/useWide';
+import { usePageInTurn, Within } from './InTurn';
 import { Text } from './Text';
 
 interface PageProps {
@@ -24,34 +25,42 @@ export function Page({ title, children, result, action }: PageProps) {
       {title}
     </Text>
   );
-  const foot = Boolean(action) && (
-    <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
+  const [[asked, told, button], within] = usePageInTurn(
+    children,
+    result,
+    Boolean(action) && (
+      <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
+    ),
   );
   if (!wide) {
     return (
-      <View style={styles.page}>
-        <ScrollView {...reachable(title)} contentContainerStyle={styles.column}>
-          {heading}
-          {children}
-          {result}
-        </ScrollView>
-        {foot}
-      </View>
+      <Within value={within}>
+        <View style={styles.page}>
+          <ScrollView {...reachable(title)} contentContainerStyle={styles.column}>
+            {heading}
+            {asked}
+            {told}
+          </ScrollView>
+          {button}
+        </View>
+      </Within>
     );
   }
   return (
-    <View style={styles.panes}>
-      <View style={[styles.left, { borderColor: palette.line }]}>
-        <ScrollView {...reachable(title)} contentContainerStyle={styles.wideColumn}>
-          {heading}
-          {children}
+    <Within value={within}>
+      <View style={styles.panes}>
+        <View style={[styles.left, { borderColor: palette.line }]}>
+          <ScrollView {...reachable(title)} contentContainerStyle={styles.wideColumn}>
+            {heading}
+            {asked}
+          </ScrollView>
+          {button}
+        </View>
+        <ScrollView {...reachable('Result')} style={styles.right} contentContainerStyle={styles.wideColumn}>
+          {told}
         </ScrollView>
-        {foot}
       </View>
-      <ScrollView {...reachable('Result')} style={styles.right} contentContainerStyle={styles.wideColumn}>
-        {result}
-      </ScrollView>
-    </View>
+    </Within>
   );
 }
 

@@ -9,6 +9,7 @@ import {
   type ReactNode,
 } from 'react';
 
+import { LedContext, type Led } from '../components/InTurn';
 import { untilIdle } from '../data/whenIdle';
 
 type Rest = typeof import('./rest');
@@ -61,6 +62,11 @@ let turn = Promise.resolve();
 /** A task of its own, behind those that were asked for before. */
 const nextTurn = (): Promise<void> => (turn = turn.then(() => new Promise((resolve) => setTimeout(resolve))));
 
+function newLed(): Led {
+  let stood = false;
+  return { hasStood: () => stood, stands: () => void (stood = true) };
+}
+
 /**
  * Something that comes with all the other screens. Where they are here already it is drawn at once: whatever is waited for,
  * if only for a moment, is shown three tenths of a second after its stand-in at the earliest.
@@ -71,7 +77,14 @@ export function later<Name extends keyof Components>(name: Name): ComponentType<
     if (themed) return themed;
     // Run here, and not while it is being drawn.
     const { PaperTheme, [name]: Bare } = all as Rest & Record<Name, AnyComponent>;
-    return (themed = (props: object) => createElement(PaperTheme, null, createElement(Bare as AnyComponent, props)));
+    return (themed = function Themed(props: object) {
+      const [led] = useState(newLed);
+      return createElement(
+        PaperTheme,
+        null,
+        createElement(LedContext.Provider, { value: led }, createElement(Bare as AnyComponent, props)),
+      );
+    });
   };
   const Awaited = lazy(async () => {
     const all = await fetchRest();

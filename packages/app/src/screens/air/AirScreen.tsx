@@ -6,7 +6,6 @@ import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
 import { Action } from '../../components/Action';
-import { InTurn } from '../../components/InTurn';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
@@ -68,18 +67,16 @@ function Air({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
         )
       }
       result={
-        <InTurn>
-          <CardList>
-            {links.map(({ path, name, note }) => (
-              <LinkCard key={path} href={{ pathname: path, params } as unknown as Href}>
-                <Text as="strong">{name}</Text>
-                <Text as="small" tone="muted">
-                  {note}
-                </Text>
-              </LinkCard>
-            ))}
-          </CardList>
-        </InTurn>
+        <CardList>
+          {links.map(({ path, name, note }) => (
+            <LinkCard key={path} href={{ pathname: path, params } as unknown as Href}>
+              <Text as="strong">{name}</Text>
+              <Text as="small" tone="muted">
+                {note}
+              </Text>
+            </LinkCard>
+          ))}
+        </CardList>
       }
     >
       {choice}

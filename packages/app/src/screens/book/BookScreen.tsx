@@ -8,7 +8,6 @@ import { useNow } from '../../data/clock';
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { saveTable } from '../../components/files';
-import { InTurn } from '../../components/InTurn';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
@@ -38,11 +37,9 @@ export function BookScreen() {
   return (
     <Page title="Book" result={wide && first && <OutingDetail key={first.id} outing={first} />}>
       <OutingList chosen={wide ? first?.id : undefined} />
-      <InTurn>
-        <Compared />
-        {rows.length > 0 && <TakeOut />}
-        {rows.length > 0 && <Action label="A season in one page" onPress={() => router.navigate('/office/season')} />}
-      </InTurn>
+      <Compared />
+      {rows.length > 0 && <TakeOut />}
+      {rows.length > 0 && <Action label="A season in one page" onPress={() => router.navigate('/office/season')} />}
     </Page>
   );
 }

@@ -6,7 +6,6 @@ import { chosenRigStore, useChosenRig } from '../../hooks/useChosenRig';
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
-import { InTurn } from '../../components/InTurn';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { NeedsRig } from '../../components/NeedsRig';
 import { ListFrame } from '../../components/ListFrame';
@@ -35,25 +34,23 @@ export function ProofScreen() {
     <Page
       title="Proof"
       result={
-        <InTurn>
-          <Panel title={`${rig.name}: done`}>
-            <ListFrame
-              list={list}
-              empty="No test yet. Begin with a print or a tape: they show whether the tire does what the numbers say."
-              more="Earlier tests"
-            >
-              {(rows) => (
-                <>
-                  <Action
-                    label="What they add up to"
-                    onPress={() => router.navigate({ pathname: '/proof/learned', params: { rig: rig.id } })}
-                  />
-                  <TestList tests={rows} rigs={rigs} />
-                </>
-              )}
-            </ListFrame>
-          </Panel>
-        </InTurn>
+        <Panel title={`${rig.name}: done`}>
+          <ListFrame
+            list={list}
+            empty="No test yet. Begin with a print or a tape: they show whether the tire does what the numbers say."
+            more="Earlier tests"
+          >
+            {(rows) => (
+              <>
+                <Action
+                  label="What they add up to"
+                  onPress={() => router.navigate({ pathname: '/proof/learned', params: { rig: rig.id } })}
+                />
+                <TestList tests={rows} rigs={rigs} />
+              </>
+            )}
+          </ListFrame>
+        </Panel>
       }
     >
       <Unfold label="Rig" value={rig.name}>

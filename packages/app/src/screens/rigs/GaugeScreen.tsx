@@ -10,6 +10,7 @@ import { useFormRow, useRowForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
+import { FormInTurn } from '../../components/FormInTurn';
 import { Panel } from '../../components/Panel';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
@@ -66,7 +67,7 @@ export function GaugeForm({ row }: { readonly row: GaugeRow | undefined }) {
     }));
 
   return (
-    <View style={styles.form}>
+    <FormInTurn>
       <RowText form={form} at="/name" label="Name" />
       <View style={styles.pair}>
         <View style={styles.half}>
@@ -139,12 +140,11 @@ export function GaugeForm({ row }: { readonly row: GaugeRow | undefined }) {
           onPress={() => void form.archive?.(row.name, () => router.navigate('/rigs/tools'))}
         />
       )}
-    </View>
+    </FormInTurn>
   );
 }
 
 const styles = StyleSheet.create({
-  form: { gap: 14 },
   pair: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
   half: { flex: 1, minWidth: 0 },
   remove: { alignItems: 'center', marginTop: 6, height: 50, width: 48 },

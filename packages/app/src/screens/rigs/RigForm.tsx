@@ -9,6 +9,8 @@ import { appended, chosen, removed } from '../../forms/rowForm';
 import { useChanged, useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
+import { FormInTurn } from '../../components/FormInTurn';
+import { InTurn } from '../../components/InTurn';
 import { Panel } from '../../components/Panel';
 import { Toggle } from '../../components/Toggle';
 import { UnitsOpen } from '../../components/UnitsOpen';
@@ -60,7 +62,7 @@ export function RigForm({ family: code, row }: RigFormProps) {
   const canTandem = asks('tandem') && (vehicleAxles === 2 ? !hasTrailer : vehicleAxles === 0 && axles.length < 3);
 
   return (
-    <View style={styles.form}>
+    <FormInTurn>
       <RowText form={form} at="/name" label="Name" />
       {axles.map(({ position }, index) => {
         const group: TireGroup = groupOf({ position });
@@ -71,17 +73,19 @@ export function RigForm({ family: code, row }: RigFormProps) {
         return (
           <View key={position} style={styles.axle}>
             <Panel title={first && shared ? `Tires, and ${name.toLowerCase()}` : name}>
-              {(first || !shared) && (
-                <TireFields form={form} axles={shared ? places : [index]} family={family} spoken={`${name}: `} />
-              )}
-              <AxleFields form={form} index={index} family={family} name={name} />
-              {index >= family.axles.length && (
-                <Action
-                  icon={Trash}
-                  label={`Without ${name.toLowerCase()}`}
-                  onPress={() => form.change((now) => removed(now, ['/axles'], index))}
-                />
-              )}
+              <InTurn>
+                {(first || !shared) && (
+                  <TireFields form={form} axles={shared ? places : [index]} family={family} spoken={`${name}: `} />
+                )}
+                <AxleFields form={form} index={index} family={family} name={name} />
+                {index >= family.axles.length && (
+                  <Action
+                    icon={Trash}
+                    label={`Without ${name.toLowerCase()}`}
+                    onPress={() => form.change((now) => removed(now, ['/axles'], index))}
+                  />
+                )}
+              </InTurn>
             </Panel>
             {first && group === 'vehicle' && vehicleAxles > 1 && (
               <Toggle label="Rear tires are the same" value={alike.vehicle} onChange={sayAlike} />
@@ -112,7 +116,7 @@ export function RigForm({ family: code, row }: RigFormProps) {
       <UnitsOpen />
       <Action kind="main" label={row ? 'Save the changes' : 'Save this rig'} onPress={() => void form.submit()} />
       {row && <DropChanges form={form} row={row} />}
-    </View>
+    </FormInTurn>
   );
 }
 
@@ -121,6 +125,5 @@ function DropChanges({ form, row }: { readonly form: OpenForm<Rig>; readonly row
 }
 
 const styles = StyleSheet.create({
-  form: { gap: 14 },
   axle: { gap: 10 },
 });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
+import { InTurn } from '../../components/InTurn';
 import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
 import { Text } from '../../components/Text';
@@ -69,34 +70,36 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
         ))}
       </Unfold>
       <UnitsOpen />
-      {(all.rows.length > 8 || sought !== '') && (
-        <TextField label="Find a rig by name" value={search} onChange={setSearch} />
-      )}
-      <ListFrame
-        list={found}
-        empty={
-          sought === ''
-            ? 'No rig yet. A tire size and the pressure on the road are enough for a first number.'
-            : `No rig with “${sought}” in its name.`
-        }
-        more="More rigs"
-      >
-        {(rows) => {
-          const own = rows.filter(({ demo }) => !demo);
-          const demo = rows.filter((rig) => rig.demo);
-          return (
-            <>
-              {own.length > 0 && <RigList rigs={own} chosen={chosen} />}
-              {demo.length > 0 && own.length > 0 && (
-                <Text as="heading" level={2}>
-                  Demo machines
-                </Text>
-              )}
-              {demo.length > 0 && <RigList rigs={demo} chosen={chosen} />}
-            </>
-          );
-        }}
-      </ListFrame>
+      <InTurn step={2}>
+        {(all.rows.length > 8 || sought !== '') && (
+          <TextField label="Find a rig by name" value={search} onChange={setSearch} />
+        )}
+        <ListFrame
+          list={found}
+          empty={
+            sought === ''
+              ? 'No rig yet. A tire size and the pressure on the road are enough for a first number.'
+              : `No rig with “${sought}” in its name.`
+          }
+          more="More rigs"
+        >
+          {(rows) => {
+            const own = rows.filter(({ demo }) => !demo);
+            const demo = rows.filter((rig) => rig.demo);
+            return (
+              <>
+                {own.length > 0 && <RigList rigs={own} chosen={chosen} />}
+                {demo.length > 0 && own.length > 0 && (
+                  <Text as="heading" level={2}>
+                    Demo machines
+                  </Text>
+                )}
+                {demo.length > 0 && <RigList rigs={demo} chosen={chosen} />}
+              </>
+            );
+          }}
+        </ListFrame>
+      </InTurn>
     </>
   );
 }

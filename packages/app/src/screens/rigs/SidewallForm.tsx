@@ -2,13 +2,13 @@ import type { RigRow } from '@dunlinmoss/contract';
 import { familyOf, groundOr } from '@dunlinmoss/core';
 import { startsOf } from '@dunlinmoss/domain';
 import { useLocalSearchParams } from 'expo-router';
-import { StyleSheet, View } from 'react-native';
 
 import { useTestsOf } from '../../data/tests';
 import { unitsFor, unitsStore } from '../../settings/preferences';
 import { useFormRow, useRowForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
+import { FormInTurn } from '../../components/FormInTurn';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { UnitsOpen } from '../../components/UnitsOpen';
@@ -51,7 +51,7 @@ export function SidewallForm({ rig }: { readonly rig: RigRow }) {
     return places[0] === index ? [places] : [];
   });
   return (
-    <View style={styles.form}>
+    <FormInTurn>
       <Text>Whatever of this is on the sidewall; leave the rest empty.</Text>
       <UnitsOpen />
       {groups.map((places) => {
@@ -63,10 +63,6 @@ export function SidewallForm({ rig }: { readonly rig: RigRow }) {
         );
       })}
       <Action kind="main" label="Save what it says" onPress={() => void form.submit()} />
-    </View>
+    </FormInTurn>
   );
 }
-
-const styles = StyleSheet.create({
-  form: { gap: 14 },
-});

@@ -1,13 +1,13 @@
 import type { AirToolBody, AirToolRow, FieldProblem } from '@dunlinmoss/contract';
 import { AIR_TOOLS, inToolOf, psi, VALVES, type AirToolCode } from '@dunlinmoss/core';
 import { useLocalSearchParams } from 'expo-router';
-import { StyleSheet, View } from 'react-native';
 
 import { unitsStore, type Units } from '../../settings/preferences';
 import { inList, inPair, RowNumber, RowQuantity, RowText, usePicked, type NumberPlace } from '../../forms/fields';
 import { useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
+import { FormInTurn } from '../../components/FormInTurn';
 import { notify } from '../../components/Notice';
 import { Text } from '../../components/Text';
 import { Toggle } from '../../components/Toggle';
@@ -75,7 +75,7 @@ export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
   const [wheelsAtOnce, pickWheels] = usePicked<AirToolBody, number>(form, '/wheelsAtOnce');
 
   return (
-    <View style={styles.form}>
+    <FormInTurn>
       <RowText form={form} at="/name" label="Name" />
       {WAYS.map(([way, label]) => (
         <Choice
@@ -122,7 +122,7 @@ export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
           onPress={() => void form.archive?.(row.name, () => router.navigate('/rigs/tools'))}
         />
       )}
-    </View>
+    </FormInTurn>
   );
 }
 
@@ -211,7 +211,3 @@ function PumpFields({ form, kind }: { readonly form: OpenForm<AirToolBody>; read
     </Unfold>
   );
 }
-
-const styles = StyleSheet.create({
-  form: { gap: 14 },
-});
