@@ -72,24 +72,26 @@ export function RigForm({ family: code, row }: RigFormProps) {
         const name = axleName(position, family.kind);
         return (
           <View key={position} style={styles.axle}>
-            <Panel title={first && shared ? `Tires, and ${name.toLowerCase()}` : name}>
-              <InTurn>
-                {(first || !shared) && (
-                  <TireFields form={form} axles={shared ? places : [index]} family={family} spoken={`${name}: `} />
-                )}
-                <AxleFields form={form} index={index} family={family} name={name} />
-                {index >= family.axles.length && (
-                  <Action
-                    icon={Trash}
-                    label={`Without ${name.toLowerCase()}`}
-                    onPress={() => form.change((now) => removed(now, ['/axles'], index))}
-                  />
-                )}
-              </InTurn>
-            </Panel>
-            {first && group === 'vehicle' && vehicleAxles > 1 && (
-              <Toggle label="Rear tires are the same" value={alike.vehicle} onChange={sayAlike} />
-            )}
+            <InTurn>
+              <Panel title={first && shared ? `Tires, and ${name.toLowerCase()}` : name}>
+                <InTurn>
+                  {(first || !shared) && (
+                    <TireFields form={form} axles={shared ? places : [index]} family={family} spoken={`${name}: `} />
+                  )}
+                  <AxleFields form={form} index={index} family={family} name={name} />
+                  {index >= family.axles.length && (
+                    <Action
+                      icon={Trash}
+                      label={`Without ${name.toLowerCase()}`}
+                      onPress={() => form.change((now) => removed(now, ['/axles'], index))}
+                    />
+                  )}
+                </InTurn>
+              </Panel>
+              {first && group === 'vehicle' && vehicleAxles > 1 && (
+                <Toggle label="Rear tires are the same" value={alike.vehicle} onChange={sayAlike} />
+              )}
+            </InTurn>
           </View>
         );
       })}
