@@ -17,7 +17,7 @@ test('a kerb that shows room lets the rear down; a rim that was struck puts it u
 
   const kerb = async (psi: string, seen: string): Promise<void> => {
     await page.goto(`/proof/kerb/new?rig=${SANDERLING}`);
-    await expect(page.getByText('Still missing: edge and rim.')).toBeVisible();
+    await expect(page.getByText('Still missing: gauge, edge and rim.')).toBeVisible();
     await page.getByRole('radio', { name: 'Rear' }).click();
     await page.getByLabel('Run 1: gauge in psi').fill(psi);
     await page.getByRole('radio', { name: seen }).click();

@@ -82,3 +82,22 @@ test('what is wrong with a reading stands beside it, and nothing typed is lost',
   await page.reload();
   await expect(page.getByLabel('Reading 1: gauge in psi')).toHaveValue('thirty');
 });
+
+test('a gauge that nobody read stands empty or is marked, wheel by wheel', async ({ page }) => {
+  await page.goto(`/proof/chalk/new?rig=${CURLEW}`);
+  const gauge = page.getByLabel('Line 1: gauge in psi');
+  await expect(gauge).toHaveValue('');
+  await expect(page.getByText('On the road you run 36 psi; type what your gauge says.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Rear left' }).click();
+  await expect(page.getByText('On the road you run 42 psi; type what your gauge says.')).toBeVisible();
+  await gauge.fill('40');
+  await action(page, 'Another line').click();
+  // The next wheel is on the same axle: as that one read, and marked until it is typed over.
+  const filledIn = page.getByText('Filled in, read by nobody yet: type what your gauge says.');
+  await expect(page.getByLabel('Line 2: gauge in psi')).toHaveValue('40');
+  await expect(filledIn).toBeVisible();
+  await page.getByLabel('Line 2: gauge in psi').fill('41');
+  await expect(filledIn).toBeHidden();
+  await action(page, 'Another line').click();
+  await expect(page.getByLabel('Line 3: gauge in psi')).toHaveValue('');
+});

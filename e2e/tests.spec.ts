@@ -151,6 +151,7 @@ test('a photograph of a print changes the plan, and setting it aside changes it 
 test('a wagon’s tests, each from Today into the Book', async ({ page }) => {
   await page.goto('/');
   await begin(page, 'Chalk line');
+  await type(page, 'Line 1: gauge in psi', '36');
   for (const [zone, left] of [
     ['Left edge', 'Still there'],
     ['Left of middle', 'Still there'],
@@ -202,6 +203,7 @@ test('a wagon’s tests, each from Today into the Book', async ({ page }) => {
   await saved(page);
 
   await begin(page, 'Feel');
+  await type(page, 'Run 1: gauge in psi', '36');
   await pick(page, 'What it does', 'Harsh, pings off');
   await saved(page);
   await inTheBook(page, /Samphire Flat/, [

@@ -10,6 +10,8 @@ export interface QuantityText {
   readonly unit: string;
   /** The canonical value that stands behind the text until somebody types: text is rounded, what was kept is not. */
   readonly exact?: number;
+  /** Filled in for the person and read by nobody; gone as soon as somebody types. */
+  readonly filledIn?: true;
 }
 
 export const EMPTY_QUANTITY: QuantityText = { text: '', unit: '' };

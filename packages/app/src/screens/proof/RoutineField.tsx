@@ -19,6 +19,7 @@ interface RoutineFieldProps {
   /** The rig's wheels by key. */
   readonly wheels: Readonly<Record<string, string>>;
   readonly problem?: string | undefined;
+  readonly hint?: string | undefined;
 }
 
 /** Units that nobody chooses. */
@@ -35,6 +36,7 @@ export function RoutineField({
   kind,
   wheels,
   problem,
+  hint,
 }: RoutineFieldProps) {
   const quantity = quantityOf(field);
   const optional = field.optional === true && field.type !== 'choice' ? ' (if you like)' : '';
@@ -47,6 +49,7 @@ export function RoutineField({
         value={asQuantityText(value)}
         onChange={onChange}
         problem={problem}
+        hint={hint}
       />
     );
   }

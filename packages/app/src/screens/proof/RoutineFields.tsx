@@ -7,9 +7,11 @@ import { Text } from '../../components/Text';
 import { Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
+import { pressure } from '../../words/format';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { GaugeOfTest } from './GaugeOfTest';
-import type { FieldText } from './fieldText';
+import { asQuantityText, type FieldText } from './fieldText';
+import { isUnread } from './nextRun';
 import type { RoutineFormValues } from './routineForm';
 import { RoutineField } from './RoutineField';
 import type { OpenRoutine } from './openRoutine';
@@ -22,7 +24,8 @@ interface FieldOfRoutineProps {
 }
 
 /** One field of the setup or of a run, by what the test says of it. */
-export function FieldOfRoutine({ open: { code, form, names, rig }, name, run }: FieldOfRoutineProps) {
+export function FieldOfRoutine({ open, name, run }: FieldOfRoutineProps) {
+  const { code, form, names, rig, chooseWheelOf } = open;
   const routine = routineOf(code);
   const words = ROUTINE_WORDS[code];
   const label = words.fields[name] ?? name;
@@ -39,7 +42,10 @@ export function FieldOfRoutine({ open: { code, form, names, rig }, name, run }: 
           label={label}
           spoken={run === undefined ? label : `${words.run ?? 'Run'} ${run + 1}: ${label.toLowerCase()}`}
           value={value as FieldText}
-          onChange={onChange}
+          onChange={(typed) =>
+            run !== undefined && field.type === 'wheel' ? chooseWheelOf(run, String(typed)) : onChange(typed)
+          }
+          hint={name === 'pressureKpa' && run !== undefined ? pressureHint(open, run) : undefined}
           options={words.options?.[name]}
           kind={kind}
           wheels={names}
@@ -48,6 +54,17 @@ export function FieldOfRoutine({ open: { code, form, names, rig }, name, run }: 
       )}
     />
   );
+}
+
+/** What stands in a run's pressure before anybody typed there was read by nobody. */
+function pressureHint({ code, values, wheels, wheel, units, row }: OpenRoutine, run: number): string | undefined {
+  const typed = values.runs[run];
+  if (!typed || !isUnread(typed) || !readsGauge(routineOf(code))) return undefined;
+  if (asQuantityText(typed.pressureKpa).filledIn) return 'Filled in, read by nobody yet: type what your gauge says.';
+  const { roadKpa } = wheels.find(({ key }) => key === typed.wheel) ?? wheel;
+  return roadKpa === null || row
+    ? undefined
+    : `On the road you run ${pressure(roadKpa, units)}; type what your gauge says.`;
 }
 
 /** Which wheel the test is made on, where there are several. */

@@ -6,11 +6,11 @@ import { Action } from '../../components/Action';
 import { InTurn } from '../../components/InTurn';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { canonicalOf, type QuantityText } from '../../components/quantityText';
 import { Plus } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { duration } from '../../words/air';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
+import { nextRun } from './nextRun';
 import { anotherRun } from './routineForm';
 import { FieldOfRoutine, GaugeOfRoutine, RemoveRun } from './RoutineFields';
 import type { InputProps } from './routines/onScreen';
@@ -20,7 +20,7 @@ import type { OpenRoutine } from './openRoutine';
 /** Setup and runs of a test, drawn from its fields alone. */
 export function RoutineRuns({ open }: { readonly open: OpenRoutine }) {
   const palette = usePalette();
-  const { code, form, values, units, wheels, test, judgement, rig } = open;
+  const { code, form, values, units, test, judgement, rig } = open;
   const routine = routineOf(code);
   const own = onScreen(code);
   const { fields, append, drop } = open.runs;
@@ -40,27 +40,8 @@ export function RoutineRuns({ open }: { readonly open: OpenRoutine }) {
 
   /** The next run at what is to be tried, else as the last one; a clock that runs gives the time. */
   const another = (also: RoutineValues = {}): void => {
-    const last = form.getValues('runs').at(-1);
-    const lastKpa = last && canonicalOf('pressure', (last.pressureKpa ?? { text: '', unit: '' }) as QuantityText);
     const tryKpa = judgement?.move === 'softer' || judgement?.move === 'firmer' ? judgement.tryKpa : null;
-    append(
-      anotherRun(
-        code,
-        {
-          pressureKpa: tryKpa ?? lastKpa ?? null,
-          ...(last?.otherKpa !== undefined && { otherKpa: lastKpa ?? null }),
-          ...(last?.track !== undefined && { track: last.track as string }),
-          ...(last?.wheel !== undefined && {
-            wheel: nextOf(
-              wheels.map(({ key }) => key),
-              last.wheel as string,
-            ),
-          }),
-          ...also,
-        },
-        units,
-      ),
-    );
+    append(nextRun({ ...open, runs: form.getValues('runs') }, tryKpa, also));
   };
 
   return (
@@ -106,7 +87,7 @@ export function RoutineRuns({ open }: { readonly open: OpenRoutine }) {
                 <Text as="label" tone="muted">{`${runWord} ${index + 1}`}</Text>
                 <RemoveRun of={`${runWord.toLowerCase()} ${index + 1}`} onPress={() => drop(index)} />
               </View>
-              <View style={isPair(routine.run) && styles.pair}>
+              <View style={isPair(routine.run) ? styles.pair : styles.fields}>
                 {names.map((name) => (
                   <View key={name} style={isPair(routine.run) && styles.half}>
                     <FieldOfRoutine open={open} name={name} run={index} />
@@ -129,13 +110,11 @@ const FORGOTTEN_S = 3 * 3600;
 const isPair = (run: Fields): boolean =>
   Object.keys(run).length === 2 && Object.values(run).every(({ type }) => type === 'number');
 
-/** The one after it, round and round: after one wheel comes the next. */
-const nextOf = (all: readonly string[], last: string): string => all[(all.indexOf(last) + 1) % all.length] ?? last;
-
 const styles = StyleSheet.create({
   run: { borderTopWidth: 1, paddingTop: 8, gap: 8 },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
   pair: { flexDirection: 'row', gap: 8 },
   half: { flex: 1 },
+  fields: { gap: 10 },
   clock: { gap: 6 },
 });

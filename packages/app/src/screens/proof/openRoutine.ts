@@ -21,6 +21,8 @@ export interface OpenRoutine extends RoutineInput {
     readonly drop: (index: number) => void;
   };
   readonly chooseWheel: (key: string) => void;
+  /** The wheel of one run. */
+  readonly chooseWheelOf: (run: number, key: string) => void;
   readonly units: Units;
   readonly wheels: readonly TestedWheel[];
   /** Their names by key. */

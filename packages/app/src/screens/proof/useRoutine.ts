@@ -24,6 +24,7 @@ import {
   type RoutineFormValues,
 } from './routineForm';
 import type { OpenRoutine, RoutineInput } from './openRoutine';
+import { filledIn, isUnread, pressureFor } from './nextRun';
 import { oneRun } from './routines/onScreen';
 import { onScreen } from './routines/registry';
 
@@ -38,9 +39,10 @@ export function useRoutine(input: RoutineInput): OpenRoutine {
   const first = heaviest(wheels);
   const tests = useTestsOf(rig.id);
   const begun = (wheel: TestedWheel): RoutineFormValues => {
-    const setKpa = outing?.pressures.find(({ position }) => position === wheel.position)?.pressureKpa;
-    const at = { rig, outing, tests, wheels, wheel, setKpa: setKpa ?? wheel.roadKpa, units };
-    return newRoutine(code, { wheel: wheel.key, ...(onScreen(code).begin ?? oneRun)(at) }, units);
+    // Where each run names its wheel they are gone round in walking order.
+    const at = { rig, outing, tests, wheel: routineOf(code).run.wheel ? (wheels[0] ?? wheel) : wheel, units };
+    const form = newRoutine(code, { wheel: wheel.key, ...(onScreen(code).begin ?? oneRun)(at) }, units);
+    return { ...form, runs: form.runs.map(filledIn) };
   };
   const form = useForm<RoutineFormValues>({
     defaultValues: readDraft<RoutineFormValues>(draft) ?? (row ? routineValues(row, units) : begun(first)),
@@ -53,6 +55,14 @@ export function useRoutine(input: RoutineInput): OpenRoutine {
     // What was filled in for the wheel before is no reading of this one.
     if (wheel && form.getValues('runs').every((run) => isPendingRun(routineOf(code).run, run))) {
       form.setValue('runs', begun(wheel).runs);
+    }
+  };
+  /** Another wheel for one run: what was filled in for the wheel before is no reading of this one. */
+  const chooseWheelOf = (index: number, key: string): void => {
+    const runs = form.getValues('runs');
+    form.setValue(`runs.${index}.wheel`, key, { shouldDirty: true });
+    if (isUnread(runs[index]!)) {
+      form.setValue(`runs.${index}.pressureKpa`, pressureFor({ code, runs, wheels, outing, units }, key));
     }
   };
   const drop = (index: number): void => {
@@ -110,6 +120,7 @@ export function useRoutine(input: RoutineInput): OpenRoutine {
     values,
     runs: { fields, append, drop },
     chooseWheel,
+    chooseWheelOf,
     units,
     wheels,
     names: Object.fromEntries(wheels.map((each) => [each.key, wheelName(each)])),

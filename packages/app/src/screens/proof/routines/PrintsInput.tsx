@@ -12,6 +12,7 @@ import { canonicalOf, type QuantityText } from '../../../components/quantityText
 import { Plus } from '../../../theme/icons';
 import { usePalette } from '../../../theme/useLight';
 import { ROUTINE_WORDS } from '../../../words/proof/registry';
+import { filledIn, setOn } from '../nextRun';
 import { anotherRun } from '../routineForm';
 import { FieldOfRoutine, GaugeOfRoutine, RemoveRun } from '../RoutineFields';
 import type { OpenRoutine } from '../openRoutine';
@@ -24,18 +25,18 @@ type How = 'photo' | 'squares' | 'ruler';
 export function PrintsInput({ open }: { readonly open: OpenRoutine }) {
   const palette = usePalette();
   const { values, units, wheel, outing, form } = open;
+  const setKpa = setOn(outing, wheel);
   const { fields, append, drop } = open.runs;
   const [how, setHow] = useState<How>('photo');
-  const setKpa = outing?.pressures.find(({ position }) => position === wheel.position)?.pressureKpa;
 
   /** The pressure that a next print is likely made at: the road's first, then what is driven with. */
   const likelyKpa = (): number | null => {
     const last = form.getValues('runs').at(-1)?.pressureKpa as QuantityText | undefined;
     const lastKpa = last && canonicalOf('pressure', last);
-    return lastKpa === undefined ? (wheel.roadKpa ?? setKpa ?? null) : (setKpa ?? null);
+    return lastKpa === undefined ? (wheel.roadKpa ?? setKpa) : setKpa;
   };
   const add = (measured: RoutineValues): void => {
-    append(anotherRun('print', { pressureKpa: likelyKpa(), how, ...measured }, units));
+    append(filledIn(anotherRun('print', { pressureKpa: likelyKpa(), how, ...measured }, units)));
     notify('Taken. Say at what pressure it was made.');
   };
 

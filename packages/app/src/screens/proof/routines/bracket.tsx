@@ -9,6 +9,7 @@ import { pressure } from '../../../words/format';
 import { CRITERION_WORDS } from '../../../words/proof/bracket';
 import { RemoveRun } from '../RoutineFields';
 import type { OpenRoutine } from '../openRoutine';
+import { setOn } from '../nextRun';
 import type { RoutineOnScreen } from './onScreen';
 import { TrialInput, trialOf } from './TrialInput';
 
@@ -46,13 +47,12 @@ const WEIGHTS = { climbs: 1, turns: 1, rolls: 1, comfort: 1, worstHit: 2 } as co
 const SEEDS = 1_000_000;
 
 /** From the plan's own start, floor and ceiling where there is one. */
-const begin: NonNullable<RoutineOnScreen['begin']> = ({ rig, outing, tests, wheel: { position }, setKpa, units }) => {
+const begin: NonNullable<RoutineOnScreen['begin']> = ({ rig, outing, tests, wheel, units }) => {
   const { trialStepKpa: stepKpa } = familyOf(rig.family);
   const input = outing ? planInput(rig, tests, askedOf(outing)) : undefined;
   const plan = input?.ok ? planGround(input.value) : undefined;
-  const axle = plan?.ok ? plan.value.axles.find((each) => each.position === position) : undefined;
-  const outKpa = outing?.pressures.find((each) => each.position === position)?.pressureKpa;
-  const startKpa = onGauge(outKpa ?? axle?.startKpa ?? setKpa ?? 150, units);
+  const axle = plan?.ok ? plan.value.axles.find(({ position }) => position === wheel.position) : undefined;
+  const startKpa = onGauge(setOn(outing, wheel) ?? axle?.startKpa ?? wheel.roadKpa ?? 150, units);
   return {
     setup: {
       startKpa,

@@ -4,6 +4,7 @@ import type { TestedWheel } from '@dunlinmoss/domain';
 import type { ComponentType } from 'react';
 
 import type { Units } from '../../../settings/preferences';
+import { setOn } from '../nextRun';
 import type { NewRoutine } from '../routineForm';
 import type { OpenRoutine } from '../openRoutine';
 
@@ -30,11 +31,8 @@ export interface Beginning {
   readonly outing: OutingRow | undefined;
   /** Every test of the rig so far. */
   readonly tests: readonly ProofTestRow[];
-  readonly wheels: readonly TestedWheel[];
-  /** The wheel it begins on. */
+  /** The wheel it begins on: where all are gone round, the first in walking order. */
   readonly wheel: TestedWheel;
-  /** What was set on the outing, or else the road pressure, kPa; null where neither is known. */
-  readonly setKpa: number | null;
   readonly units: Units;
 }
 
@@ -69,7 +67,7 @@ export interface StripSettings {
   readonly sureElsewhere?: true;
 }
 
-/** One run at what is set. Wheels are gone round in walking order; the soil is read untouched first. */
-export const oneRun: NonNullable<RoutineOnScreen['begin']> = ({ setKpa, wheels, wheel }) => ({
-  runs: [{ pressureKpa: setKpa, wheel: wheels[0]?.key ?? wheel.key, track: 'untouched' }],
+/** One run at what was set on the outing; the soil is read untouched first. */
+export const oneRun: NonNullable<RoutineOnScreen['begin']> = ({ outing, wheel }) => ({
+  runs: [{ pressureKpa: setOn(outing, wheel), wheel: wheel.key, track: 'untouched' }],
 });

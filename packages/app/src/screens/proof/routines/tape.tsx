@@ -6,6 +6,7 @@ import { Strip, type StripPoint } from '../../../pictures/Strip';
 import { usePalette } from '../../../theme/useLight';
 import { length, percent, pressure } from '../../../words/format';
 import { contactText } from '../../../words/proof/tape';
+import { setOn } from '../nextRun';
 import type { PictureProps, RoutineOnScreen } from './onScreen';
 import { TapesBeside } from './TapesBeside';
 
@@ -105,9 +106,9 @@ export const tapeOnScreen: RoutineOnScreen = {
   Picture,
   Beside: TapesBeside,
   // Two readings to fill in: at road pressure, and at what is set.
-  begin: ({ wheel: { roadKpa }, setKpa }) => ({
+  begin: ({ wheel, outing }) => ({
     setup: { method: 'poles', surface: 'firm' },
-    runs: [{ pressureKpa: roadKpa }, { pressureKpa: setKpa === roadKpa ? null : setKpa }],
+    runs: [wheel.roadKpa, setOn(outing, wheel)].map((pressureKpa) => ({ pressureKpa })),
   }),
 };
 
