@@ -184,3 +184,13 @@ test('the first screen asks the browser’s tables of languages nothing', async 
   await page.evaluate(() => new Intl.Collator().compare('a', 'b'));
   expect(await page.evaluate(() => (window as unknown as { asked: string[] }).asked)).toEqual(['Collator']);
 });
+
+test('an address that leads nowhere says so, and none tells how this is built', async ({ page }) => {
+  for (const address of ['/_sitemap', '/rigs/none/such']) {
+    await page.goto(address);
+    await expect(page.getByRole('heading', { name: 'Nothing here', level: 1 })).toBeVisible();
+    await expect(page.getByText('.tsx')).toHaveCount(0);
+  }
+  await action(page, 'Go to Today').click();
+  await expect(page.getByRole('heading', { name: 'Samphire Flat, survey stakes' })).toBeVisible();
+});

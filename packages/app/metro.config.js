@@ -1,4 +1,5 @@
 const { createHash } = require('node:crypto');
+const { readFileSync } = require('node:fs');
 const http = require('node:http');
 
 const { getDefaultConfig } = require('expo/metro-config');
@@ -7,12 +8,15 @@ const { saidByBarrels } = require('./barrels');
 
 const config = getDefaultConfig(__dirname);
 
-// What was bundled before went by what the barrels said then.
-config.cacheVersion = createHash('sha256').update(saidByBarrels()).digest('hex');
+// What was bundled before went by what the barrels and the settings of the application said then.
+const settings = readFileSync(require.resolve('./app.json'));
+config.cacheVersion = createHash('sha256').update(saidByBarrels()).update(settings).digest('hex');
 
 /**
  * Zod brings its messages in some fifty languages: we word every problem ourselves, so one of them ships.
  * tslib's own entry for modules imports a default that the bundler does not make: its plain module file has all of it.
+ * What keeps clear of a phone's notch measures the page while the first screen is drawn and draws it once more: our page ends
+ * at the notch by itself.
  * The router sets flags of native screens, which a page has none of: its flags alone ship, not all that moves on a screen.
  */
 const INSTEAD = {
@@ -20,6 +24,10 @@ const INSTEAD = {
   'react-native-screens': {
     from: '/expo-router/build/screensFeatureFlags.js',
     name: 'react-native-screens/lib/module/flags',
+  },
+  'react-native-safe-area-context': {
+    from: '/expo-router/build/ExpoRoot.js',
+    name: require.resolve('./src/theme/noSafeArea.ts'),
   },
   tslib: { from: '/node_modules/', name: 'tslib/tslib.es6.js' },
 };
