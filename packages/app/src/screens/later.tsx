@@ -2,6 +2,7 @@ import {
   createElement,
   lazy,
   Suspense,
+  useDeferredValue,
   useEffect,
   useState,
   type ComponentProps,
@@ -79,6 +80,9 @@ export function later<Name extends keyof Components>(name: Name): ComponentType<
     const { PaperTheme, [name]: Bare } = all as Rest & Record<Name, AnyComponent>;
     return (themed = function Themed(props: object) {
       const [led] = useState(newLed);
+      // The way to it is a long task of its own: what is drawn comes behind that.
+      const isTurn = useDeferredValue(true, false);
+      if (!isTurn) return null;
       return createElement(
         PaperTheme,
         null,
