@@ -79,6 +79,28 @@ async function makeShell(folder) {
   if (warnings.length > 0) throw new PlainError(`The application shell: ${warnings.join('; ')}`);
 }
 
+/**
+ * The scripts of the page as one file, in their order: each of several is asked for, waited for and begun by itself, which
+ * a slow phone feels. Nothing else asks for them by name.
+ */
+function joinScripts(folder) {
+  const page = path.join(folder, 'index.html');
+  const html = readFileSync(page, 'utf8');
+  const tags = [...html.matchAll(/<script src="\/([^"]+)" defer><\/script>/g)];
+  const parts = tags.map(([, name]) => readFileSync(path.join(folder, name), 'utf8'));
+  if (parts.length === 0 || html.split('<script').length - 1 !== parts.length) {
+    throw new PlainError(`Expected scripts that are deferred, and no others, in ${page}`);
+  }
+  // A part may end without a line's end, and within a comment of one line.
+  const all = parts.join('\n');
+  const name = `_expo/static/js/web/first-${createHash('md5').update(all).digest('hex')}.js`;
+  for (const [, part] of tags) rmSync(path.join(folder, part));
+  writeFileSync(path.join(folder, name), all);
+  const [first, ...others] = tags.map(([tag]) => tag);
+  const joined = others.reduce((rest, tag) => rest.replace(tag, ''), html);
+  writeFileSync(page, joined.replace(first, `<script src="/${name}" defer></script>`));
+}
+
 /** Has the typefaces fetched along with the code that asks for them. */
 function preloadFonts(folder) {
   const page = path.join(folder, 'index.html');
@@ -102,6 +124,7 @@ export async function ensureWeb() {
     // Told in Files, so that two devices can be held against one another.
     EXPO_PUBLIC_VERSION: `${version} (${hash.slice(0, 8)})`,
   });
+  joinScripts(WEB_ROOT);
   preloadFonts(WEB_ROOT);
   await makeShell(WEB_ROOT);
   writeFileSync(STAMP, hash);

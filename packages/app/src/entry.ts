@@ -5,15 +5,21 @@ import { planGround } from '@dunlinmoss/core';
 import '@expo/metro-runtime';
 import { registerRootComponent } from 'expo';
 import { Slot } from 'expo-router';
-import { App } from 'expo-router/build/qualified-entry';
+import { ctx } from 'expo-router/_ctx';
+import { ExpoRoot } from 'expo-router/build/ExpoRoot';
 import { renderRootComponent } from 'expo-router/build/renderRootComponent';
+import { createElement } from 'react';
 import { createRoot } from 'react-dom/client';
+import { unstable_forceFrameRate } from 'scheduler';
 
 import { SaveState } from './components/SaveState';
 import { Shell } from './components/Shell';
 import { Text } from './components/Text';
 import { TodayScreen } from './screens/today/TodayScreen';
 import { useNext } from './screens/today/useNext';
+
+/** As the router's own entry has it, without what writes into a page's head: nothing of ours does. */
+const App = () => createElement(ExpoRoot, { context: ctx });
 
 /**
  * What the first drawing needs, each in a task of its own: in one they hold up a slow phone for a sixth of a second. A name
@@ -27,14 +33,18 @@ const PARTS: readonly (() => unknown)[] = [
   () => SaveState,
   () => Shell,
   ...(globalThis.location.pathname === '/' ? [() => planGround, () => useNext, () => TodayScreen] : []),
-  () => renderRootComponent(App),
+  () => {
+    // React gives way every 5 ms of itself: on a slow phone much of the drawing is then going away and coming back.
+    unstable_forceFrameRate(60);
+    renderRootComponent(App);
+  },
 ];
 
-function run([first, ...others]: typeof PARTS): void {
-  if (!first) return;
-  setTimeout(() => {
-    first();
-    run(others);
-  });
-}
-run(PARTS);
+// One message a task: timers that set one another off are held back by the browser, four milliseconds each.
+const { port1, port2 } = new MessageChannel();
+const toRun = [...PARTS];
+port1.onmessage = () => {
+  toRun.shift()?.();
+  if (toRun.length > 0) port2.postMessage(null);
+};
+port2.postMessage(null);

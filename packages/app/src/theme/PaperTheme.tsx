@@ -1,10 +1,14 @@
 import { useMemo, type ReactNode } from 'react';
 import { configureFonts, DefaultTheme, ThemeProvider, type MD3Theme } from 'react-native-paper';
+import { SafeAreaInsetsContext } from 'react-native-safe-area-context';
 
 import { DAY, NIGHT, paletteOf } from './palette';
 import { FACES } from './type';
 import { useLight } from './useLight';
 import { usePrefersStill } from './usePrefersStill';
+
+/** The page ends at a phone's notch by itself (`noSafeArea.ts`). */
+const NO_INSETS = { top: 0, right: 0, bottom: 0, left: 0 };
 
 /**
  * Paper's theme for its fields, switches and dialogs below. Not for the whole application: the first screen has none of
@@ -14,7 +18,11 @@ export function PaperTheme({ children }: { readonly children: ReactNode }) {
   const light = useLight();
   const still = usePrefersStill();
   const theme = useMemo(() => paperTheme(light, still), [light, still]);
-  return <ThemeProvider theme={theme}>{children}</ThemeProvider>;
+  return (
+    <SafeAreaInsetsContext.Provider value={NO_INSETS}>
+      <ThemeProvider theme={theme}>{children}</ThemeProvider>
+    </SafeAreaInsetsContext.Provider>
+  );
 }
 
 /** Paper's theme in our colours and faces; its own corners are rounder than print. */
