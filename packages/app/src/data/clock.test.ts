@@ -1,4 +1,6 @@
-import { clockJumped, runIsTimed } from './clock';
+import { act, renderHook } from '@testing-library/react';
+
+import { clockJumped, runIsTimed, useNow } from './clock';
 
 const mark = { wallMs: 1_000_000, stopwatchMs: 5_000 };
 const after = (wall: number, stopwatch: number) => ({
@@ -20,5 +22,34 @@ describe('runIsTimed', () => {
   it('is not where a run began in the future', () => {
     expect(runIsTimed('unmarked', new Date(Date.now() + 60_000).toISOString())).toBe(false);
     expect(runIsTimed('unmarked', new Date(Date.now() - 60_000).toISOString())).toBe(true);
+  });
+});
+
+describe('useNow', () => {
+  beforeEach(() => jest.useFakeTimers({ now: 1_000_000 }));
+  afterEach(() => jest.useRealTimers());
+
+  it('draws once with the time there was, and again when it ticks', () => {
+    const drawn: number[] = [];
+    renderHook(() => {
+      // As on a slow phone: it is later by the time that it stands.
+      if (drawn.push(useNow(true, 1_000)) === 1) jest.setSystemTime(1_000_040);
+    });
+    expect(drawn).toEqual([1_000_000]);
+    act(() => void jest.advanceTimersByTime(1_000));
+    expect(drawn).toEqual([1_000_000, 1_001_040]);
+  });
+
+  it('is right at once when something begins to run after a rest, and when the clock was set back meanwhile', () => {
+    const { result, rerender } = renderHook(({ running }) => useNow(running, 1_000), {
+      initialProps: { running: false },
+    });
+    jest.setSystemTime(1_500_000);
+    rerender({ running: true });
+    expect(result.current).toBe(1_500_000);
+    rerender({ running: false });
+    jest.setSystemTime(900_000);
+    rerender({ running: true });
+    expect(result.current).toBe(900_000);
   });
 });

@@ -11,7 +11,8 @@ export function useNow(running: boolean, everyMs = 200): number {
   useEffect(() => {
     if (!running) return;
     const tick = (): void => setNow(Date.now());
-    tick();
+    // What was just drawn with this time is not drawn again for a few milliseconds.
+    setNow((before) => (Math.abs(Date.now() - before) < everyMs ? before : Date.now()));
     const timer = setInterval(tick, everyMs);
     document.addEventListener('visibilitychange', tick);
     return () => {
