@@ -33,9 +33,20 @@ export const rigPlan = z.discriminatedUnion('ok', [
 /** Where an outing stands on its path. */
 export const NEXT_STEPS = ['start', 'setPressures', 'backUp', 'test', 'decide', 'airUp'] as const;
 
+/** What comes next with a machine, whether an outing says so or not. */
+export const BOARD_STEPS = [
+  ...NEXT_STEPS,
+  /** Air is going out or in just now. */
+  'goOn',
+  /** It stands low, and no outing says why: put the air back, or read it. */
+  'standsLow',
+  /** Its air is back: the outing can be ended. */
+  'endOuting',
+] as const;
+
 /** The one next step of a rig, with the outing that it belongs to and what was set on it. */
 export const rigNextStep = z.strictObject({
-  step: z.enum(NEXT_STEPS),
+  step: z.enum(BOARD_STEPS),
   outingId: id.nullable(),
   pressures: z.array(z.strictObject({ position: axlePosition, pressureKpa })),
 });
@@ -50,5 +61,6 @@ export const rigCard = z.strictObject({
 
 export type RigPlan = z.infer<typeof rigPlan>;
 export type NextStep = (typeof NEXT_STEPS)[number];
+export type BoardStep = (typeof BOARD_STEPS)[number];
 export type RigNextStep = z.infer<typeof rigNextStep>;
 export type RigCard = z.infer<typeof rigCard>;

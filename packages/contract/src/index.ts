@@ -1,4 +1,12 @@
-export { NEXT_STEPS, type NextStep, type RigCard, type RigNextStep, type RigPlan } from './answers';
+export {
+  BOARD_STEPS,
+  NEXT_STEPS,
+  type BoardStep,
+  type NextStep,
+  type RigCard,
+  type RigNextStep,
+  type RigPlan,
+} from './answers';
 export { changes, changesQuery, type Change, type Changes } from './changes';
 export { buildOf, tireOf } from './rig/build';
 export {

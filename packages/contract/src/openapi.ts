@@ -120,7 +120,7 @@ const answerPaths = (): Json => ({
   '/rigs/{id}/next-step': {
     parameters: [idParameter],
     get: {
-      summary: 'The one next step of the outing under way with a rig',
+      summary: 'The one next step with a rig: of an airing or an outing under way, or because it stands low',
       responses: { 200: answer('The step', schemaOf(rigNextStep)), ...NO_RIG, ...REFUSED },
     },
   },

@@ -25,15 +25,7 @@ export { likelyDriven } from './air/likelyDriven';
 export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/watching';
 export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
 export { axleOnGauge, firstOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
-export {
-  allMachines,
-  axlesNow,
-  type Board,
-  type BoardEntry,
-  boardOf,
-  type BoardStep,
-  type Machine,
-} from './board/board';
+export { allMachines, axlesNow, type Board, type BoardEntry, boardOf, type Machine } from './board/board';
 export { ANY_OUTING, findOutings, isAnyOuting, type BookQuery } from './book/findOutings';
 export { seasonOf, type Mishap, type Season, type SeasonInput, type WorkedOn } from './book/season';
 export {

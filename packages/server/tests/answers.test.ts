@@ -73,6 +73,17 @@ describe('GET /rigs/{id}/next-step', () => {
     await put('tests', aTest(rig.id, { outingId: outing.id }));
     expect((await get(`rigs/${rig.id}/next-step`)).body.step).toBe('decide');
   });
+
+  it('says of a machine that stands low that it does, though its outing was ended', async () => {
+    const rig = await put('rigs', aRig({ softOnPurposeAt: null }));
+    const pressures = (['front', 'rear'] as const).map((position) => ({ position, pressureKpa: 90 }));
+    const outing = anOuting(rig.id, { state: 'lowered', pressures });
+    const { revision } = await put('outings', outing);
+    const ended = { ...outing, revision, state: 'closed' };
+    await put('outings', ended);
+    const { body } = await get(`rigs/${rig.id}/next-step`).expect(200);
+    expect(body).toEqual({ step: 'standsLow', outingId: null, pressures: [] });
+  });
 });
 
 describe('GET /rigs/{id}/card', () => {

@@ -1,11 +1,10 @@
-import { loadCaseOf, rigLoads, type Sheet } from '@dunlinmoss/contract';
+import { loadCaseOf, rigLoads, type BoardStep, type Sheet } from '@dunlinmoss/contract';
 import { familyOf } from '@dunlinmoss/core';
 import {
   axlesNow,
   gaugeStepKpa,
   nextLookMs,
   type allMachines,
-  type BoardStep,
   type StandingAxle,
   type WorkedOn,
 } from '@dunlinmoss/domain';

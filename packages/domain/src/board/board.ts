@@ -1,19 +1,9 @@
-import type { AiringRow, NextStep, OutingRow, ProofTestRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
+import type { AiringRow, BoardStep, OutingRow, ProofTestRow, ReadingRoundRow, RigRow } from '@dunlinmoss/contract';
 import { compareNames, compareTexts, familyOf, sortedByName, wheelKey } from '@dunlinmoss/core';
 
 import { historiesOf, inTire, type AirHistory, type InTire } from '../air/inTire';
 import { rigWheels, type RigWheel } from '../air/wheels';
 import { isToCome, nextStep, outingOf } from '../outing/nextStep';
-
-/** What comes next with a machine. */
-export type BoardStep =
-  | NextStep
-  /** Air is going out or in just now. */
-  | 'goOn'
-  /** It stands low, and no outing says why: put the air back, or read it. */
-  | 'standsLow'
-  /** Its air is back: the outing can be ended. */
-  | 'endOuting';
 
 /** One machine that matters now. */
 export interface BoardEntry {

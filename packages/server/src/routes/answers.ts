@@ -1,7 +1,7 @@
 import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract';
 import { planQuery, planOut } from '@dunlinmoss/contract/api';
 import { familyOf, groundsFor, planGround, type GroundCode, groundOr } from '@dunlinmoss/core';
-import { nextStep, outingOf, planInput, withProof, type PlanRequest, type ProofHistory } from '@dunlinmoss/domain';
+import { boardOf, planInput, withProof, type PlanRequest, type ProofHistory } from '@dunlinmoss/domain';
 import { Router, type Request } from 'express';
 
 import { Refusal } from '../problems';
@@ -34,16 +34,22 @@ export function answerRoutes(repositories: Repositories): Router {
 
   router.get('/rigs/:id/next-step', async (request, response) => {
     const rig = await rigOf(request);
-    const outing = outingOf(
-      await everyRow(repositories.outings, request.ownerId, { rigId: rig.id }),
-      rig.id,
-      Date.now(),
-    );
-    const tests = outing ? await everyRow(repositories.tests, request.ownerId, { outingIds: [outing.id] }) : [];
+    const { ownerId } = request;
+    const ofRig = { rigId: rig.id };
+    const outings = await everyRow(repositories.outings, ownerId, ofRig);
+    // As Today has it: a machine that stands low is told of though no outing is under way.
+    const entry = boardOf({
+      rigs: [rig],
+      outings,
+      airings: await everyRow(repositories.airings, ownerId, ofRig),
+      rounds: await everyRow(repositories.readings, ownerId, ofRig),
+      tests: await everyRow(repositories.tests, ownerId, ofRig),
+      nowMs: Date.now(),
+    }).now[0];
     const answer: RigNextStep = {
-      step: nextStep(outing, tests.length, familyOf(rig.family).kind),
-      outingId: outing?.id ?? null,
-      pressures: outing?.pressures ?? [],
+      step: entry?.step ?? 'start',
+      outingId: entry?.outing?.id ?? null,
+      pressures: entry?.outing?.pressures ?? [],
     };
     response.json(answer);
   });

@@ -1,5 +1,6 @@
+import type { BoardStep } from '@dunlinmoss/contract';
 import { familyOf, psi } from '@dunlinmoss/core';
-import type { BoardEntry, BoardStep } from '@dunlinmoss/domain';
+import type { BoardEntry } from '@dunlinmoss/domain';
 import { sampleBicycle, sampleRig } from '@dunlinmoss/domain/testing';
 
 import { nextWords } from './nextWords';
