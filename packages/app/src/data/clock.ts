@@ -12,7 +12,8 @@ export function useNow(running: boolean, everyMs = 200): number {
     if (!running) return;
     const tick = (): void => setNow(Date.now());
     // What was just drawn with this time is not drawn again for a few milliseconds.
-    setNow((before) => (Math.abs(Date.now() - before) < everyMs ? before : Date.now()));
+    const catchUp = (): void => setNow((before) => (Math.abs(Date.now() - before) < everyMs ? before : Date.now()));
+    catchUp();
     const timer = setInterval(tick, everyMs);
     document.addEventListener('visibilitychange', tick);
     return () => {

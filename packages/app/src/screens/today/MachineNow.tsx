@@ -107,31 +107,34 @@ export function MachineNow({ entry, below }: MachineNowProps) {
             </Panel>
           )}
           {plan && outing && <Cautions plan={plan} severity="danger" />}
-          {outing && !onRoute && step !== 'goOn' && step !== 'standsLow' && (
-            <Path step={step === 'endOuting' ? 'airUp' : step} kind={kind} />
-          )}
-          {plan && (
-            <Panel title="Pressures">
-              <Afterwards>
-                {inPairs(plan.axles).map((pair) => (
-                  <Staff
-                    key={pair[0]!.position}
-                    axles={pair.map((axle) => {
-                      const set = outing?.pressures.find(({ position }) => position === axle.position);
-                      return {
-                        name: AXLE_WORDS[axle.position],
-                        ...axleOnGauge(axle, units),
-                        ...(set && { startKpa: set.pressureKpa }),
-                      };
-                    })}
-                    units={units}
-                    palette={palette}
-                  />
-                ))}
-              </Afterwards>
-            </Panel>
-          )}
-          {below}
+          {/* Below what a phone shows at once. */}
+          <Afterwards>
+            {outing && !onRoute && step !== 'goOn' && step !== 'standsLow' && (
+              <Path step={step === 'endOuting' ? 'airUp' : step} kind={kind} />
+            )}
+            {plan && (
+              <Panel title="Pressures">
+                <Afterwards>
+                  {inPairs(plan.axles).map((pair) => (
+                    <Staff
+                      key={pair[0]!.position}
+                      axles={pair.map((axle) => {
+                        const set = outing?.pressures.find(({ position }) => position === axle.position);
+                        return {
+                          name: AXLE_WORDS[axle.position],
+                          ...axleOnGauge(axle, units),
+                          ...(set && { startKpa: set.pressureKpa }),
+                        };
+                      })}
+                      units={units}
+                      palette={palette}
+                    />
+                  ))}
+                </Afterwards>
+              </Panel>
+            )}
+            {below}
+          </Afterwards>
         </>
       }
     >
