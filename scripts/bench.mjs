@@ -43,7 +43,7 @@ async function javascript() {
   await exportWeb(path.join(ROOT, 'scripts/bench/empty-app'), empty);
   const [ours, yardstick] = [initialBytes(WEB_ROOT), initialBytes(empty)];
   rmSync(path.dirname(empty), { recursive: true, force: true });
-  const chunks = readdirSync(path.join(WEB_ROOT, '_expo/static/js/web')).length;
+  const chunks = readdirSync(path.join(WEB_ROOT, '_expo/static/js/web')).filter((name) => name.endsWith('.js')).length;
   say(
     `initial JavaScript, gzip: ${ours} bytes in ${chunks} file(s), ${(ours / yardstick).toFixed(2)} × an empty Expo Router + Paper application (${yardstick})`,
   );
@@ -318,13 +318,14 @@ async function routes() {
 
 /** How quick it is on a slow phone, against an empty application of the same frame, from the same server. */
 async function quick() {
-  const { ensureWeb, exportWeb } = await import('./web.mjs');
+  const { compressFiles, ensureWeb, exportWeb } = await import('./web.mjs');
   const { startProduct } = await import('./product.mjs');
   const { quickFigures } = await import('./bench/quick.mjs');
   await ensureWeb();
   const folder = temporary('quick');
   const dist = path.join(folder, 'empty');
   await exportWeb(path.join(ROOT, 'scripts/bench/empty-app'), dist);
+  await compressFiles(dist);
   const product = await startProduct({ folder: path.join(folder, 'ours') });
   const yardstick = await startProduct({
     folder: path.join(folder, 'yardstick'),

@@ -1,6 +1,7 @@
 import { openApi } from '@dunlinmoss/contract/api';
 import compression from 'compression';
 import express, { Router, type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
@@ -133,10 +134,7 @@ export function createApp({
   app.use('/api', noSuchRoute);
   if (contact !== undefined) app.get('/.well-known/security.txt', securityText(contact));
   if (webRoot !== null) {
-    app.use(
-      '/_expo',
-      express.static(path.join(webRoot, '_expo'), { immutable: true, maxAge: '365d', fallthrough: false }),
-    );
+    for (const folder of HASHED) app.use(`/${folder}`, unchanging(path.join(webRoot, folder)));
     app.use(express.static(webRoot, { maxAge: 0, index: false }));
     // Every other address is the application's own: reload, back and share work.
     app.get('/{*path}', (_request, response) => {
@@ -147,6 +145,18 @@ export function createApp({
   app.use(errorHandler(log));
   return app;
 }
+
+/** Folders of the build in which the names of files change with what is in them. */
+const HASHED = ['_expo', 'assets'];
+
+/** Files that never change, compressed as they lie beside themselves. */
+const unchanging = (folder: string) =>
+  expressStaticGzip(folder, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    serveStatic: { immutable: true, maxAge: '365d', fallthrough: false },
+  });
 
 const REQUEST_ID = /^[A-Za-z0-9._-]{1,64}$/;
 

@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 
 import type { Express } from 'express';
 import { pino } from 'pino';
@@ -14,9 +15,11 @@ let app: Express;
 const webRoot = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-web-'));
 
 beforeAll(async () => {
-  mkdirSync(path.join(webRoot, '_expo'));
+  for (const folder of ['_expo', 'assets']) mkdirSync(path.join(webRoot, folder));
   writeFileSync(path.join(webRoot, 'index.html'), '<title>Dunlinmoss</title>');
   writeFileSync(path.join(webRoot, '_expo/entry.js'), 'go()');
+  writeFileSync(path.join(webRoot, '_expo/entry.js.br'), brotliCompressSync('go() // br'));
+  writeFileSync(path.join(webRoot, '_expo/entry.js.gz'), gzipSync('go() // gz'));
   server = await testServer();
   app = createApp({
     pool: server.pool,
@@ -62,6 +65,24 @@ describe('the pages', () => {
     expect(headers['cache-control']).toContain('immutable');
     const missing = await request(app).get('/_expo/old-entry.js').expect(404);
     expect(missing.body.code).toBe('notFound');
+  });
+
+  it('come as small as the browser takes them, with the type of what they are', async () => {
+    const asked = (accepted: string) =>
+      request(app)
+        .get('/_expo/entry.js')
+        .set('Accept-Encoding', accepted)
+        .expect(200)
+        .expect('Content-Type', /javascript/)
+        .expect('Cache-Control', /immutable/);
+    await asked('gzip, deflate, br')
+      .expect('Vary', /Accept-Encoding/)
+      .expect('Content-Encoding', 'br')
+      .expect('go() // br');
+    // As over a line that is not safe.
+    await asked('gzip, deflate').expect('Content-Encoding', 'gzip').expect('go() // gz');
+    const plain = await asked('identity').expect('go()');
+    expect(plain.headers['content-encoding']).toBeUndefined();
   });
 
   it.each(['/api/v1/nothing', '/api/nothing', '/_expo/..%2f..%2fpackage.json', '/_expo/%2e%2e/%2e%2e/etc/passwd'])(
