@@ -181,6 +181,11 @@ test('a wagon’s tests, each from Today into the Book', async ({ page }) => {
   await type(page, 'Pull 1: right gauge in psi', '16');
   await pick(page, 'Slipped first', 'Left');
   await expect(page.getByText('Change the sides over', { exact: true })).toBeVisible();
+  await action(page, 'Another pull').click();
+  // Both sides are changed over, and both say that nobody read them.
+  await expect(page.getByLabel('Pull 2: left gauge in psi')).toHaveValue('16');
+  await expect(page.getByLabel('Pull 2: right gauge in psi')).toHaveValue('26');
+  await expect(page.getByText(/^Filled in, read by nobody yet/)).toHaveCount(2);
   await saved(page);
 
   await begin(page, 'Obstacle roll');

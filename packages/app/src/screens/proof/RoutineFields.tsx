@@ -11,7 +11,7 @@ import { pressure } from '../../words/format';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { GaugeOfTest } from './GaugeOfTest';
 import { asQuantityText, type FieldText } from './fieldText';
-import { isUnread } from './nextRun';
+import { isPressureOfRun, isUnread } from './nextRun';
 import type { RoutineFormValues } from './routineForm';
 import { RoutineField } from './RoutineField';
 import type { OpenRoutine } from './openRoutine';
@@ -45,7 +45,7 @@ export function FieldOfRoutine({ open, name, run }: FieldOfRoutineProps) {
           onChange={(typed) =>
             run !== undefined && field.type === 'wheel' ? chooseWheelOf(run, String(typed)) : onChange(typed)
           }
-          hint={name === 'pressureKpa' && run !== undefined ? pressureHint(open, run) : undefined}
+          hint={isPressureOfRun(name) && run !== undefined ? pressureHint(open, run, name) : undefined}
           options={words.options?.[name]}
           kind={kind}
           wheels={names}
@@ -57,10 +57,14 @@ export function FieldOfRoutine({ open, name, run }: FieldOfRoutineProps) {
 }
 
 /** What stands in a run's pressure before anybody typed there was read by nobody. */
-function pressureHint({ code, values, wheels, wheel, units, row }: OpenRoutine, run: number): string | undefined {
+function pressureHint(
+  { code, values, wheels, wheel, units, row }: OpenRoutine,
+  run: number,
+  name: string,
+): string | undefined {
   const typed = values.runs[run];
-  if (!typed || !isUnread(typed) || !readsGauge(routineOf(code))) return undefined;
-  if (asQuantityText(typed.pressureKpa).filledIn) return 'Filled in, read by nobody yet: type what your gauge says.';
+  if (!typed || !isUnread(typed, name) || !readsGauge(routineOf(code))) return undefined;
+  if (asQuantityText(typed[name]).filledIn) return 'Filled in, read by nobody yet: type what your gauge says.';
   const { roadKpa } = wheels.find(({ key }) => key === typed.wheel) ?? wheel;
   return roadKpa === null || row
     ? undefined

@@ -98,7 +98,8 @@ describe('nextRun', () => {
     ];
     const next = nextRun({ ...chalk(runs), code: 'split' }, null);
     expect([psiOf(next.pressureKpa), psiOf(next.otherKpa)]).toEqual([20, 12]);
-    expect(asQuantityText(next.otherKpa).filledIn).toBe(true);
+    expect(isUnread(next, 'otherKpa')).toBe(true);
+    expect(isUnread({ ...next, otherKpa: { text: '12', unit: 'psi' } }, 'otherKpa')).toBe(false);
     expect(next.slippedFirst).toBe('');
   });
 

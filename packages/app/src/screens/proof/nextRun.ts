@@ -8,7 +8,8 @@ import { asQuantityText, textOf, type RunText } from './fieldText';
 import { anotherRun } from './routineForm';
 
 /** Pressures of a run: both sides of an axle where a test sets them apart. */
-const PRESSURES = ['pressureKpa', 'otherKpa'] as const;
+const PRESSURES: readonly string[] = ['pressureKpa', 'otherKpa'];
+export const isPressureOfRun = (name: string): boolean => PRESSURES.includes(name);
 
 /** What somebody set on a wheel's axle on an outing, kPa; null where nobody did. What is run on the road is no reading. */
 export const setOn = (outing: OutingRow | undefined, { position }: Pick<TestedWheel, 'position'>): number | null =>
@@ -24,9 +25,9 @@ export const filledIn = (run: RunText): RunText => {
   return marked;
 };
 
-/** Whether nobody typed this run's pressure. */
-export const isUnread = (run: RunText): boolean => {
-  const { text, filledIn: isFilledIn } = asQuantityText(run.pressureKpa);
+/** Whether nobody typed this pressure of a run. */
+export const isUnread = (run: RunText, name: string = 'pressureKpa'): boolean => {
+  const { text, filledIn: isFilledIn } = asQuantityText(run[name]);
   return text.trim() === '' || isFilledIn === true;
 };
 
