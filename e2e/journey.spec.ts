@@ -14,9 +14,17 @@ test(
     await expect(axle(page, 'Front')).toContainText('try 15–16 psi');
     await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
     await action(page, 'It is set').click();
+    // The plan's own numbers would look like a reading.
+    await expect(page.getByLabel('Front axle in psi')).toHaveValue('');
+    await expect(page.getByText('Planned: 19\u00a0psi', { exact: true })).toBeVisible();
+    await page.getByLabel('Front axle in psi').fill('16');
+    await action(page, 'Keep what I read').click();
+    await expect(page.getByRole('alert').filter({ hasText: 'Expected a number' })).toHaveCount(1);
+    // From nothing a step begins at the plan's number, the next goes on from there.
+    await action(page, 'Rear axle, less').click();
     await action(page, 'Rear axle, less').click();
     await expect(page.getByLabel('Rear axle in psi')).toHaveValue('18');
-    await action(page, 'Keep these pressures').click();
+    await action(page, 'Keep what I read').click();
 
     await expect(page.getByText('Air is out. Prove it with a tape')).toBeVisible();
     await expect(axle(page, 'Rear')).toContainText('18psi');

@@ -91,7 +91,7 @@ test('a day without a signal, from a new rig to the Book, over reloads; then all
 
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
   await action(page, 'It is set').click();
-  await action(page, 'Keep these pressures').click();
+  await action(page, 'It reads as planned, front 16, rear 19').click();
   await expect(page.getByText('Air is out. Prove it with a tape')).toBeVisible();
   await page.reload();
   await page.goto('/');

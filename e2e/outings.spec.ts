@@ -24,7 +24,7 @@ test('a ride: set the pressure, say how it went, end it; no tape, no pavement', 
   await page.getByLabel('Rear axle in psi').fill('10');
   await expect(page.getByText(/Below the floor of .* the rim is struck/)).toBeVisible();
   await page.getByLabel('Rear axle in psi').fill('27');
-  await action(page, 'Keep these pressures').click();
+  await action(page, 'Keep what I read').click();
 
   await expect(page.getByText(/^It is set\. When you know how it went/)).toBeVisible();
   await expect(page.getByText('Before pavement')).toHaveCount(0);

@@ -1,4 +1,4 @@
-import type { GroundPlan } from '@dunlinmoss/core';
+import type { AxlePosition, GroundPlan } from '@dunlinmoss/core';
 import { bodyOf, fieldProblems, outing as outingSchema, type OutingRow, type RigRow } from '@dunlinmoss/contract';
 import { type PlanRequest, axleOnGauge } from '@dunlinmoss/domain';
 import { useState } from 'react';
@@ -13,13 +13,15 @@ import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
 import { Over } from '../../components/Over';
 import { QuantityField } from '../../components/QuantityField';
-import { canonicalOf, quantityText, type QuantityText } from '../../components/quantityText';
+import { canonicalOf, EMPTY_QUANTITY, type QuantityText } from '../../components/quantityText';
 import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
 import { fieldText } from '../../words/problems';
 import { groundName } from '../../words/grounds';
 import { setPressureText } from '../../words/limits';
+import { pressure } from '../../words/format';
 import { pressuresText } from '../../words/outing';
+import { settingText } from '../../words/route';
 import { useRouter } from '../../hooks/useRouter';
 
 interface SetPressuresProps {
@@ -32,15 +34,20 @@ interface SetPressuresProps {
   readonly onClose: () => void;
 }
 
-/** What the gauge read on each axle in the end: the plan's numbers, unless the person set others. */
+/**
+ * What the gauge read on each axle in the end. The fields begin empty: the plan's own numbers in them would look like a
+ * reading. That it reads as planned is said by a button of its own.
+ */
 export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPressuresProps) {
   const router = useRouter();
   const [blank] = useState(newOuting);
   const draft = `set:${rig.id}:${plan.ground}`;
+  const planned = plan.axles.map((axle) => ({
+    position: axle.position,
+    pressureKpa: axleOnGauge(axle, units).startKpa,
+  }));
   const [typed, setTyped] = useState<readonly QuantityText[]>(
-    () =>
-      readDraft<QuantityText[]>(draft) ??
-      plan.axles.map((axle) => quantityText('pressure', units.pressure, axleOnGauge(axle, units).startKpa)),
+    () => readDraft<QuantityText[]>(draft) ?? plan.axles.map(() => EMPTY_QUANTITY),
   );
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
 
@@ -48,9 +55,10 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
     const next = typed.with(index, value);
     setTyped(next);
     writeDraft(draft, next);
+    setProblems({});
   };
 
-  const keep = async (): Promise<void> => {
+  const keep = async (read: readonly { position: AxlePosition; pressureKpa: number | undefined }[]): Promise<void> => {
     const candidate = {
       ...(outing ? bodyOf('outings', outing) : { ...blank, rigId: rig.id }),
       groundCode: plan.ground,
@@ -60,10 +68,7 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
       stuckRung: 0,
       state: 'lowered',
       pressuresAt: new Date().toISOString(),
-      pressures: plan.axles.map(({ position }, index) => ({
-        position,
-        pressureKpa: canonicalOf('pressure', typed[index]!),
-      })),
+      pressures: read,
     };
     const checked = outingSchema.safeParse(candidate);
     if (!checked.success) {
@@ -100,13 +105,26 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
                   problems[`/pressures/${index}/pressureKpa`] ??
                   setPressureText(axle, canonicalOf('pressure', typed[index]!), units)
                 }
-                stepsFrom={axle.startKpa}
+                hint={`Planned: ${pressure(planned[index]!.pressureKpa, units)}`}
+                stepsFrom={planned[index]!.pressureKpa}
               />
             ))}
           </ScrollView>
         </Dialog.ScrollArea>
         <View style={styles.actions}>
-          <Action kind="main" label="Keep these pressures" onPress={() => void keep()} />
+          <Action
+            kind="main"
+            label="Keep what I read"
+            onPress={() =>
+              void keep(
+                planned.map(({ position }, index) => ({
+                  position,
+                  pressureKpa: canonicalOf('pressure', typed[index]!),
+                })),
+              )
+            }
+          />
+          <Action label={`It reads as planned, ${settingText(planned, units)}`} onPress={() => void keep(planned)} />
           <Action label="Back to the plan" onPress={onClose} />
         </View>
       </Dialog>
