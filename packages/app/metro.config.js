@@ -5,32 +5,13 @@ const http = require('node:http');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const { saidByBarrels } = require('./barrels');
+const { taken } = require('./instead');
 
 const config = getDefaultConfig(__dirname);
 
 // What was bundled before went by what the barrels and the settings of the application said then.
 const settings = readFileSync(require.resolve('./app.json'));
 config.cacheVersion = createHash('sha256').update(saidByBarrels()).update(settings).digest('hex');
-
-/**
- * Zod brings its messages in some fifty languages: we word every problem ourselves, so one of them ships.
- * tslib's own entry for modules imports a default that the bundler does not make: its plain module file has all of it.
- * What keeps clear of a phone's notch measures the page while the first screen is drawn and draws it once more: our page ends
- * at the notch by itself.
- * The router sets flags of native screens, which a page has none of: its flags alone ship, not all that moves on a screen.
- */
-const INSTEAD = {
-  '../locales/index.js': { from: '/node_modules/zod/', name: '../locales/en.js' },
-  'react-native-screens': {
-    from: '/expo-router/build/screensFeatureFlags.js',
-    name: 'react-native-screens/lib/module/flags',
-  },
-  'react-native-safe-area-context': {
-    from: '/expo-router/build/ExpoRoot.js',
-    name: require.resolve('./src/theme/noSafeArea.ts'),
-  },
-  tslib: { from: '/node_modules/', name: 'tslib/tslib.es6.js' },
-};
 
 /**
  * A module of a library runs when it is first used, not when the file that holds it comes: the first screen then waits for
@@ -46,11 +27,8 @@ config.transformer.getTransformOptions = async () => ({
   transform: { experimentalImportSupport: true, inlineRequires: { blockList } },
 });
 
-config.resolver.resolveRequest = (context, name, platform) => {
-  const instead = INSTEAD[name];
-  const isOurs = instead !== undefined && context.originModulePath.includes(instead.from);
-  return context.resolveRequest(context, isOurs ? instead.name : name, platform);
-};
+config.resolver.resolveRequest = (context, name, platform) =>
+  context.resolveRequest(context, taken(name, context.originModulePath), platform);
 
 // While it is worked on, what goes to the API is handed on to the server beside the bundler.
 const api = process.env.DUNLINMOSS_API;
