@@ -11,9 +11,11 @@ const { INSTEAD, taken } = jest.requireActual<{
   taken: (asked: string, by: string) => string;
 }>('../instead');
 
+/** A library's file, of the version that our own packages have. */
 const fileOf = (by: string): string => {
   const [library, ...rest] = by.split('/');
-  return path.join(path.dirname(require.resolve(`${library}/package.json`)), ...rest);
+  const paths = [path.join(__dirname, '../../contract')];
+  return path.join(path.dirname(require.resolve(`${library}/package.json`, { paths })), ...rest);
 };
 
 describe('what the bundler takes in the place of what a library asks for', () => {

@@ -150,4 +150,5 @@ export {
 export { parseDataSheet, type SheetProblem } from './rig/dataSheet';
 export { askAbout, caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';
+export { $ZodType, ZodNumber } from './zod';
 export { SPEED_KMH } from './quantities';

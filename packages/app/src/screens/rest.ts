@@ -4,6 +4,7 @@
  * in this order while nothing else is to be done (`runAhead`), so what many screens need stands first, piece by piece.
  */
 export { PaperTheme } from '../theme/PaperTheme';
+export { Animated } from 'react-native';
 export { NoticeBar } from '../components/NoticeBar';
 export { TextField } from '../components/TextField';
 export { NumberField } from '../components/NumberField';
@@ -12,8 +13,10 @@ export { Toggle } from '../components/Toggle';
 export { Choice } from '../components/Choice';
 export { Staff } from '../pictures/Staff';
 export { KeysDialog } from '../components/KeysDialog';
-// What all forms check with, from the quantities up.
+// What all forms check with, from the kinds of values and the quantities up.
 export {
+  $ZodType,
+  ZodNumber,
   SPEED_KMH,
   gauge,
   rigAxle,

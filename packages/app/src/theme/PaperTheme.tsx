@@ -7,7 +7,7 @@ import { FACES } from './type';
 import { useLight } from './useLight';
 import { usePrefersStill } from './usePrefersStill';
 
-/** The page ends at a phone's notch by itself (`noSafeArea.ts`). */
+/** The page ends at a phone's notch by itself (`notOnPages.ts`). */
 const NO_INSETS = { top: 0, right: 0, bottom: 0, left: 0 };
 
 /**
