@@ -242,6 +242,14 @@ async function paper() {
   );
 }
 
+function sayFrames(told) {
+  for (const [what, { frames, longestMs, overShare }] of told) {
+    say(
+      `${what}, at a quarter of the speed: ${frames} frames, longest ${longestMs.toFixed(1)} ms, ${(100 * overShare).toFixed(1)} % over 16.7 ms`,
+    );
+  }
+}
+
 async function inBrowser() {
   const { ensureWeb } = await import('./web.mjs');
   const { startProduct } = await import('./product.mjs');
@@ -249,18 +257,16 @@ async function inBrowser() {
   await ensureWeb();
   const folder = temporary('browser');
   const product = await startProduct({ folder });
-  const { drag, wide, bulb, draws: sure, card, year } = await browserFigures(product.address);
+  const { drags, wide, draws: sure, card, year } = await browserFigures(product.address);
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
-  for (const [what, { frames, longestMs, overShare }] of [
-    ['the staff dragged', drag],
-    ['the same on a wide page', wide],
-    ['the bulb below a tire, its pressure dragged', bulb],
-  ]) {
-    say(
-      `${what}, at a quarter of the speed: ${frames} frames, longest ${longestMs.toFixed(1)} ms, ${(100 * overShare).toFixed(1)} % over 16.7 ms`,
-    );
-  }
+  sayFrames([
+    ['a page on which nothing moves, dragged in turns with these', drags.empty],
+    ['the staff dragged', drags.staff],
+    ['the bulb below a tire, its pressure dragged', drags.bulb],
+    ['a wide page on which nothing moves, dragged in turns with the next', wide.empty],
+    ['the staff dragged on a wide page', wide.staff],
+  ]);
   say(
     `how sure, 2 × 20,000 draws in a worker, tap to answer: ${sure.ms.toFixed(0)} ms; longest task of the page meanwhile ${sure.longestTaskMs === null ? 'under 50 ms' : `${sure.longestTaskMs.toFixed(0)} ms`}`,
   );
@@ -286,15 +292,11 @@ async function drives() {
   const { empty, bulb, played } = await drivesFigures(product.address);
   await product.stop();
   rmSync(folder, { recursive: true, force: true });
-  for (const [what, { frames, longestMs, overShare }] of [
-    ['a page on which nothing moves, the mouse dragged over it', empty],
+  sayFrames([
+    ['a page on which nothing moves, dragged in turns with the next', empty],
     ['the bulb below a tire, its pressure dragged', bulb],
     ['two practice drives played, one below the other', played],
-  ]) {
-    say(
-      `${what}, at a quarter of the speed: ${frames} frames, longest ${longestMs.toFixed(1)} ms, ${(100 * overShare).toFixed(1)} % over 16.7 ms`,
-    );
-  }
+  ]);
 }
 
 async function routes() {
