@@ -345,7 +345,7 @@ async function quick() {
     say(`${place}, the first time, from the tap: ${ms.toFixed(0)} ms, longest task ${longestMs.toFixed(0)} ms`);
   }
   say(
-    `longest task while it opens: cold ${ours.longestMs.toFixed(0)} ms, with the shell ${shell.longestMs.toFixed(0)}`,
+    `longest task while it opens: cold ${ours.longestMs.toFixed(0)} ms, with the shell ${shell.longestMs.toFixed(0)}; of the empty application ${empty.longestMs.toFixed(0)}`,
   );
 }
 

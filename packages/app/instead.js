@@ -20,7 +20,7 @@ const INSTEAD = [
     by: `${ROUTER}/screensFeatureFlags.js`,
     taken: 'react-native-screens/lib/module/flags',
   },
-  // It also measures the notch while the first screen is drawn, and then draws it once more; and it brings tabs, stacks,
+  // The router also measures the notch while the first screen is drawn, and then draws it once more; and it brings tabs, stacks,
   // headers and screens of its own that none of our pages shows: a fifth of the first file.
   ...[
     ['ExpoRoot.js', 'react-native-safe-area-context'],
@@ -36,6 +36,12 @@ const INSTEAD = [
     ['useScreens.js', './views/SuspenseFallback'],
     ['views/Navigator.js', 'react-native-safe-area-context'],
   ].map(([file, asked]) => ({ asked, by: `${ROUTER}/${file}`, taken: NOT_ON_PAGES })),
+  // What moves could be a list: none of ours is.
+  ...['Flat', 'Section'].map((kind) => ({
+    asked: `./components/Animated${kind}List`,
+    by: 'react-native-web/dist/vendor/react-native/Animated/Animated.js',
+    taken: NOT_ON_PAGES,
+  })),
 ];
 
 /** What is taken where a file asks for something by this name. */

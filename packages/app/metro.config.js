@@ -16,10 +16,13 @@ config.cacheVersion = createHash('sha256').update(saidByBarrels()).update(settin
 /**
  * A module of a library runs when it is first used, not when the file that holds it comes: the first screen then waits for
  * its own alone. Our own run at once, so that no tap waits for them. Exceptions: the beginning and the list of all other
- * screens, of which the parts are run one by one; and the module that learns the address of the running script, by which
- * workers are found: that is told only while the script runs.
+ * screens, of which the parts are run one by one; the outbox, which puts rows together only where two devices changed them;
+ * and the module that learns the address of the running script, by which workers are found: that is told only while the
+ * script runs.
  */
-const PART_BY_PART = ['./src/entry.ts', './src/screens/rest.ts'].map((file) => require.resolve(file));
+const PART_BY_PART = ['./src/entry.ts', './src/data/outbox.ts', './src/screens/rest.ts'].map((file) =>
+  require.resolve(file),
+);
 const AT_ONCE = require.resolve('expo/src/winter/ImportMetaRegistry.ts');
 const runsAtOnce = (file) => file === AT_ONCE || (!file.includes('/node_modules/') && !PART_BY_PART.includes(file));
 const blockList = new Proxy({}, { has: (_, file) => runsAtOnce(file) });

@@ -33,6 +33,7 @@ const PARTS: readonly (() => unknown)[] = [
   () => Text,
   () => SaveState,
   () => Shell,
+  () => ctx('./_layout.tsx'),
   ...(globalThis.location.pathname === '/' ? [() => planGround, () => useNext, () => TodayScreen] : []),
   () => {
     // React gives way every 5 ms of itself: on a slow phone much of the drawing is then going away and coming back.

@@ -55,6 +55,23 @@ describe('parts that are drawn in turn', () => {
     expect(shown()).toEqual(['z z', 'a a', 'b b', 'c c']);
   });
 
+  it('come with what stands around them where that is said, and the others behind', () => {
+    render(
+      <LedContext.Provider value={led}>
+        <InTurn step={2} begun={1}>
+          {['a', 'b', 'c', 'd'].map((name) => (
+            <Part key={name} name={name} />
+          ))}
+        </InTurn>
+      </LedContext.Provider>,
+    );
+    expect(shown()).toEqual(['a a']);
+    later();
+    expect(shown()).toEqual(['a a', 'b b', 'c c']);
+    later();
+    expect(drawings).toEqual(['a', 'b', 'c', 'd']);
+  });
+
   it('are drawn at once where nobody was led to', () => {
     render(anywhere(['a', 'b']));
     expect([shown(), jest.getTimerCount()]).toEqual([['a a', 'b b'], 0]);

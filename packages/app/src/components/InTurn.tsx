@@ -71,6 +71,8 @@ export const LedContext = createContext<Led | null>(null);
 interface InTurnProps {
   /** How many to a task. */
   readonly step?: number;
+  /** How many are drawn along with what stands around them: what is looked at first, where it is little. */
+  readonly begun?: number;
   readonly children: ReactNode;
 }
 
@@ -79,9 +81,9 @@ interface InTurnProps {
  * time, a tap is answered by what is looked at first, and nothing holds up the finger for long. Once all are drawn they are
  * like any others. Outside of a screen that somebody was led to they are drawn at once.
  */
-export function InTurn({ step = 1, children }: InTurnProps) {
+export function InTurn({ step = 1, begun = 0, children }: InTurnProps) {
   const parts = Children.toArray(children);
-  const [drawn, within] = useTurns(parts.length, step, useContext(LedContext) ? 0 : Infinity);
+  const [drawn, within] = useTurns(parts.length, step, useContext(LedContext) ? begun : Infinity);
   return <Within value={within}>{parts.slice(0, drawn)}</Within>;
 }
 

@@ -32,13 +32,13 @@ export function LinkCard({ href, chosen = false, children }: LinkCardProps) {
   );
 }
 
-/** So many to a task. */
-const STEP = 4;
+/** So many to a task; the first comes with the list. */
+const STEP = 2;
 
 /** The list that such entries stand in. */
 export const CardList = ({ children }: { readonly children: ReactNode }) => (
   <View role="list" style={styles.list}>
-    <InTurn step={STEP}>{children}</InTurn>
+    <InTurn step={STEP} begun={1}>{children}</InTurn>
   </View>
 );
 

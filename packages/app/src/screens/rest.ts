@@ -4,7 +4,7 @@
  * in this order while nothing else is to be done (`runAhead`), so what many screens need stands first, piece by piece.
  */
 export { PaperTheme } from '../theme/PaperTheme';
-export { Animated } from 'react-native';
+export { moving } from '../theme/moving';
 export { NoticeBar } from '../components/NoticeBar';
 export { TextField } from '../components/TextField';
 export { NumberField } from '../components/NumberField';
@@ -29,6 +29,7 @@ export {
   RESOURCES,
 } from '@dunlinmoss/contract';
 export { ROUTINE_CODES } from '@dunlinmoss/core';
+export { mergeRows } from '@dunlinmoss/domain';
 export { RigsScreen } from './rigs/RigsScreen';
 export { GroundScreen } from './ground/GroundScreen';
 export { AirScreen } from './air/AirScreen';

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 
 /*
- * In the place of parts of the router that none of our pages shows (`instead.js`).
+ * In the place of parts of libraries that none of our pages shows (`instead.js`).
  */
 
 /** What keeps clear of a phone's notch: a page that does not ask for the whole of the glass ends there by itself. */
@@ -18,3 +18,6 @@ export { Nothing as Sitemap };
 export const createNativeStackNavigator = () => ({ Navigator: Nothing });
 /** Tabs of a phone's own system. */
 export const isNativeTabTrigger = (): boolean => false;
+
+/** A list that moves. */
+export default Nothing;
