@@ -38,7 +38,9 @@ const STEP = 2;
 /** The list that such entries stand in. */
 export const CardList = ({ children }: { readonly children: ReactNode }) => (
   <View role="list" style={styles.list}>
-    <InTurn step={STEP} begun={1}>{children}</InTurn>
+    <InTurn step={STEP} begun={1}>
+      {children}
+    </InTurn>
   </View>
 );
 
