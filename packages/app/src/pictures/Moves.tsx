@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 
 import type { Live } from '../settings/live';
-import { partsIn, write, type Moving, type PartNode } from './moving';
+import { writerOf, type Moving, type Writer } from './moving';
 
 interface MovesProps<T> {
   readonly by: Live<T>;
@@ -14,11 +14,11 @@ interface MovesProps<T> {
 export function Moves<T>({ by, at, children }: MovesProps<T>) {
   const box = useRef<HTMLDivElement>(null);
   const latest = useRef(at);
-  const parts = useRef<readonly PartNode[]>(undefined);
+  const writer = useRef<Writer>(undefined);
   useEffect(() => {
     latest.current = at;
     // React may have drawn others.
-    parts.current = undefined;
+    writer.current = undefined;
   });
   useEffect(() => {
     const root = box.current!;
@@ -27,7 +27,9 @@ export function Moves<T>({ by, at, children }: MovesProps<T>) {
     observer.observe(root);
     const stop = by.follow((value, rests) => {
       const moving = seen || rests ? latest.current(value) : null;
-      if (moving) write((parts.current ??= partsIn(root)), moving);
+      if (moving) (writer.current ??= writerOf(root))(moving);
+      // What React draws by itself in between is not known here.
+      if (rests) writer.current = undefined;
     });
     return () => {
       observer.disconnect();

@@ -4,7 +4,7 @@ import { axleOnField, axlesInTrack, depthsOf, FIELD_DEPTHS, leastFor } from '@du
 import { memo, useEffect, useRef } from 'react';
 
 import { Bulb, BULB, bulbMoving } from '../../pictures/Bulb';
-import { partsIn, write } from '../../pictures/moving';
+import { writerOf, type Writer } from '../../pictures/moving';
 import type { Live } from '../../settings/live';
 import { usePalette } from '../../theme/useLight';
 import { DEPTH_WORDS } from '../../words/depth';
@@ -27,12 +27,15 @@ interface FollowingProps {
 export function FollowingBulb({ work, by }: FollowingProps) {
   const box = useRef<HTMLDivElement>(null);
   const latest = useRef(work);
+  const writer = useRef<Writer>(undefined);
   useEffect(() => {
     latest.current = work;
+    // React may have drawn others.
+    writer.current = undefined;
   });
   useEffect(() => {
     const thread = startBulb(({ bands, atM, chances }, { axle }) =>
-      write(partsIn(box.current!), bulbMoving({ axle, bands, atM, chances })),
+      (writer.current ??= writerOf(box.current!))(bulbMoving({ axle, bands, atM, chances })),
     );
     const stop = by.follow((dragged) => {
       const tried = { ...latest.current, dragged };

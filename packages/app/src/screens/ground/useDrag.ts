@@ -7,8 +7,9 @@ interface Drag {
   readonly settle: (share: number) => void;
 }
 
-/** Moves that nobody above the box needs to hear of. */
+/** Moves that nobody else needs to hear of while the box is dragged. */
 const MOVES = ['pointermove', 'mousemove', 'touchmove'];
+const SEIZED = { capture: true, passive: true };
 
 /**
  * Follows a finger or a mouse over a box. Not by React's events: going through all that listen to those takes longer than
@@ -33,31 +34,35 @@ export function useDrag(box: RefObject<HTMLElement | null>, drag: Drag): void {
         latest.current.move(share);
       });
     };
+    // Before all who listen above the box: to ask each of them takes as long as what is drawn.
+    const seize = (event: Event): void => {
+      event.stopPropagation();
+      if (event.type === 'pointermove') follow(event as PointerEvent);
+    };
+    const letGo = (): void => {
+      for (const type of MOVES) globalThis.removeEventListener(type, seize, SEIZED);
+    };
     const begin = (event: PointerEvent): void => {
       element.setPointerCapture(event.pointerId);
       bounds = element.getBoundingClientRect();
+      for (const type of MOVES) globalThis.addEventListener(type, seize, SEIZED);
       follow(event);
     };
     const end = (): void => {
       if (!bounds) return;
       bounds = undefined;
+      letGo();
       cancelAnimationFrame(frame);
       frame = 0;
       latest.current.settle(share);
     };
-    const keep = (event: Event): void => {
-      if (bounds) event.stopPropagation();
-    };
     element.addEventListener('pointerdown', begin);
-    element.addEventListener('pointermove', follow);
     element.addEventListener('lostpointercapture', end);
-    for (const type of MOVES) element.addEventListener(type, keep, { passive: true });
     return () => {
       cancelAnimationFrame(frame);
+      letGo();
       element.removeEventListener('pointerdown', begin);
-      element.removeEventListener('pointermove', follow);
       element.removeEventListener('lostpointercapture', end);
-      for (const type of MOVES) element.removeEventListener(type, keep);
     };
   }, [box]);
 }
