@@ -266,6 +266,8 @@ test(
     await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.8, { steps: 5 });
     await page.mouse.up();
     await expect(page.getByRole('alert')).toContainText('Past bead');
+    // What is said beside it is of the plan, and says so.
+    await expect(page.getByText('At the plan’s 16\u00a0psi; lower, go by Fastest here.')).toBeVisible();
     const table = page.getByRole('table', { name: 'What the tire does' });
     await expect(table.getByRole('columnheader', { name: 'Beside' })).toBeVisible();
     await expect(table.getByRole('row', { name: /Pressure, cold/ })).toContainText('16 psi');

@@ -13,7 +13,7 @@ import { Text } from '../../components/Text';
 import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
-import { mass } from '../../words/format';
+import { mass, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
@@ -81,6 +81,8 @@ function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
   const shown: Shown = { context, axle, units, trying, held, roadName: COMPARED_WITH[question.family.kind] };
   const staff = <StaffPanel {...shown} marks={marks} beside={!wide} />;
   const back = <Action label="Back to the ground" onPress={onBack} />;
+  const knowsSpeed = trying.live.get().speedKmh !== null;
+  const ofPlan = `At the plan’s ${pressure(marks.startKpa, units)}${knowsSpeed ? '; lower, go by Fastest here.' : ':'}`;
   return (
     <Page
       title="What if"
@@ -88,7 +90,7 @@ function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
         <>
           <Standing {...shown} />
           {!wide && staff}
-          <Cautions plan={plan} severity="danger" />
+          <Cautions plan={plan} severity="danger" about={ofPlan} />
           <Following {...shown} />
           {!wide && back}
         </>
