@@ -4,7 +4,7 @@
  * in this order while nothing else is to be done (`runAhead`), so what many screens need stands first, piece by piece.
  */
 export { PaperTheme } from '../theme/PaperTheme';
-export { moving } from '../theme/moving';
+export { animated } from '../theme/animated';
 export { NoticeBar } from '../components/NoticeBar';
 export { TextField } from '../components/TextField';
 export { NumberField } from '../components/NumberField';

@@ -41,7 +41,8 @@ interface SetPressuresProps {
 export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPressuresProps) {
   const router = useRouter();
   const [blank] = useState(newOuting);
-  const draft = `set:${rig.id}:${plan.ground}`;
+  // What was read on another outing is no reading of this one.
+  const draft = `gauge:${rig.id}:${plan.ground}:${outing?.id ?? 'new'}`;
   const planned = plan.axles.map((axle) => ({
     position: axle.position,
     pressureKpa: axleOnGauge(axle, units).startKpa,
