@@ -96,7 +96,20 @@ const LAYERS = {
     ],
   ],
   app: [
-    ...['settings', 'data', 'words', 'theme', 'workers', 'components', 'forms', 'pictures', 'hooks', 'screens', 'app'],
+    ...[
+      'timing',
+      'settings',
+      'data',
+      'words',
+      'theme',
+      'workers',
+      'components',
+      'forms',
+      'pictures',
+      'hooks',
+      'screens',
+      'app',
+    ],
     'testing',
   ],
 };

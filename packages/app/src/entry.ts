@@ -12,7 +12,7 @@ import { createElement } from 'react';
 import { createRoot } from 'react-dom/client';
 import { unstable_forceFrameRate } from 'scheduler';
 
-import { inTask } from './data/inTask';
+import { inTask } from './timing/inTask';
 import { SaveState } from './components/SaveState';
 import { Shell } from './components/Shell';
 import { Text } from './components/Text';

@@ -10,7 +10,7 @@ import { useBehind } from '../data/begin';
 import { swrSettings } from '../data/rows';
 import { startShell } from '../data/shell';
 import { useSync } from '../data/sync';
-import { whenIdle } from '../data/whenIdle';
+import { whenIdle } from '../timing/whenIdle';
 import { Shell } from '../components/Shell';
 import { Loading } from '../components/States';
 import { fetchRest, later, restRan } from '../screens/later';

@@ -12,7 +12,7 @@ import {
   type ReactNode,
 } from 'react';
 
-import { inTask } from '../data/inTask';
+import { inTask } from '../timing/inTask';
 
 /** Parts that are drawn in turn, as those within know them. */
 interface Turns {

@@ -7,7 +7,7 @@ import { outboxReady, startOutbox } from './outbox';
 import { firstScreenComes, firstScreenStands } from './firstScreen';
 import { kindStore, loadKind, startReplica, syncStore } from './replica';
 import { syncFirst } from './sync';
-import { whenIdle } from './whenIdle';
+import { whenIdle } from '../timing/whenIdle';
 
 /** Asks for all rows, from the store of this device and from the server, before anything is drawn. */
 export function beginData(): void {

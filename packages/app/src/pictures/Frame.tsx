@@ -8,21 +8,36 @@ interface FrameProps {
   /** What the picture says, for those who don't see it. */
   readonly label: string;
   readonly children: ReactNode;
+  /** What stands still on top of what moves: a drawing of its own, so that it is not painted again. */
+  readonly still?: ReactNode;
 }
 
 /**
  * A drawing of fixed proportions, as wide as there is room, hardly blown up. What moves in it moves nothing outside: the
  * browser need not look further.
  */
-export function Frame({ width, height, label, children }: FrameProps) {
+export function Frame({ width, height, label, children, still }: FrameProps) {
   return (
     <View role="img" aria-label={label} style={[styles.frame, { maxWidth: width * 1.15, aspectRatio: width / height }]}>
-      <div style={APART}>
-        <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`}>
-          {children}
-        </Svg>
-      </div>
+      <Drawing width={width} height={height}>
+        {children}
+      </Drawing>
+      {still !== undefined && (
+        <Drawing width={width} height={height}>
+          {still}
+        </Drawing>
+      )}
     </View>
+  );
+}
+
+function Drawing({ width, height, children }: Pick<FrameProps, 'width' | 'height' | 'children'>) {
+  return (
+    <div style={APART}>
+      <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`}>
+        {children}
+      </Svg>
+    </div>
   );
 }
 

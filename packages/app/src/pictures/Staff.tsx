@@ -1,7 +1,7 @@
 import { fromCanonical } from '@dunlinmoss/core';
 import { scaleLinear } from 'd3-scale';
 import { memo, useId } from 'react';
-import { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
+import { Defs, G, Line, Pattern, Polygon, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 
 import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
@@ -78,7 +78,12 @@ export function Staff({ axles, board, units, palette, roadName = 'road', still =
     .join('; ');
 
   return (
-    <Frame width={axles.length === 1 ? WIDTH_OF_ONE : WIDTH} height={HEIGHT} label={`Staff. ${label}`}>
+    <Frame
+      width={axles.length === 1 ? WIDTH_OF_ONE : WIDTH}
+      height={HEIGHT}
+      label={`Staff. ${label}`}
+      still={<Board top={top} unit={units.pressure} palette={palette} />}
+    >
       <Hatch id={hatch} palette={palette} />
       {axles.map((axle, index) => (
         <Lane
@@ -93,7 +98,6 @@ export function Staff({ axles, board, units, palette, roadName = 'road', still =
           roadName={roadName}
         />
       ))}
-      <Board top={top} unit={units.pressure} palette={palette} />
     </Frame>
   );
 }
@@ -203,7 +207,10 @@ interface LaneProps extends LanePlaces {
   readonly palette: Palette;
 }
 
-const heightOf = (top: number) => scaleLinear().domain([0, top]).range([BOTTOM, TOP]);
+const heightOf =
+  (top: number) =>
+  (kpa: number): number =>
+    BOTTOM - (kpa / top) * (BOTTOM - TOP);
 
 const laneAt = (side: 'left' | 'right') => {
   const left = side === 'left';
@@ -226,12 +233,21 @@ function placesOf({ axle, level, side, top, units, roadName }: LanePlaces) {
     TOP - 8,
     BOTTOM - 4,
   );
+  const surface = surfaceAt(x, y(level));
   return {
-    water: { d: waterPath(x, y(level), BOTTOM) },
-    surface: { d: surfacePath(x, y(level)) },
+    water: {
+      points: pointsOf([...surface, [x + LANE, BOTTOM], [x, BOTTOM]]),
+    },
+    surface: { points: pointsOf(surface) },
     marks: marks.map(({ name, kpa, called }, index) => ({
       name,
-      line: { d: `M${outer},${y(kpa)} L${outer + away * 13},${y(kpa)} L${outer + away * 19},${places[index]!}` },
+      line: {
+        points: pointsOf([
+          [outer, y(kpa)],
+          [outer + away * 13, y(kpa)],
+          [outer + away * 19, places[index]!],
+        ]),
+      },
       text: { y: places[index]! + (name === 'level' ? 6 : 5), words: `${called} ${pressureNumber(kpa, units)}` },
     })),
   };
@@ -256,8 +272,8 @@ function Lane({ hatch, palette, ...lane }: LaneProps) {
   return (
     <G>
       <LaneGround x={x} palette={palette} />
-      <Path data-part="water" {...water} fill={palette.water} />
-      <Path data-part="surface" {...surface} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
+      <Polygon data-part="water" {...water} fill={palette.water} />
+      <Polyline data-part="surface" {...surface} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
       <LaneMarks
         side={side}
         floorY={y(axle.floorKpa)}
@@ -271,7 +287,7 @@ function Lane({ hatch, palette, ...lane }: LaneProps) {
         <Mark
           key={name}
           name={name}
-          line={line.d}
+          line={line.points}
           x={outer + away * 22}
           y={text.y}
           text={text.words}
@@ -314,7 +330,7 @@ const LaneMarks = memo(function LaneMarks({ side, floorY, roadY, lowY, highY, ha
 
 interface MarkProps {
   readonly name: string;
-  /** From the lane to its words, as a path. */
+  /** From the lane to its words, as points. */
   readonly line: string;
   readonly x: number;
   readonly y: number;
@@ -327,9 +343,9 @@ const Mark = memo(function Mark({ name, line, x, y, text, anchor, palette }: Mar
   const strong = name === 'level';
   return (
     <>
-      <Path
+      <Polyline
         data-part={`${name}Line`}
-        d={line}
+        points={line}
         stroke={strong ? palette.waterDeep : palette.muted}
         strokeWidth={strong ? 2 : 1}
         fill="none"
@@ -359,8 +375,17 @@ const Hatch = memo(function Hatch({ id, palette }: { readonly id: string; readon
   );
 });
 
-const WAVE = 3;
-const surfacePath = (x: number, level: number): string =>
-  `M${x},${level} q${LANE / 8},${-WAVE} ${LANE / 4},0 t${LANE / 4},0 t${LANE / 4},0 t${LANE / 4},0`;
-const waterPath = (x: number, level: number, bottom: number): string =>
-  `${surfacePath(x, level)} L${x + LANE},${bottom} L${x},${bottom} Z`;
+/*
+ * What moves is drawn as points, not as a path: a path belongs to the style of a page, and to have styles worked out anew
+ * takes a slow phone as long as to draw.
+ */
+type Points = readonly (readonly [number, number])[];
+const pointsOf = (points: Points): string => points.map(([x, y]) => `${x},${y.toFixed(2)}`).join(' ');
+
+const WAVE = 1.5;
+/** Two waves across the lane, from its left, above and below the level. */
+const WAVES: Points = Array.from({ length: 17 }, (_, index) => [
+  (index * LANE) / 16,
+  -WAVE * Math.sin((index * Math.PI) / 4),
+]);
+const surfaceAt = (x: number, level: number): Points => WAVES.map(([across, up]) => [x + across, level + up]);

@@ -11,8 +11,8 @@ import {
 } from 'react';
 
 import { LedContext, type Led } from '../components/InTurn';
-import { inTask } from '../data/inTask';
-import { untilIdle } from '../data/whenIdle';
+import { inTask } from '../timing/inTask';
+import { untilIdle } from '../timing/whenIdle';
 
 type Rest = typeof import('./rest');
 // What a component takes is its own affair.

@@ -35,7 +35,7 @@ export function FollowingBulb({ work, by }: FollowingProps) {
   });
   useEffect(() => {
     const thread = startBulb(({ bands, atM, chances }, { axle }) =>
-      (writer.current ??= writerOf(box.current!))(bulbMoving({ axle, bands, atM, chances })),
+      (writer.current ??= writerOf(box.current!)).all(bulbMoving({ axle, bands, atM, chances })),
     );
     const stop = by.follow((dragged) => {
       const tried = { ...latest.current, dragged };

@@ -1,14 +1,14 @@
-import type { WhatIf } from '@dunlinmoss/core';
 import { gaugeStepKpa } from '@dunlinmoss/domain';
 import { useRef } from 'react';
 
 import { Moves } from '../../pictures/Moves';
 import { kpaAt, Staff, staffMoving, topOf, type StaffAxle } from '../../pictures/Staff';
+import { useRested } from '../../settings/live';
 import type { Units } from '../../settings/preferences';
 import { usePalette } from '../../theme/useLight';
 import { pressure } from '../../words/format';
 import { useDrag } from './useDrag';
-import type { Trying } from './whatIfValues';
+import type { Tried, Trying } from './whatIfValues';
 
 interface DragStaffProps {
   /** The axle with the plan's own level. */
@@ -31,13 +31,13 @@ const KEYS: Readonly<Record<string, number>> = {
 export function DragStaff({ axle, trying, units, roadName }: DragStaffProps) {
   const palette = usePalette();
   const { live } = trying;
-  const rest = live.rest.use();
+  const rest = useRested(live);
   const box = useRef<HTMLDivElement>(null);
   // Dragged past the top of the board, the board stays as it is.
   const board = { ...axle, startKpa: axle.lowKpa };
   const topKpa = topOf([board]);
-  const at = ({ pressureKpa }: WhatIf): StaffAxle => ({ ...axle, startKpa: pressureKpa });
-  const slider = ({ pressureKpa }: WhatIf) => ({
+  const at = ({ pressureKpa }: Tried): StaffAxle => ({ ...axle, startKpa: pressureKpa });
+  const slider = ({ pressureKpa }: Tried) => ({
     'aria-valuenow': Math.round(pressureKpa),
     'aria-valuetext': pressure(pressureKpa, units),
   });
@@ -46,7 +46,7 @@ export function DragStaff({ axle, trying, units, roadName }: DragStaffProps) {
     settle: (share) => trying.settle(kpaAt(share, topKpa)),
   });
   return (
-    <Moves by={live} at={(what) => ({ slider: slider(what), ...staffMoving(at(what), board, units, roadName) })}>
+    <Moves inTurn by={live} at={(tried) => ({ slider: slider(tried) })}>
       <div
         ref={box}
         data-part="slider"
@@ -66,7 +66,9 @@ export function DragStaff({ axle, trying, units, roadName }: DragStaffProps) {
         }}
         style={{ touchAction: 'none', userSelect: 'none', cursor: 'ns-resize' }}
       >
-        <Staff axles={[at(rest)]} board={board} units={units} palette={palette} roadName={roadName} still />
+        <Moves by={live} at={(tried) => staffMoving(at(tried), board, units, roadName)}>
+          <Staff axles={[at(rest)]} board={board} units={units} palette={palette} roadName={roadName} still />
+        </Moves>
       </div>
     </Moves>
   );

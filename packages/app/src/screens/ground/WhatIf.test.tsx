@@ -19,6 +19,19 @@ class Observer {
 }
 Object.assign(globalThis, { IntersectionObserver: Observer });
 
+/** What waits for a frame; all that follow one another are drawn at once. */
+const waiting: FrameRequestCallback[] = [];
+Object.assign(globalThis, {
+  requestAnimationFrame: (run: FrameRequestCallback) => waiting.push(run),
+  cancelAnimationFrame: (id: number) => void delete waiting[id - 1],
+});
+function drawFrames(): void {
+  for (let drawn = 0; waiting.length > 0; drawn += 1) {
+    if (drawn > 500) throw new Error('what follows the finger never comes to rest');
+    waiting.splice(0).forEach((run) => run?.(performance.now()));
+  }
+}
+
 /** Every kind of rig, each on a ground of its own, and how it is shown. */
 const CASES = Object.entries(SAMPLE_RIGS).flatMap(([kind, rig], index) => {
   const input = planInput(rig, [], {
@@ -82,6 +95,7 @@ describe('what follows the finger', () => {
           const dragged = shown(given, held);
           render(dragged.all);
           act(() => dragged.shown.trying.move(kpa));
+          act(drawFrames);
           const written = page();
           cleanup();
           const fresh = shown(given, held);
@@ -104,6 +118,22 @@ describe('what follows the finger', () => {
     expect(page()).toBe(before);
     act(() => given.trying.settle(psi(11)));
     expect(screen.getByRole('row', { name: /Pressure, cold/ }).textContent).toContain('11\u00a0psi');
+  });
+
+  it('stays under the finger when React draws meanwhile', () => {
+    const { shown: given, all } = shown(CASES[0]!, null);
+    render(all);
+    act(() => given.trying.move(psi(11)));
+    act(drawFrames);
+    const figures = () =>
+      [...document.querySelectorAll('[data-part="Settles by"]')].map(({ textContent }) => textContent!);
+    const [dragged] = figures();
+    // Kept beside it meanwhile: the figures are drawn anew, by what knows only where it rested.
+    act(() => given.held.set(given.trying.live.rest.get().what()));
+    expect(screen.getByRole('columnheader', { name: 'Beside' })).toBeTruthy();
+    expect(figures()).toEqual([expect.stringContaining(`${dragged!} (`), dragged]);
+    // What nobody moves any more waits for no frame.
+    expect(waiting).toEqual([]);
   });
 
   it('says that a tire is flat as soon as it is, and draws it again as soon as it stands', () => {

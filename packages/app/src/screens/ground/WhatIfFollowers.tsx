@@ -7,20 +7,22 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { Cut, cutMoving, type CutWheel } from '../../pictures/Cut';
 import { Familiar, familiarMoving, mostOf } from '../../pictures/Familiar';
+import type { Moving } from '../../pictures/moving';
 import { Moves } from '../../pictures/Moves';
 import { Print, printMoving } from '../../pictures/Print';
+import { useRested } from '../../settings/live';
 import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS } from '../../words/axles';
 import { Closeness, nearMoving, Readings, readingsMoving } from './WhatIfReadings';
-import type { Shown } from './whatIfValues';
+import type { Shown, Tried } from './whatIfValues';
 
 /** All that follows the staff: figures, limits and pictures. */
 export function Following({ context, axle, units, trying, held: heldStore, roadName }: Shown) {
   const palette = usePalette();
   const wide = useWide();
   const { live } = trying;
-  const now = useDeferredValue(live.rest.use());
+  const now = useRested(live).what();
   const held = useDeferredValue(heldStore.use());
   const scaleKpa = mostOf(now.patch?.groundPressureKpa ?? 0);
   const printOf = ({ pressureKpa, patch }: WhatIf) => ({
@@ -38,14 +40,18 @@ export function Following({ context, axle, units, trying, held: heldStore, roadN
   });
   return (
     <>
-      <Moves by={live} at={(what) => readingsMoving(what, units)}>
+      <Moves inTurn by={live} at={followed((what) => readingsMoving(what, units))}>
         <Readings axle={axle} now={now} held={held} units={units} />
       </Moves>
-      <Moves by={live} at={(what) => nearMoving(what, units, palette)}>
+      <Moves inTurn by={live} at={followed((what) => nearMoving(what, units, palette))}>
         <Closeness now={now} units={units} />
       </Moves>
       {now.patch && (
-        <Moves by={live} at={({ patch }) => patch && familiarMoving(patch.groundPressureKpa, scaleKpa, units)}>
+        <Moves
+          inTurn
+          by={live}
+          at={followed(({ patch }) => patch && familiarMoving(patch.groundPressureKpa, scaleKpa, units))}
+        >
           <Panel title="On the ground, beside others">
             <Familiar
               groundKpa={now.patch.groundPressureKpa}
@@ -58,7 +64,7 @@ export function Following({ context, axle, units, trying, held: heldStore, roadN
       )}
       <View style={wide ? styles.side : styles.stack}>
         <View style={wide && styles.half}>
-          <Moves by={live} at={(what) => what.patch && cutMoving(wheelOf(context, what)!, units)}>
+          <Moves inTurn by={live} at={followed((what) => what.patch && cutMoving(wheelOf(context, what)!, units))}>
             <Panel title="The wheel from the side">
               {now.patch ? (
                 <Cut
@@ -74,7 +80,7 @@ export function Following({ context, axle, units, trying, held: heldStore, roadN
           </Moves>
         </View>
         <View style={wide && styles.half}>
-          <Moves by={live} at={(what) => what.patch && printMoving(printOf(what))}>
+          <Moves inTurn by={live} at={followed((what) => what.patch && printMoving(printOf(what)))}>
             <Panel title="Footprint">{now.patch && <Print {...printOf(now)} palette={palette} />}</Panel>
           </Moves>
         </View>
@@ -82,6 +88,11 @@ export function Following({ context, axle, units, trying, held: heldStore, roadN
     </>
   );
 }
+
+const followed =
+  (at: (what: WhatIf) => Moving | null) =>
+  ({ what }: Tried): Moving | null =>
+    at(what());
 
 const wheelOf = ({ build }: AxleContext, { patch }: WhatIf): CutWheel | null =>
   patch && {

@@ -81,7 +81,7 @@ function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
   const shown: Shown = { context, axle, units, trying, held, roadName: COMPARED_WITH[question.family.kind] };
   const staff = <StaffPanel {...shown} marks={marks} beside={!wide} />;
   const back = <Action label="Back to the ground" onPress={onBack} />;
-  const knowsSpeed = trying.live.get().speedKmh !== null;
+  const knowsSpeed = trying.live.get().what().speedKmh !== null;
   const ofPlan = `At the plan’s ${pressure(marks.startKpa, units)}${knowsSpeed ? '; lower, go by Fastest here.' : ':'}`;
   return (
     <Page

@@ -6,6 +6,7 @@ import { FixedBox } from '../../components/FixedBox';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { Moves } from '../../pictures/Moves';
+import { useRested } from '../../settings/live';
 import type { Palette } from '../../theme/palette';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
@@ -42,10 +43,10 @@ function verdictOf({ pressureKpa, limits }: WhatIf, units: Shown['units'], palet
 
 export function Standing({ axle, units, trying }: Shown) {
   const palette = usePalette();
-  const now = trying.live.rest.use();
+  const now = useRested(trying.live).what();
   const { number, verdict } = verdictOf(now, units, palette);
   return (
-    <Moves by={trying.live} at={(what) => verdictOf(what, units, palette)}>
+    <Moves inTurn by={trying.live} at={({ what }) => verdictOf(what(), units, palette)}>
       <Panel>
         <FixedBox height={NUMERAL_HEIGHT}>
           <View style={styles.numeral}>
@@ -86,7 +87,7 @@ export function StaffPanel({ marks, beside, ...shown }: Shown & { readonly marks
         {beside && <Figures {...shown} />}
       </View>
       <View style={styles.buttons}>
-        <Action label="Keep this beside it" onPress={() => held.set(trying.live.get())} />
+        <Action label="Keep this beside it" onPress={() => held.set(trying.live.get().what())} />
         <Action label="Back to the plan" onPress={() => trying.settle(marks.startKpa)} />
       </View>
     </Panel>
@@ -107,15 +108,16 @@ const withoutUnit = (text: string): string => text.split('\u00a0')[0]!;
 
 /** The figures that matter most, one below the other, the held one behind. */
 function Figures({ units, trying, held: heldStore }: Shown) {
-  const now = trying.live.rest.use();
+  const now = useRested(trying.live).what();
   const held = heldStore.use();
   const shown = readingsIn(units).filter(({ name }) => BESIDE.has(name));
   const textOf = (reading: Reading, what: WhatIf): string =>
     `${readText(reading, what)}${held ? ` (${withoutUnit(readText(reading, held))})` : ''}`;
   return (
     <Moves
+      inTurn
       by={trying.live}
-      at={(what) => Object.fromEntries(shown.map((reading) => [reading.name, { words: textOf(reading, what) }]))}
+      at={({ what }) => Object.fromEntries(shown.map((reading) => [reading.name, { words: textOf(reading, what()) }]))}
     >
       <View style={styles.figures}>
         {shown.map((reading) => (

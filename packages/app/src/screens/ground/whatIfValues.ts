@@ -1,4 +1,4 @@
-import { whatIf, type AxleContext, type AxlePlan, type WhatIf } from '@dunlinmoss/core';
+import { contactPatch, whatIf, type AxleContext, type AxlePlan, type WhatIf } from '@dunlinmoss/core';
 import type { axleOnGauge } from '@dunlinmoss/domain';
 
 import { createLive, type Live } from '../../settings/live';
@@ -6,9 +6,17 @@ import type { Units } from '../../settings/preferences';
 import type { Store } from '../../settings/store';
 import { area, length, mass, percent, pressure, speed } from '../../words/format';
 
-/** What the axle would do at the pressure under the finger. */
+/** A pressure under the finger. */
+export interface Tried {
+  readonly pressureKpa: number;
+  /** Squeezed flat: no tire left to stand on. */
+  readonly isFlat: boolean;
+  /** What the axle would do at it: worked out when somebody first asks, which is not in every frame. */
+  readonly what: () => WhatIf;
+}
+
 export interface Trying {
-  readonly live: Live<WhatIf>;
+  readonly live: Live<Tried>;
   /** While the finger is on it, kPa. */
   readonly move: (pressureKpa: number) => void;
   /** When it is off, kPa. */
@@ -16,15 +24,21 @@ export interface Trying {
 }
 
 export function tryingOf(context: AxleContext, axle: AxlePlan, startKpa: number): Trying {
-  const at = (kpa: number): WhatIf => whatIf(context, axle, kpa);
+  const at = (pressureKpa: number): Tried => {
+    let known: WhatIf | undefined;
+    return {
+      pressureKpa,
+      isFlat: !contactPatch(context.build, context.wheelLoadKg, pressureKpa),
+      what: () => (known ??= whatIf(context, axle, pressureKpa)),
+    };
+  };
   const live = createLive(at(startKpa));
   return {
     live,
     move(kpa) {
       const next = at(kpa);
       // Squeezed flat there are no pictures to write into.
-      const drawnAlike = (next.patch === null) === (live.rest.get().patch === null);
-      if (drawnAlike) live.move(next);
+      if (next.isFlat === live.rest.get().isFlat) live.move(next);
       else live.settle(next);
     },
     settle: (kpa) => live.settle(at(kpa)),
