@@ -1,9 +1,15 @@
 import { createElement, useEffect, useRef } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 
 import type { Live } from '../settings/live';
 import { usePalette } from '../theme/useLight';
+import { FixedBox } from './FixedBox';
 import { Text } from './Text';
+
+/** Of its words, px. */
+const LINE_HEIGHT = 18;
+/** For a thumb, px. */
+const KNOB_HEIGHT = 48;
 
 interface LiveSliderProps<T> {
   readonly label: string;
@@ -42,6 +48,8 @@ export function LiveSlider<T>({ label, by, at, shown, to, min, max, step }: Live
     range.addEventListener('change', settle);
     const stop = by.follow((value) => {
       const said = latest.current.shown(value);
+      // Most of what is dragged beside it says the same again.
+      if (said === range.getAttribute('aria-valuetext')) return;
       // Into the text that React has put there, so that it finds it again.
       words.current!.firstElementChild!.firstChild!.textContent = `${latest.current.label}: ${said}`;
       range.setAttribute('aria-valuetext', said);
@@ -53,23 +61,32 @@ export function LiveSlider<T>({ label, by, at, shown, to, min, max, step }: Live
     };
   }, [by]);
   return (
-    <View>
-      <div ref={words}>
-        <Text as="label" tone="muted">
-          {`${label}: ${shown(rest)}`}
-        </Text>
-      </div>
-      {createElement('input', {
-        ref: input,
-        type: 'range',
-        'aria-label': label,
-        'aria-valuetext': shown(rest),
-        min,
-        max,
-        step,
-        defaultValue: at(rest),
-        style: { width: '100%', height: 48, margin: 0, accentColor: palette.moss, cursor: 'pointer' },
-      })}
+    <View style={styles.slider}>
+      <FixedBox height={LINE_HEIGHT}>
+        <div ref={words}>
+          <Text as="label" tone="muted">
+            {`${label}: ${shown(rest)}`}
+          </Text>
+        </div>
+      </FixedBox>
+      <FixedBox open height={KNOB_HEIGHT}>
+        {createElement('input', {
+          ref: input,
+          type: 'range',
+          'aria-label': label,
+          'aria-valuetext': shown(rest),
+          min,
+          max,
+          step,
+          defaultValue: at(rest),
+          style: { width: '100%', height: KNOB_HEIGHT, margin: 0, accentColor: palette.moss, cursor: 'pointer' },
+        })}
+      </FixedBox>
     </View>
   );
 }
+
+const styles = StyleSheet.create({
+  // Room for the ring around what has the focus.
+  slider: { gap: 4 },
+});

@@ -31,6 +31,8 @@ export interface RouteToolCodes {
 export interface PlannedRoute {
   readonly answer: RouteAnswer | undefined;
   readonly trouble: RouteTrouble | 'failed' | undefined;
+  /** What was asked, where all for it is known. */
+  readonly input: RouteInput | undefined;
   /** What is in the tires now, and how that is known. */
   readonly before: Setting | undefined;
   readonly startKnown: StartKnown;
@@ -106,6 +108,7 @@ export function useRoutePlan(
   const rest = {
     answer: undefined,
     trouble: undefined,
+    input: input.ok ? input.value : undefined,
     before: input.ok ? input.value.start : undefined,
     startKnown: startKnown({ rig, known }),
     tools,

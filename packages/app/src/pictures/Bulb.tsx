@@ -31,6 +31,8 @@ const HEIGHT = 300;
 const TOP = 70;
 const DEPTH_M = 0.8;
 const PX = (HEIGHT - TOP - 8) / DEPTH_M;
+/** Where roots stop is drawn between the words of the depths: where two lie close, none is struck through. */
+const ROOTS = { from: 118, to: WIDTH - 54 };
 /** How densely each band is filled. */
 const FILLS = [0.14, 0.3, 0.5, 0.72];
 /** Hatched from this band on: seen without colors too. */
@@ -67,7 +69,12 @@ export function bulbMoving({ axle, bands, atM, chances }: BulbMoves): Moving {
 export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }: BulbProps) {
   const at = bulbMoving({ axle, bands, atM, chances: lines.map(({ chance }) => chance) });
   return (
-    <Frame width={WIDTH} height={HEIGHT} label={label}>
+    <Frame
+      width={WIDTH}
+      height={HEIGHT}
+      label={label}
+      still={<Depths lines={lines} rootsM={rootsM} units={units} palette={palette} />}
+    >
       <Defs>
         <Pattern id="gives-way" width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <Line x1={0} y1={0} x2={0} y2={6} stroke={palette.ink} strokeWidth={1} strokeOpacity={0.45} />
@@ -109,6 +116,30 @@ export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }:
       ))}
       <Line x1={0} y1={TOP} x2={WIDTH} y2={TOP} stroke={palette.ink} strokeWidth={1.5} />
       {lines.map(({ name, depthM, chance }, index) => (
+        <SvgText
+          key={name}
+          data-part={`chance${index}`}
+          x={WIDTH - 4}
+          y={TOP + depthM * PX + 16}
+          textAnchor="end"
+          fontFamily={FACES.number}
+          fontSize={15}
+          fill={palette.ink}
+        >
+          {percent(chance)}
+        </SvgText>
+      ))}
+    </Frame>
+  );
+}
+
+type DepthsProps = Pick<BulbProps, 'lines' | 'rootsM' | 'units' | 'palette'>;
+
+/** The depths with a name, and where roots stop: they stand still whatever is dragged. */
+function Depths({ lines, rootsM, units, palette }: DepthsProps) {
+  return (
+    <>
+      {lines.map(({ name, depthM }) => (
         <G key={name}>
           <Line
             x1={0}
@@ -132,25 +163,14 @@ export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }:
           >
             {length(1000 * depthM, units)}
           </SvgText>
-          <SvgText
-            data-part={`chance${index}`}
-            x={WIDTH - 4}
-            y={TOP + depthM * PX + 16}
-            textAnchor="end"
-            fontFamily={FACES.number}
-            fontSize={15}
-            fill={palette.ink}
-          >
-            {percent(chance)}
-          </SvgText>
         </G>
       ))}
       {rootsM !== null && rootsM < DEPTH_M && (
         <G>
           <Line
-            x1={0}
+            x1={ROOTS.from}
             y1={TOP + rootsM * PX}
-            x2={WIDTH}
+            x2={ROOTS.to}
             y2={TOP + rootsM * PX}
             stroke={palette.moss}
             strokeWidth={2}
@@ -161,7 +181,7 @@ export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }:
           </SvgText>
         </G>
       )}
-    </Frame>
+    </>
   );
 }
 

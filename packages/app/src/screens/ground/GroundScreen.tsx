@@ -1,6 +1,6 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { planGround, STUCK } from '@dunlinmoss/core';
-import { firstNumbersOf, planInput, type NoPlan } from '@dunlinmoss/domain';
+import { axleOnGauge, firstNumbersOf, planInput, type NoPlan } from '@dunlinmoss/domain';
 import { useState } from 'react';
 
 import { Action } from '../../components/Action';
@@ -8,7 +8,7 @@ import { NeedsRig } from '../../components/NeedsRig';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { noPlanText } from '../../words/limits';
+import { noPlanText, setPressureText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { useRouter } from '../../hooks/useRouter';
 import { Asking, RigPicker } from './Asking';
@@ -78,12 +78,23 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
       <Asking question={question} rigs={rigs} />
       {setting && plan.ok && (
         <SetPressures
-          plan={plan.value}
           rig={rig}
-          asked={asked}
+          ground={plan.value.ground}
+          planned={plan.value.axles.map((axle) => ({
+            position: axle.position,
+            pressureKpa: axleOnGauge(axle, units).startKpa,
+          }))}
+          against={(axle, kpa) => setPressureText(plan.value.axles[axle]!, kpa, units)}
           units={units}
           outing={outing}
+          change={{
+            modifiers: [...asked.modifiers],
+            speedKmh: asked.speedKmh,
+            ...(asked.loadCaseId && { loadCaseId: asked.loadCaseId }),
+          }}
+          backLabel="Back to the plan"
           onClose={() => setSetting(false)}
+          onKept={() => router.navigate('/')}
         />
       )}
     </Page>

@@ -1,11 +1,11 @@
 import { bodyOf, FOUND, type Found, type RigRow, type RouteRow } from '@dunlinmoss/contract';
-import { groundOf, type Setting } from '@dunlinmoss/core';
+import { groundOf, planGround, type Setting } from '@dunlinmoss/core';
 import { drivenOn, gaugeStepKpa, stretchesAhead } from '@dunlinmoss/domain';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
-import { newOuting, saveOuting, useOutingOf } from '../../data/outings';
+import { useOutingOf } from '../../data/outings';
 import { save } from '../../data/outbox';
 import { Action } from '../../components/Action';
 import { Numerals } from '../../components/Numerals';
@@ -17,6 +17,7 @@ import { Text } from '../../components/Text';
 import { useRoutePlan, type PlannedRoute } from '../../hooks/useRoutePlan';
 import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
 import { speed } from '../../words/format';
+import { setPressureText } from '../../words/limits';
 import { groundName } from '../../words/grounds';
 import {
   clockText,
@@ -30,6 +31,7 @@ import {
   stretchText,
 } from '../../words/route';
 import { useRouter } from '../../hooks/useRouter';
+import { SetPressures } from './SetPressures';
 import { RouteDetails, RouteHeadline } from './RouteResult';
 
 interface RouteDriveProps {
@@ -101,7 +103,8 @@ interface NextOnRouteProps {
 export function NextOnRoute({ route, rig, planned, units, nowMin }: NextOnRouteProps) {
   const router = useRouter();
   const { outing } = useOutingOf(rig.id);
-  const { answer, trouble, before } = planned;
+  const [setting, setSetting] = useState(false);
+  const { answer, trouble, before, input } = planned;
   const at = route.drive?.at ?? 0;
   const stretch = route.stretches[at];
   const plan = answer?.plans[route.plan];
@@ -127,6 +130,9 @@ export function NextOnRoute({ route, rig, planned, units, nowMin }: NextOnRouteP
   const up = leg.setting.some(
     ({ pressureKpa }, axle) => pressureKpa > before[axle]!.pressureKpa + gaugeStepKpa(units) / 2,
   );
+  // What stands against a reading there: the limits of the ground it is driven on, as fast as it is driven.
+  const next = setting ? input?.stretches[0] : undefined;
+  const onGround = next && planGround({ ...next.input, speedKmh: leg.kmh });
   const paved = groundOf(stretch.groundCode).code === 'pavement';
   // The next stop after this stretch, so that one knows before it where one can't.
   const nextStop = plan.legs.findIndex(({ stopMin }, index) => index > 0 && stopMin !== null);
@@ -143,25 +149,6 @@ export function NextOnRoute({ route, rig, planned, units, nowMin }: NextOnRouteP
         ...(stretch.loadCaseId !== null && { case: stretch.loadCaseId }),
       },
     });
-  const isSet = async (): Promise<void> => {
-    const change = {
-      groundCode: stretch.groundCode,
-      loadCaseId: stretch.loadCaseId ?? outing?.loadCaseId ?? rig.loadCaseId,
-      state: 'lowered' as const,
-      stuckRung: 0,
-      pressures: leg.setting.map((axle) => ({ ...axle })),
-    };
-    const saved = outing
-      ? await saveOuting(outing, change)
-      : await save('outings', {
-          ...newOuting(),
-          rigId: rig.id,
-          title: route.name,
-          ...change,
-          pressuresAt: new Date().toISOString(),
-        });
-    notify(saved.kind === 'refused' ? saved.problem.title : `Set: ${settingText(leg.setting, units)}.`);
-  };
   const driven = async (found: Found): Promise<void> => {
     const body = bodyOf('routes', route);
     const next = drivenOn(body, found);
@@ -191,7 +178,25 @@ export function NextOnRoute({ route, rig, planned, units, nowMin }: NextOnRouteP
             label={up ? 'Pump up, wheel by wheel' : 'Let it out, wheel by wheel'}
             onPress={() => goAir(up ? '/air/in' : '/air/out')}
           />
-          {!paved && <Action label="It is set" onPress={() => void isSet()} />}
+          {!paved && <Action label="It is set" onPress={() => setSetting(true)} />}
+          {setting && (
+            <SetPressures
+              rig={rig}
+              ground={stretch.groundCode}
+              planned={leg.setting}
+              against={(axle, kpa) =>
+                onGround?.ok ? setPressureText(onGround.value.axles[axle]!, kpa, units) : undefined
+              }
+              units={units}
+              outing={outing}
+              change={{
+                ...(!outing && { title: route.name }),
+                ...(stretch.loadCaseId !== null && { loadCaseId: stretch.loadCaseId }),
+              }}
+              backLabel="Back to the route"
+              onClose={() => setSetting(false)}
+            />
+          )}
         </>
       )}
       {begins !== undefined && (

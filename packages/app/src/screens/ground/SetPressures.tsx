@@ -1,6 +1,12 @@
-import type { AxlePosition, GroundPlan } from '@dunlinmoss/core';
-import { bodyOf, fieldProblems, outing as outingSchema, type OutingRow, type RigRow } from '@dunlinmoss/contract';
-import { type PlanRequest, axleOnGauge } from '@dunlinmoss/domain';
+import type { AxlePosition, GroundCode, Setting } from '@dunlinmoss/core';
+import {
+  bodyOf,
+  fieldProblems,
+  outing as outingSchema,
+  type Outing,
+  type OutingRow,
+  type RigRow,
+} from '@dunlinmoss/contract';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Dialog } from 'react-native-paper';
@@ -18,37 +24,39 @@ import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
 import { fieldText } from '../../words/problems';
 import { groundName } from '../../words/grounds';
-import { setPressureText } from '../../words/limits';
 import { pressure } from '../../words/format';
 import { pressuresText } from '../../words/outing';
 import { settingText } from '../../words/route';
-import { useRouter } from '../../hooks/useRouter';
 
 interface SetPressuresProps {
-  readonly plan: GroundPlan;
   readonly rig: RigRow;
-  readonly asked: PlanRequest;
+  readonly ground: GroundCode;
+  /** What was planned, on the gauge. */
+  readonly planned: Setting;
+  /** What stands against a pressure on an axle, kPa: below its floor, above its ceiling. */
+  readonly against: (axle: number, kpa: number | undefined) => string | undefined;
   readonly units: Units;
   /** The outing under way with this rig; without one, a new outing begins here. */
   readonly outing: OutingRow | undefined;
+  /** What else of the outing changes with it. */
+  readonly change: Partial<Outing>;
+  /** Of the way out of it. */
+  readonly backLabel: string;
   readonly onClose: () => void;
+  readonly onKept?: () => void;
 }
 
 /**
  * What the gauge read on each axle in the end. The fields begin empty: the plan's own numbers in them would look like a
  * reading. That it reads as planned is said by a button of its own.
  */
-export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPressuresProps) {
-  const router = useRouter();
+export function SetPressures(props: SetPressuresProps) {
+  const { rig, ground, planned, against, units, outing, backLabel, onClose } = props;
   const [blank] = useState(newOuting);
   // What was read on another outing is no reading of this one.
-  const draft = `gauge:${rig.id}:${plan.ground}:${outing?.id ?? 'new'}`;
-  const planned = plan.axles.map((axle) => ({
-    position: axle.position,
-    pressureKpa: axleOnGauge(axle, units).startKpa,
-  }));
+  const draft = `gauge:${rig.id}:${ground}:${outing?.id ?? 'new'}`;
   const [typed, setTyped] = useState<readonly QuantityText[]>(
-    () => readDraft<QuantityText[]>(draft) ?? plan.axles.map(() => EMPTY_QUANTITY),
+    () => readDraft<QuantityText[]>(draft) ?? planned.map(() => EMPTY_QUANTITY),
   );
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
 
@@ -60,23 +68,22 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
   };
 
   const keep = async (read: readonly { position: AxlePosition; pressureKpa: number | undefined }[]): Promise<void> => {
-    const candidate = {
-      ...(outing ? bodyOf('outings', outing) : { ...blank, rigId: rig.id }),
-      groundCode: plan.ground,
-      modifiers: asked.modifiers,
-      speedKmh: asked.speedKmh,
-      loadCaseId: asked.loadCaseId ?? outing?.loadCaseId ?? rig.loadCaseId,
+    const begun = outing && bodyOf('outings', outing);
+    const checked = outingSchema.safeParse({
+      ...(begun ?? { ...blank, rigId: rig.id }),
+      loadCaseId: outing?.loadCaseId ?? rig.loadCaseId,
+      ...props.change,
+      groundCode: ground,
       stuckRung: 0,
       state: 'lowered',
       pressuresAt: new Date().toISOString(),
       pressures: read,
-    };
-    const checked = outingSchema.safeParse(candidate);
+    });
     if (!checked.success) {
       setProblems(Object.fromEntries(fieldProblems(checked.error).map((each) => [each.path, fieldText(each, units)])));
       return;
     }
-    const result = await save('outings', checked.data);
+    const result = await save('outings', checked.data, begun);
     if (result.kind === 'refused') {
       notify(result.problem.title);
       return;
@@ -84,7 +91,7 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
     dropDraft(draft);
     onClose();
     notify(`Kept: ${pressuresText(checked.data.pressures, units)}.`);
-    router.navigate('/');
+    props.onKept?.();
   };
 
   return (
@@ -93,21 +100,20 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
         <Dialog.Title>What does the gauge read?</Dialog.Title>
         <Dialog.ScrollArea style={styles.area}>
           <ScrollView contentContainerStyle={styles.fields}>
-            <Text tone="muted">{`${rig.name} on ${groundName(plan.ground).toLowerCase()}. ${rig.axles.every(({ wheels }) => wheels === 1) ? 'Tires cold.' : 'Both wheels of an axle alike, tires cold.'}`}</Text>
-            {plan.axles.map((axle, index) => (
+            <Text tone="muted">{`${rig.name} on ${groundName(ground).toLowerCase()}. ${rig.axles.every(({ wheels }) => wheels === 1) ? 'Tires cold.' : 'Both wheels of an axle alike, tires cold.'}`}</Text>
+            {planned.map(({ position, pressureKpa }, index) => (
               <QuantityField
-                key={axle.position}
-                label={AXLE_WORDS[axle.position]}
-                spokenLabel={`${AXLE_WORDS[axle.position]} axle`}
+                key={position}
+                label={AXLE_WORDS[position]}
+                spokenLabel={`${AXLE_WORDS[position]} axle`}
                 quantity="pressure"
                 value={typed[index]!}
                 onChange={(value) => change(index, value)}
                 problem={
-                  problems[`/pressures/${index}/pressureKpa`] ??
-                  setPressureText(axle, canonicalOf('pressure', typed[index]!), units)
+                  problems[`/pressures/${index}/pressureKpa`] ?? against(index, canonicalOf('pressure', typed[index]!))
                 }
-                hint={`Planned: ${pressure(planned[index]!.pressureKpa, units)}`}
-                stepsFrom={planned[index]!.pressureKpa}
+                hint={`Planned: ${pressure(pressureKpa, units)}`}
+                stepsFrom={pressureKpa}
               />
             ))}
           </ScrollView>
@@ -125,8 +131,11 @@ export function SetPressures({ plan, rig, asked, units, outing, onClose }: SetPr
               )
             }
           />
-          <Action label={`It reads as planned, ${settingText(planned, units)}`} onPress={() => void keep(planned)} />
-          <Action label="Back to the plan" onPress={onClose} />
+          <Action
+            label={`It reads as planned, ${settingText(planned, units)}`}
+            onPress={() => void keep([...planned])}
+          />
+          <Action label={backLabel} onPress={onClose} />
         </View>
       </Dialog>
     </Over>
