@@ -53,8 +53,9 @@ interface SetPressuresProps {
 export function SetPressures(props: SetPressuresProps) {
   const { rig, ground, planned, against, units, outing, backLabel, onClose } = props;
   const [blank] = useState(newOuting);
-  // What was read on another outing is no reading of this one.
-  const draft = `gauge:${rig.id}:${ground}:${outing?.id ?? 'new'}`;
+  const [today] = useState(() => new Date().toDateString());
+  // What was read on another outing, or on another day, is no reading of this one.
+  const draft = `gauge:${rig.id}:${ground}:${outing?.id ?? today}`;
   const [typed, setTyped] = useState<readonly QuantityText[]>(
     () => readDraft<QuantityText[]>(draft) ?? planned.map(() => EMPTY_QUANTITY),
   );
