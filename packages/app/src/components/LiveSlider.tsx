@@ -64,7 +64,7 @@ export function LiveSlider<T>({ label, by, at, shown, to, min, max, step }: Live
     <View style={styles.slider}>
       <FixedBox height={LINE_HEIGHT}>
         <div ref={words}>
-          <Text as="label" tone="muted">
+          <Text as="label" tone="muted" style={styles.words}>
             {`${label}: ${shown(rest)}`}
           </Text>
         </div>
@@ -89,4 +89,6 @@ export function LiveSlider<T>({ label, by, at, shown, to, min, max, step }: Live
 const styles = StyleSheet.create({
   // Room for the ring around what has the focus.
   slider: { gap: 4 },
+  // As wide whatever the number: a browser puts its layers together anew where one grows.
+  words: { fontVariant: ['tabular-nums'] },
 });

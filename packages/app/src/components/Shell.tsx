@@ -1,6 +1,6 @@
 import type { LucideIcon } from 'lucide-react';
 import { Link, usePathname, useRouter, type Href } from 'expo-router';
-import { Suspense, useEffect, useState, type ComponentType, type ReactNode } from 'react';
+import { Suspense, useLayoutEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { lightStore, nextPressureUnit, PRESSURE_UNITS, unitsStore } from '../settings/preferences';
@@ -179,7 +179,8 @@ const switchLight = (now: 'day' | 'night'): void => lightStore.set(now === 'day'
 /** The keys of a wide screen. They rest while something is being typed, and below a dialog. */
 function useKeys(light: 'day' | 'night', showKeys: () => void): void {
   const router = useRouter();
-  useEffect(() => {
+  // With the frame itself: an effect that waits for the first quiet moment misses a key that comes before it.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement | null;
       if (event.ctrlKey || event.metaKey || event.altKey) return;

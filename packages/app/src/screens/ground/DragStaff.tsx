@@ -1,5 +1,5 @@
 import { gaugeStepKpa } from '@dunlinmoss/domain';
-import { useRef } from 'react';
+import { useRef, type CSSProperties } from 'react';
 
 import { Moves } from '../../pictures/Moves';
 import { kpaAt, Staff, staffMoving, topOf, type StaffAxle } from '../../pictures/Staff';
@@ -66,10 +66,15 @@ export function DragStaff({ axle, trying, units, roadName }: DragStaffProps) {
         }}
         style={{ touchAction: 'none', userSelect: 'none', cursor: 'ns-resize' }}
       >
-        <Moves by={live} at={(tried) => staffMoving(at(tried), board, units, roadName)}>
-          <Staff axles={[at(rest)]} board={board} units={units} palette={palette} roadName={roadName} still />
-        </Moves>
+        <div style={UNTOUCHED}>
+          <Moves by={live} at={(tried) => staffMoving(at(tried), board, units, roadName)}>
+            <Staff axles={[at(rest)]} board={board} units={units} palette={palette} roadName={roadName} still />
+          </Moves>
+        </div>
       </div>
     </Moves>
   );
 }
+
+/** A finger is on the box and never on a line of the drawing: between those it would leave one and enter the next. */
+const UNTOUCHED: CSSProperties = { pointerEvents: 'none' };

@@ -7,6 +7,13 @@ interface Drag {
   readonly settle: (share: number) => void;
 }
 
+/** What a press and its end are made of: nobody above the box needs to hear of them. */
+const PRESSES = [
+  ...['pointerdown', 'mousedown', 'touchstart'],
+  ...['pointerup', 'mouseup', 'touchend', 'pointercancel', 'touchcancel'],
+];
+const stay = (event: Event): void => event.stopPropagation();
+
 /** Moves that nobody else needs to hear of while the box is dragged. */
 const MOVES = ['pointermove', 'mousemove', 'touchmove'];
 const SEIZED = { capture: true, passive: true };
@@ -56,11 +63,13 @@ export function useDrag(box: RefObject<HTMLElement | null>, drag: Drag): void {
       frame = 0;
       latest.current.settle(share);
     };
+    for (const type of PRESSES) element.addEventListener(type, stay, { passive: true });
     element.addEventListener('pointerdown', begin);
     element.addEventListener('lostpointercapture', end);
     return () => {
       cancelAnimationFrame(frame);
       letGo();
+      for (const type of PRESSES) element.removeEventListener(type, stay);
       element.removeEventListener('pointerdown', begin);
       element.removeEventListener('lostpointercapture', end);
     };
