@@ -4,29 +4,38 @@ const SOON_MS = 200;
 const AT_LATEST_MS = 2_000;
 
 /** A finger on the page is not kept waiting: in the pauses between its moves there is no time for anything else. */
-let fingers = 0;
+const fingers = new Set<number>();
 const waiting = new Set<() => void>();
 
-function lifted(left: number): void {
-  fingers = Math.max(0, left);
-  if (fingers > 0) return;
+function lifted(): void {
+  if (fingers.size > 0) return;
   const all = [...waiting];
   waiting.clear();
   all.forEach(whenIdle);
 }
 if ('document' in globalThis) {
-  const listen = (type: string, heard: (event: Event) => void): void =>
+  const listen = <Type extends keyof WindowEventMap>(type: Type, heard: (event: WindowEventMap[Type]) => void): void =>
     globalThis.addEventListener(type, heard, { capture: true, passive: true });
-  listen('pointerdown', () => (fingers += 1));
-  for (const type of ['pointerup', 'pointercancel']) listen(type, () => lifted(fingers - 1));
+  // By their names: where a menu of the browser swallows the end of one press, the next of that mouse makes up for it.
+  listen('pointerdown', ({ pointerId }) => fingers.add(pointerId));
+  for (const type of ['pointerup', 'pointercancel'] as const) {
+    listen(type, ({ pointerId }) => {
+      fingers.delete(pointerId);
+      lifted();
+    });
+  }
   // Of a finger that is lifted elsewhere nothing is heard.
-  listen('blur', ({ target }) => target === globalThis && lifted(0));
+  listen('blur', ({ target }) => {
+    if (target !== globalThis) return;
+    fingers.clear();
+    lifted();
+  });
 }
 
 /** Once the browser has nothing else to do, and no finger is on it. */
 export function whenIdle(run: () => void): void {
   const runOrWait = (): void => {
-    if (fingers > 0) waiting.add(run);
+    if (fingers.size > 0) waiting.add(run);
     else run();
   };
   if ('requestIdleCallback' in globalThis) requestIdleCallback(runOrWait, { timeout: AT_LATEST_MS });
