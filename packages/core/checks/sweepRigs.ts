@@ -156,6 +156,15 @@ const KITS: readonly Kit[] = [
     roadPsi: [45, 100],
   },
   {
+    family: 'cityBike',
+    markings: ['37-622', '47-622', '50-559', '28x2.0'],
+    loads: [
+      [28, 60],
+      [40, 85],
+    ],
+    roadPsi: [30, 75],
+  },
+  {
     family: 'tractor',
     markings: ['480/80R50 159A8/B', '420/70R28 133D', '18.4R38', 'IF710/70R42 179D'],
     loads: [

@@ -108,6 +108,7 @@ export {
   type LikelyValues,
 } from './families/family';
 export { loadPositionOf, LOAD_POSITIONS, type LoadPositionCode } from './families/loadPositions';
+export { pressureDoubt, type OtherReading, type PressureDoubt } from './families/pressureSlip';
 export { questionOf, type Likely, type PlausibilityCheck, type Slip } from './families/question';
 export { FAMILIES, FAMILY_CODES, familyOf, type FamilyCode } from './families/registry';
 export { trailerAxle } from './families/shared';
@@ -179,8 +180,8 @@ export {
 } from './families/usualRigs';
 export { ticketSum } from './loads/ticketSum';
 export type { Figure } from './grounds/figure';
-export { MODIFIER_CODES, modifierOf, modifiersFor, type ModifierCode } from './modifiers/registry';
-export type { PlanAxle, RimTry } from './axle/planAxle';
+export { MODIFIER_CODES, modifierOf, modifiersFor, toggled, type ModifierCode } from './modifiers/registry';
+export { sidewallMostKpa, type PlanAxle, type RimTry } from './axle/planAxle';
 export type { AxlePlan, GroundPlan, ClampCode, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
 export type { AxleContext } from './axle/axleContext';
 export {
@@ -193,6 +194,7 @@ export {
   type Spreads,
 } from './plan/margin';
 export { curveHolds } from './limits/loadAtSpeed';
+export { hooksMatter } from './limits/hooklessRim';
 export { contextsOf, planGround } from './plan/planGround';
 export {
   firstNumbers,
@@ -200,6 +202,8 @@ export {
   type FirstInput,
   type FirstNumbers,
   type UnweighedAxle,
+  wheelLoadsKg,
+  withLoads,
 } from './plan/firstNumbers';
 export { speedLadder, type SpeedRung } from './plan/speedLadder';
 export { stuckLadder, type Rung, type StuckLadder } from './plan/stuckLadder';
@@ -247,7 +251,7 @@ export type {
   TestedOn,
 } from './proof/routine';
 export { isAskedOf, optionsFor, readsGauge } from './proof/routine';
-export { testLimitsOf } from './proof/testLimits';
+export { readingDoubt, testLimitsOf, type ReadingDoubt } from './proof/testLimits';
 export type { TestLimits } from './proof/routine';
 export { tukeyCdf } from './proof/tukey';
 export {
@@ -321,7 +325,7 @@ export {
   type OwnSoftness,
 } from './rehearsal/ownSoftness';
 export { mechanismOf, ofPlaces, twinOf, verdictOn, type Mechanism, type Verdict } from './rehearsal/verdict';
-export { canBog, SURENESS, type Sureness } from './route/bogging';
+export { canBog, SURENESS, type Sureness } from './grounds/bogging';
 export {
   planRoute,
   ROUTE_PLANS,
@@ -354,6 +358,7 @@ export { loadIndexKg, MAX_LOAD_INDEX } from './tires/loadIndex';
 export { carcassFactor, LOAD_RANGE_CODES, LOAD_RANGES, type LoadRange } from './tires/loadRange';
 export type { MarkingProblem, SizeKnown, SizePart } from './markings/notation';
 export { plyRatingOf } from './tires/plies';
+export { readSidewallText, type SidewallText } from './markings/sidewallText';
 export { NOTATIONS, readMarking, writeMarking } from './markings/readMarking';
 export { sameSize } from './tires/sameSize';
 export { SPEED_SYMBOLS, speedSymbolKmh, type SpeedSymbol } from './tires/speedSymbol';

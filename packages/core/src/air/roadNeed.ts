@@ -10,11 +10,13 @@ export const onPavement = ({
   family,
   roadSpeedKmh,
   axles,
-}: Pick<PlanInput, 'family' | 'roadSpeedKmh' | 'axles'>): AxleContext[] =>
+  unweighed = false,
+}: Pick<PlanInput, 'family' | 'roadSpeedKmh' | 'axles' | 'unweighed'>): AxleContext[] =>
   contextsOf({
     family,
     roadSpeedKmh,
     axles,
+    unweighed,
     ground: PAVEMENT,
     school: null,
     modifiers: [],

@@ -30,8 +30,8 @@ export interface PlanAxle {
   readonly maxKpa: number | null;
   /** What the tire carries; null where unknown. */
   readonly curve: LoadCurve | null;
-  /** A bicycle rim without hooks holds a tire by its bead alone. */
-  readonly hookless?: boolean;
+  /** A bicycle rim without hooks holds a tire by its bead alone; null or missing where nobody said. */
+  readonly hookless?: boolean | null;
   /** On the heavier tire when it is driven with the road pressure, kg; without it, today's load. Farm machines. */
   readonly roadLoadKg?: number;
   /** What its own tests gave; without it the handbook's values hold. */
@@ -45,6 +45,8 @@ export interface RimTry {
   readonly pressureKpa: number;
   readonly wheelLoadKg: number;
   readonly struck: boolean;
+  /** Hit at riding speed; false for a press or a crawl, which says nothing of fast ground. */
+  readonly ridden: boolean;
 }
 
 /**

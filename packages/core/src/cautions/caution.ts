@@ -26,6 +26,8 @@ export interface CautionContext {
   /** What the person needs to drive, and what the plan would have them drive; null where nothing sets one. */
   readonly speedKmh: number | null;
   readonly guideKmh: number | null;
+  /** The ground's own guide; null where nothing but tire and machine sets one. */
+  readonly groundGuideKmh: number | null;
   readonly axles: readonly { readonly axle: PlanAxle; readonly plan: CautionPlan }[];
 }
 

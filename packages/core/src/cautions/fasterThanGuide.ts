@@ -1,10 +1,10 @@
 import { commonPractice } from '../sources/source';
 import type { Caution } from './caution';
 
-/** The person needs more speed than this ground and these tires are good for. */
+/** The person needs more speed than this ground is good for. */
 export const fasterThanGuide = {
   code: 'fasterThanGuide',
   severity: 'danger',
   source: commonPractice,
-  applies: ({ speedKmh, guideKmh }) => speedKmh !== null && guideKmh !== null && speedKmh > guideKmh,
+  applies: ({ speedKmh, groundGuideKmh }) => speedKmh !== null && groundGuideKmh !== null && speedKmh > groundGuideKmh,
 } as const satisfies Caution;

@@ -6,5 +6,6 @@ export const loadUnknown = {
   code: 'loadUnknown',
   severity: 'care',
   source: marked,
-  applies: ({ family, axles }) => family.kind !== 'bicycle' && axles.some(({ axle }) => axle.curve === null),
+  applies: ({ family, axles }) =>
+    family.kind !== 'bicycle' && axles.some(({ axle }) => axle.curve === null && axle.tire.service === undefined),
 } as const satisfies Caution;

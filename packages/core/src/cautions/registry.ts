@@ -1,5 +1,6 @@
 import { airBeforePavement } from './airBeforePavement';
 import type { Caution, CautionContext } from './caution';
+import { brakingOnSnow } from './brakingOnSnow';
 import { chassisAground } from './chassisAground';
 import { clearanceLost } from './clearanceLost';
 import { dampersStillCount } from './dampersStillCount';
@@ -11,6 +12,8 @@ import { foldsInTurn } from './foldsInTurn';
 import { gentleTurns } from './gentleTurns';
 import { hotSandIsSofter } from './hotSandIsSofter';
 import { judgeByWorstHit } from './judgeByWorstHit';
+import { mixedTires } from './mixedTires';
+import { ratedAtUnknown } from './ratedAtUnknown';
 import { loadUnknown } from './loadUnknown';
 import { lookAtTread } from './lookAtTread';
 import { lookEveryRide } from './lookEveryRide';
@@ -35,11 +38,13 @@ import { valveCreep } from './valveCreep';
 /** Everything that can hurt someone, in the order shown: dangers first. */
 export const CAUTIONS = [
   stuckOnly,
+  mixedTires,
   notForHighway,
   fasterThanGuide,
   speedAndHeat,
   gentleTurns,
   airBeforePavement,
+  brakingOnSnow,
   noAirNear,
   valveCreep,
   foldsInTurn,
@@ -60,6 +65,7 @@ export const CAUTIONS = [
   seedbedRuts,
   sustainedTorque,
   loadUnknown,
+  ratedAtUnknown,
   sidewallUnread,
   stiffCarcass,
   clearanceLost,

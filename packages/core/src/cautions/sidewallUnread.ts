@@ -1,4 +1,4 @@
-import { unreadSidewall } from '../limits/sidewallMaximum';
+import { unreadSidewall } from '../limits/unreadSidewall';
 import { marked } from '../sources/source';
 import type { Caution } from './caution';
 

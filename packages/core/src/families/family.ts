@@ -46,6 +46,7 @@ export interface LikelyValues {
   readonly wheelLoadKg: Likely;
   readonly wheelbaseMm: Likely;
   readonly trackMm: Likely | null;
+  /** What such rigs are usually driven with on the road. */
   readonly roadKpa: Likely;
 }
 
@@ -99,6 +100,8 @@ export interface Family {
   };
   /** What stands on a wheel of a common rig of this class, kg. Assumption. */
   readonly classWheelKg?: { readonly frontKg: number; readonly rearKg: number };
+  /** The school it begins with where it can answer; without one, the first of its kind. */
+  readonly firstSchool?: string;
   /** Carries a motor and a battery low down. */
   readonly electric?: true;
   /** A step of a trial, kPa. Common practice, no source. */

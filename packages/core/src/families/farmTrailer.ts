@@ -15,7 +15,7 @@ export const farmTrailer = {
     wheelLoadKg: between(200, 8000),
     wheelbaseMm: between(1500, 9000),
     trackMm: between(1000, 3200),
-    roadKpa: between(psi(10), psi(90)),
+    roadKpa: between(psi(20), psi(65)),
   },
   roadSpeedKmh: 40,
   tiresAlike: true,

@@ -1,9 +1,10 @@
 import type { Family } from './family';
-import { bicycle, inLine } from './shared';
+import { bicycle, bicycleLikely, inLine } from './shared';
 
 export const fatBike = {
   ...bicycle,
   code: 'fatBike',
   axles: inLine(1150),
+  likely: bicycleLikely(5, 16),
   posture: 'mountain',
 } as const satisfies Family;

@@ -15,7 +15,7 @@ export const fourWheel = {
     wheelLoadKg: between(120, 2000),
     wheelbaseMm: between(1800, 5000),
     trackMm: between(1000, 2300),
-    roadKpa: between(psi(15), psi(100)),
+    roadKpa: between(psi(26), psi(50)),
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,

@@ -1,9 +1,10 @@
 import type { Family } from './family';
-import { bicycle, inLine } from './shared';
+import { bicycle, bicycleLikely, inLine } from './shared';
 
 export const mountainBike = {
   ...bicycle,
   code: 'mountainBike',
   axles: inLine(1210),
+  likely: bicycleLikely(16, 40),
   posture: 'mountain',
 } as const satisfies Family;

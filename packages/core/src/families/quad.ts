@@ -15,7 +15,7 @@ export const quad = {
     wheelLoadKg: between(30, 400),
     wheelbaseMm: between(900, 1800),
     trackMm: between(600, 1300),
-    roadKpa: between(psi(2), psi(50)),
+    roadKpa: between(psi(4), psi(20)),
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,

@@ -1,4 +1,5 @@
 import { adventureTwin } from './adventureTwin';
+import { cityBike } from './cityBike';
 import { electricBike } from './electricBike';
 import type { Family } from './family';
 import { farmTrailer } from './farmTrailer';
@@ -29,6 +30,7 @@ export const FAMILIES = [
   fatBike,
   electricBike,
   roadBike,
+  cityBike,
   tractor,
   sprayer,
   farmTrailer,

@@ -1,9 +1,10 @@
 import type { Family } from './family';
-import { bicycle, inLine } from './shared';
+import { bicycle, bicycleLikely, inLine } from './shared';
 
 export const roadBike = {
   ...bicycle,
   code: 'roadBike',
   axles: inLine(990),
+  likely: bicycleLikely(55, 110),
   posture: 'road',
 } as const satisfies Family;

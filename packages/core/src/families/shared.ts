@@ -93,12 +93,13 @@ export const CAR_ASKS: readonly RigFormField[] = [
   'axleRating',
 ];
 
-const BICYCLE_LIKELY: LikelyValues = {
+/** What is likely of a bicycle whose tires are usually ridden with so much, psi. */
+export const bicycleLikely = (lowPsi: number, highPsi: number): LikelyValues => ({
   wheelLoadKg: between(10, 180),
   wheelbaseMm: between(850, 1500),
   trackMm: null,
-  roadKpa: between(psi(5), psi(130)),
-};
+  roadKpa: between(psi(lowPsi), psi(highPsi)),
+});
 
 /** What all bicycles have alike. */
 export const bicycle = {
@@ -107,7 +108,6 @@ export const bicycle = {
   asks: ['tube', 'rimWidth', 'insert', 'casing'],
   loadMethods: ['scales', 'posture'],
   places: ['handlebar', 'frame', 'saddleBag', 'rearRack'],
-  likely: BICYCLE_LIKELY,
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: false,
   tiresAlike: true,
@@ -128,7 +128,7 @@ export const motorcycle = {
     wheelLoadKg: between(40, 400),
     wheelbaseMm: between(1100, 1900),
     trackMm: null,
-    roadKpa: between(psi(8), psi(50)),
+    roadKpa: between(psi(20), psi(42)),
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: false,

@@ -15,7 +15,7 @@ export const sideBySide = {
     wheelLoadKg: between(60, 700),
     wheelbaseMm: between(1500, 3500),
     trackMm: between(900, 1800),
-    roadKpa: between(psi(4), psi(60)),
+    roadKpa: between(psi(8), psi(28)),
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,

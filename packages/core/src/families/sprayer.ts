@@ -15,7 +15,7 @@ export const sprayer = {
     wheelLoadKg: between(500, 9000),
     wheelbaseMm: between(2000, 6000),
     trackMm: between(1300, 4500),
-    roadKpa: between(psi(10), psi(90)),
+    roadKpa: between(psi(25), psi(65)),
   },
   roadSpeedKmh: 40,
   tiresAlike: true,

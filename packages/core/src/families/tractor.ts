@@ -13,7 +13,7 @@ export const tractor = {
     wheelLoadKg: between(200, 9000),
     wheelbaseMm: between(1500, 4000),
     trackMm: between(1000, 4500),
-    roadKpa: between(psi(5), psi(70)),
+    roadKpa: between(psi(12), psi(35)),
   },
   roadSpeedKmh: 40,
   tiresAlike: false,

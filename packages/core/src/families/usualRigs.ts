@@ -38,6 +38,7 @@ export const USUAL_RIGS = [
   { code: 'mountainBike', family: 'mountainBike', totalKg: 94, frontShare: sitting(POSTURES.mountain) },
   { code: 'fatBike', family: 'fatBike', totalKg: 96, frontShare: sitting(POSTURES.mountain) },
   { code: 'electricBike', family: 'electricBike', totalKg: 104, frontShare: sitting(POSTURES.mountain) },
+  { code: 'cityBike', family: 'cityBike', totalKg: 98, frontShare: sitting(POSTURES.gravel) },
   { code: 'roadBike', family: 'roadBike', totalKg: 90, frontShare: sitting(POSTURES.road) },
 ] as const satisfies readonly UsualRig[];
 

@@ -15,7 +15,7 @@ export const vanTruck = {
     wheelLoadKg: between(200, 6000),
     wheelbaseMm: between(2000, 8000),
     trackMm: between(1200, 2600),
-    roadKpa: between(psi(25), psi(140)),
+    roadKpa: between(psi(40), psi(80)),
   },
   roadSpeedKmh: null,
   drivenAxlesTurnAlike: true,

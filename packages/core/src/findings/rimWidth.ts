@@ -4,10 +4,12 @@ import type { Check } from './finding';
 
 /**
  * Inner rim width that suits a mountain bicycle tire, mm, by the tire's width. Common practice, no source. 2.2 in is
- * given as about 25 mm and 2.8 in as 35 and more: a band of ± 2 mm, and one open to 45, are our assumptions.
+ * given as about 25 mm and 2.8 in as 35 and more: a band of ± 2 mm, one open to 45, and the row of 2.3 in, which people run
+ * on 30 mm, are our assumptions.
  */
 export const RIM_TABLE: readonly { readonly tireMm: number; readonly lowMm: number; readonly highMm: number }[] = [
   { tireMm: inch(2.2), lowMm: 23, highMm: 27 },
+  { tireMm: inch(2.3), lowMm: 24, highMm: 30 },
   { tireMm: inch(2.4), lowMm: 25, highMm: 30 },
   { tireMm: inch(2.5), lowMm: 28, highMm: 33 },
   { tireMm: inch(2.6), lowMm: 28, highMm: 33 },

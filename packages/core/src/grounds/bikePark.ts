@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const bikePark = {
   code: 'bikePark',
   kinds: ['bicycle'],
+  notFor: ['roadBike', 'cityBike', 'gravelBike'],
   traits: ['edges', 'slickTrail'],
   bicycle: { start: 2, low: 1, high: 2, source: commonPractice },
   speedGuideKmh: null,

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const climb = {
   code: 'climb',
   kinds: ['bicycle'],
+  notFor: ['roadBike', 'cityBike'],
   traits: ['lowRear', 'slickTrail'],
   bicycle: {
     start: 0,

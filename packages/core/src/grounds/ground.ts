@@ -1,4 +1,5 @@
 import type { Kind } from '../families/family';
+import type { FamilyCode } from '../families/registry';
 import type { Source } from '../sources/source';
 import type { Figure } from './figure';
 
@@ -51,6 +52,8 @@ export interface Ground {
   readonly code: string;
   /** Who meets it. */
   readonly kinds: readonly Kind[];
+  /** Families of those kinds that do not. */
+  readonly notFor?: readonly FamilyCode[];
   /** What it is like: cautions and modifiers ask for these, never for a ground by its code. */
   readonly traits: readonly Trait[];
   /** Where the road's pressure rules, for families that have one. */

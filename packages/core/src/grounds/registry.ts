@@ -1,4 +1,5 @@
-import type { Kind } from '../families/family';
+import type { Family, Kind } from '../families/family';
+import type { FamilyCode } from '../families/registry';
 import { bikePark } from './bikePark';
 import { brokenPavement } from './brokenPavement';
 import { climb } from './climb';
@@ -64,16 +65,20 @@ export const GROUND_CODES = GROUNDS.map(({ code }) => code) as [GroundCode, ...G
 /** The ground of a code. */
 export const groundOf = (code: GroundCode): Ground => GROUNDS.find((ground) => ground.code === code)!;
 
-/** The grounds that a kind of rig meets, from the firmest to the last resort. */
-export const groundsFor = (kind: Kind): readonly GroundCode[] =>
-  GROUNDS.filter((ground: Ground) => ground.kinds.includes(kind)).map(({ code }) => code);
+/** Whether a family meets a ground at all. */
+export const meets = ({ kinds, notFor }: Ground, { kind, code }: Pick<Family, 'kind' | 'code'>): boolean =>
+  kinds.includes(kind) && !(notFor as readonly string[] | undefined)?.includes(code);
+
+/** The grounds that a family meets, from the firmest to the last resort. */
+export const groundsFor = (family: Pick<Family, 'kind' | 'code'>): readonly GroundCode[] =>
+  GROUNDS.filter((ground: Ground) => meets(ground, family)).map(({ code }) => code);
 
 /** Where the road's pressure rules, whatever else is driven on. */
 export const PAVEMENT: GroundCode = pavement.code;
 /** Below the ordinary floors, for the way out of where one is stuck. */
 export const STUCK: GroundCode = stuck.code;
 
-/** What each kind of rig most often sets out for: where a question begins. */
+/** What each kind of rig most often sets out for: where a plan begins. */
 const MOST_OFTEN: Record<Kind, GroundCode> = {
   car: softSand.code,
   quad: snow.code,
@@ -82,6 +87,16 @@ const MOST_OFTEN: Record<Kind, GroundCode> = {
   farm: fieldMoist.code,
 };
 
-/** The wanted ground where this kind of rig meets it, else the one it most often sets out for. */
-export const groundOr = (kind: Kind, wanted: string | undefined): GroundCode =>
-  groundsFor(kind).find((code) => code === wanted) ?? MOST_OFTEN[kind];
+/** Families that set out for another ground than most of their kind. */
+const OWN_GROUND: Partial<Record<FamilyCode, GroundCode>> = {
+  roadBike: smoothHard.code,
+  cityBike: smoothHard.code,
+  gravelBike: looseGravel.code,
+  fatBike: snow.code,
+};
+
+/** The wanted ground where this family meets it, else the one it most often sets out for. */
+export const groundOr = (family: Pick<Family, 'kind' | 'code'>, wanted: string | undefined): GroundCode =>
+  groundsFor(family).find((code) => code === wanted) ??
+  OWN_GROUND[family.code as FamilyCode] ??
+  MOST_OFTEN[family.kind];

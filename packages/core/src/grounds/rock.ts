@@ -6,6 +6,7 @@ import type { Ground } from './ground';
 export const rock = {
   code: 'rock',
   kinds: ['motorcycle', 'bicycle'],
+  notFor: ['roadBike', 'cityBike'],
   traits: ['sharp', 'edges', 'slick', 'slickTrail', 'hills'],
   ofClass: { start: 0.9, low: 0.8, high: 1, source: assumption },
   makerSteps: 1,

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const roots = {
   code: 'roots',
   kinds: ['bicycle'],
+  notFor: ['roadBike', 'cityBike'],
   traits: ['edges', 'slickTrail'],
   bicycle: { start: 0, low: -1, high: 1, source: assumption },
   speedGuideKmh: null,

@@ -6,6 +6,7 @@ import type { Ground } from './ground';
 export const snow = {
   code: 'snow',
   kinds: ['car', 'quad', 'motorcycle', 'bicycle'],
+  notFor: ['roadBike'],
   traits: ['snow', 'hills'],
   onReferenceRig: { start: 20, low: 15, high: 20, source: commonPractice, lowSource: assumption },
   ofClass: { start: 0.8, low: 0.6, high: 0.8, source: assumption },

@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const softSand = {
   code: 'softSand',
   kinds: ['car', 'quad', 'motorcycle', 'bicycle'],
+  notFor: ['roadBike', 'cityBike'],
   traits: ['sand', 'loose', 'deep', 'hills'],
   onReferenceRig: { start: 16, low: 15, high: 16, source: commonPractice },
   ofClass: { start: 0.65, low: 0.5, high: 0.65, source: assumption },

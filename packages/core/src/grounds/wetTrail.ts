@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 export const wetTrail = {
   code: 'wetTrail',
   kinds: ['bicycle'],
+  notFor: ['roadBike'],
   traits: [],
   bicycle: { start: -1, low: -2, high: -1, source: commonPractice },
   speedGuideKmh: null,

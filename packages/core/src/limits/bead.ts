@@ -30,14 +30,15 @@ const isHeld = ({ axle }: AxleContext): boolean => axle.beadHold !== 'none';
 const stuckOf = ({ bead: { stuckHeldKpa, stuckLooseKpa } }: Family, held: boolean): number =>
   held ? stuckHeldKpa : stuckLooseKpa;
 
-/** A quad's placard below the trade's floor is evidence: so much of it is held there, and less when stuck. Assumption. */
+/** A placard of a quad or motorcycle below the trade's floor is evidence: so much of it is held there, and less when stuck. Assumption. */
 const OF_PLACARD = 0.85;
 const OF_PLACARD_STUCK = 0.7;
 const placardShare = ({ stuck }: AxleContext): number => (stuck ? OF_PLACARD_STUCK : OF_PLACARD);
 
 function byPlacardKpa(context: AxleContext): number | null {
   const { family, axle } = context;
-  return family.kind === 'quad' && axle.roadKpa !== null ? placardShare(context) * axle.roadKpa : null;
+  const counts = family.kind === 'quad' || family.kind === 'motorcycle';
+  return counts && axle.roadKpa !== null ? placardShare(context) * axle.roadKpa : null;
 }
 
 /** What the trade of the family holds here, before anything is chosen, kPa. */

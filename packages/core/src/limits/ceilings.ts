@@ -3,7 +3,9 @@ import type { Source } from '../sources/source';
 import { lastOfCurve } from './lastOfCurve';
 import type { Limit } from './limit';
 import { belowRoad, placard } from './placard';
-import { hooklessRim, sidewallMaximum, unreadSidewall } from './sidewallMaximum';
+import { hooklessRim, rimUnknown } from './hooklessRim';
+import { sidewallMaximum } from './sidewallMaximum';
+import { unreadSidewall } from './unreadSidewall';
 
 /** Everything that says how high at the most. */
 export const CEILINGS = [
@@ -12,6 +14,7 @@ export const CEILINGS = [
   lastOfCurve,
   unreadSidewall,
   hooklessRim,
+  rimUnknown,
 ] as const satisfies readonly Limit[];
 
 export type CeilingCode = (typeof CEILINGS)[number]['code'];

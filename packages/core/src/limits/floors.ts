@@ -1,10 +1,13 @@
 import type { AxleContext } from '../axle/axleContext';
 import type { Source } from '../sources/source';
 import { bead } from './bead';
+import { farmBend } from './farmBend';
+import { firstRow } from './firstRow';
 import { handling } from './handling';
 import { heatAndSpeed } from './heatAndSpeed';
 import type { Limit } from './limit';
 import { loadAtSpeed } from './loadAtSpeed';
+import { lowestRidden } from './lowestRidden';
 import { own } from './own';
 import { rimStrike } from './rimStrike';
 import { freeRolling, roadPressure } from './roadEvidence';
@@ -16,9 +19,12 @@ export const FLOORS = [
   heatAndSpeed,
   handling,
   loadAtSpeed,
+  firstRow,
+  farmBend,
   roadPressure,
   freeRolling,
   rimStrike,
+  lowestRidden,
   sidewallMinimum,
   own,
 ] as const satisfies readonly Limit[];
@@ -37,10 +43,15 @@ export interface BindingFloor extends FloorValue {
   readonly all: readonly FloorValue[];
 }
 
+/** What a floor comes to, kPa; of an axle that nobody weighed those that need a load say nothing. */
+const floorOf = ({ withoutLoad, pressureKpa }: Limit, context: AxleContext): number | null =>
+  context.unweighed && !withoutLoad ? null : pressureKpa(context);
+
 /** The highest of the floors: the one that binds. */
 export function bindingFloor(context: AxleContext): BindingFloor {
-  const all = (FLOORS as readonly Limit[]).flatMap(({ code, source, sourceOf, pressureKpa }): FloorValue[] => {
-    const value = pressureKpa(context);
+  const all = (FLOORS as readonly Limit[]).flatMap((limit): FloorValue[] => {
+    const { code, source, sourceOf } = limit;
+    const value = floorOf(limit, context);
     return value === null
       ? []
       : [{ code: code as FloorCode, source: sourceOf?.(context) ?? source, pressureKpa: value }];
@@ -54,6 +65,8 @@ const BY_TABLE: ReadonlySet<FloorCode> = new Set([
   'heatAndSpeed',
   'handling',
   'loadAtSpeed',
+  'firstRow',
+  'farmBend',
   'roadPressure',
   'freeRolling',
 ]);
@@ -63,7 +76,7 @@ export function floorsKpa(context: AxleContext): { readonly letsGoKpa: number; r
   let letsGoKpa = Number.NEGATIVE_INFINITY;
   let byTableKpa = Number.NEGATIVE_INFINITY;
   for (const floor of FLOORS) {
-    const value = floor.pressureKpa(context);
+    const value = floorOf(floor, context);
     if (value === null) continue;
     if (BY_TABLE.has(floor.code)) byTableKpa = Math.max(byTableKpa, value);
     else letsGoKpa = Math.max(letsGoKpa, value);

@@ -1,7 +1,7 @@
 import { alongRows } from '../numerics/alongRows';
 import { placardRules, type AxleContext } from '../axle/axleContext';
 import { assumption } from '../sources/source';
-import { towardsRoad, worstOf } from './heatAndSpeed';
+import { towardsRoad, needHereKpa } from './heatAndSpeed';
 import type { Limit } from './limit';
 import type { Kind } from '../families/family';
 import { BELOW_ROAD, BELOW_ROAD_KMH, HANDLING } from './speedPairs';
@@ -32,12 +32,12 @@ export const handling = {
   pressureKpa: (context) =>
     placardRules(context) || context.stuck
       ? null
-      : (worstOf(context, (kmh, paved) => handlingNeedKpa(context, kmh, paved))?.pressureKpa ?? null),
+      : needHereKpa(context, (kmh, paved) => handlingNeedKpa(context, kmh, paved)),
   trace: (context, pressureKpa) => [
     {
       code: 'handlingFloor',
       inputs: {
-        speedKmh: worstOf(context, (kmh, paved) => handlingNeedKpa(context, kmh, paved))!.speedKmh!,
+        speedKmh: context.speedKmh!,
         ...(context.axle.roadKpa !== null && { highestKpa: BELOW_ROAD * context.axle.roadKpa }),
       },
       result: { name: 'handlingFloorKpa', value: pressureKpa },

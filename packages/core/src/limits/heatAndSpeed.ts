@@ -74,17 +74,11 @@ export function bendCarriesKg(context: AxleContext, pressureKpa: number, speedKm
   return Math.min(mostKg, Math.max(byBend, loadForDefaultFigureKg(context, figureKpa, pressureKpa) ?? 0));
 }
 
-/** What limits look at: the speed here, and on pavement that of the way to the next air. */
-export function worstOf(
-  { ground, speedKmh, reachAirKmh }: AxleContext,
+/** What a speed asks for here, kPa; null where nothing sets a speed, or nothing asks for any. */
+export const needHereKpa = (
+  { ground, speedKmh }: AxleContext,
   need: (speedKmh: number, paved: boolean) => number | null,
-): { readonly pressureKpa: number; readonly speedKmh: number | null; readonly paved: boolean } | null {
-  const here = speedKmh === null ? null : need(speedKmh, ground.paved === true);
-  const reach = reachAirKmh === null ? null : need(reachAirKmh, true);
-  if (reach !== null && (here === null || reach > here))
-    return { pressureKpa: reach, speedKmh: reachAirKmh, paved: true };
-  return here === null ? null : { pressureKpa: here, speedKmh, paved: ground.paved === true };
-}
+): number | null => (speedKmh === null ? null : need(speedKmh, ground.paved === true));
 
 /**
  * The floor that rises with load and speed: a heavy wheel bends its sidewall too far long before the bead lets go, and
@@ -94,13 +88,10 @@ export const heatAndSpeed = {
   code: 'heatAndSpeed',
   source: SPEED_PAIRS_SOURCE,
   pressureKpa: (context) =>
-    placardRules(context)
-      ? null
-      : (worstOf(context, (kmh, paved) => bendNeedKpa(context, kmh, paved))?.pressureKpa ?? null),
+    placardRules(context) ? null : needHereKpa(context, (kmh, paved) => bendNeedKpa(context, kmh, paved)),
   trace: (context, pressureKpa) => {
-    const { build, wheelLoadKg, axle } = context;
-    const worst = worstOf(context, (kmh, paved) => bendNeedKpa(context, kmh, paved))!;
-    const speedKmh = worst.speedKmh!;
+    const { build, wheelLoadKg, axle, ground } = context;
+    const speedKmh = context.speedKmh!;
     const figureKpa = figureForSpeedKpa(speedKmh);
     const share = referenceShare(figureKpa);
     const schoolKpa = defaultFigureKpa(context, figureKpa);
@@ -119,7 +110,7 @@ export const heatAndSpeed = {
           sectionHeightMm: sectionHeightMm(build.tire),
           ...stiffnessInputs(build),
           mostShare: mostBendOf(context),
-          groundShare: shareWhere(worst.paved),
+          groundShare: shareWhere(ground.paved === true),
           ...(schoolKpa !== null && { schoolKpa }),
           ...(axle.roadKpa !== null && { highestKpa: BELOW_ROAD * axle.roadKpa }),
         },

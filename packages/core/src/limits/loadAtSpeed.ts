@@ -3,7 +3,6 @@ import type { AxleContext } from '../axle/axleContext';
 import { isTrailer } from '../loads/geometry';
 import { assumption, marked } from '../sources/source';
 import { curveSteps } from './curveSteps';
-import { worstOf } from './heatAndSpeed';
 import type { Limit } from './limit';
 
 /**
@@ -43,10 +42,6 @@ export const loadAtSpeed = {
   code: 'loadAtSpeed',
   source: marked,
   sourceOf: ({ axle }: AxleContext) => (axle.curve!.from === 'road' || isAssumed(axle.curve!) ? assumption : marked),
-  pressureKpa: (context) => {
-    const { speedKmh } = context;
-    const worst = worstOf(context, (kmh) => curveNeedKpa(context, kmh));
-    return worst ? worst.pressureKpa : speedKmh === null ? curveNeedKpa(context, null) : null;
-  },
+  pressureKpa: (context) => curveNeedKpa(context, context.speedKmh),
   trace: (context, pressureKpa) => curveSteps(context, carryingConditions(context), pressureKpa, 'loadFloorKpa'),
 } as const satisfies Limit;

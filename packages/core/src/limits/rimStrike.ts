@@ -1,6 +1,7 @@
 import { CASING_KPA, DROP_SOURCE } from '../contact/bicycleDrop';
 import { deflectionShare, isBicycleTire, pressureForShareKpa, widthOnRimMm } from '../contact/deflection';
 import type { AxleContext } from '../axle/axleContext';
+import type { RimTry } from '../axle/planAxle';
 import { hardWorkedKpa, towardsFat, towardsTrail } from '../reference/bicyclePoints';
 import { isLike } from '../grounds/ground';
 import { assumption, measured } from '../sources/source';
@@ -37,34 +38,53 @@ function modelledKpa(context: AxleContext): number | null {
 const canStrike = ({ ground, build }: AxleContext): boolean =>
   isBicycleTire(build) ? ground.bicycle?.soft !== true : isLike(ground, 'edges');
 
-/** What somebody's own tries on an edge come to under today's load: the bend that they showed, carried over. Exact. */
-function triedKpa({ axle, build, wheelLoadKg }: AxleContext) {
-  const carried = (struck: boolean): number[] =>
-    (axle.rimTries ?? [])
-      .filter((each) => each.struck === struck)
-      .map((each) =>
-        Math.max(
-          0,
-          pressureForShareKpa(build, wheelLoadKg, deflectionShare(build, each.wheelLoadKg, each.pressureKpa)),
-        ),
-      );
-  const [room, struck] = [carried(false), carried(true)];
+/** A run on an edge moves the floor by this share of it at most, or by a step of a trial where that is less. Assumption. */
+const STEP_SHARE = 0.1;
+
+/** What a pressure that was tried on an edge comes to under today's load, kPa: the bend that it showed, carried over. Exact. */
+const carriedKpa = ({ build, wheelLoadKg }: AxleContext, tried: RimTry): number =>
+  Math.max(0, pressureForShareKpa(build, wheelLoadKg, deflectionShare(build, tried.wheelLoadKg, tried.pressureKpa)));
+
+/** A try outside half to double of what such a wheel has is a slip of the pen or of the unit. Assumption. */
+const CREDIBLE = { low: 0.5, high: 2 };
+
+function isCredible(context: AxleContext, kpa: number): boolean {
+  const usualKpa = modelledKpa(context) === null ? context.axle.roadKpa : hardWorkedKpa(context);
+  return usualKpa === null || (kpa >= CREDIBLE.low * usualKpa && kpa <= CREDIBLE.high * usualKpa);
+}
+
+/**
+ * The tries that say something of this ground, kPa at today's load: a press says that there is room for slow climbing alone,
+ * a hit at speed for all ground. Where a rim was struck, that counts wherever there is something to strike it on.
+ */
+function triedKpa(context: AxleContext): { readonly room: readonly number[]; readonly struck: readonly number[] } {
+  const tries = context.axle.rimTries ?? [];
+  const slow = isLike(context.ground, 'lowRear');
+  const kpa = (of: readonly RimTry[]): number[] =>
+    of.map((tried) => carriedKpa(context, tried)).filter((each) => isCredible(context, each));
   return {
-    roomKpa: room.length > 0 ? Math.min(...room) : null,
-    struckKpa: struck.length > 0 ? Math.max(...struck) : null,
+    room: kpa(tries.filter(({ struck, ridden }) => !struck && (ridden || slow))),
+    struck: canStrike(context) ? kpa(tries.filter(({ struck }) => struck)) : [],
   };
 }
 
 /**
- * The pressure below which a rim is struck, kPa; null where nothing tells. Where there was room, the model's estimate
- * gives way to it; where it was struck, a step above that holds, whatever else was found.
+ * The pressure below which a rim is struck, kPa; null where nothing tells. Each run with room below the model's estimate
+ * lets the floor down by one step, and no lower than was tried; each strike raises it by one, and no higher than a step
+ * above where it was struck.
  */
 export function strikeFloorKpa(context: AxleContext): number | null {
   const modelled = modelledKpa(context);
-  const { roomKpa, struckKpa } = triedKpa(context);
-  const low = modelled !== null && roomKpa !== null ? Math.min(modelled, roomKpa) : modelled;
-  if (struckKpa === null || !canStrike(context)) return low;
-  return Math.max(low ?? 0, struckKpa + context.family.trialStepKpa);
+  const { room, struck } = triedKpa(context);
+  const { trialStepKpa } = context.family;
+  if (modelled === null) {
+    return struck.length === 0 ? null : Math.max(...struck) + trialStepKpa;
+  }
+  const stepKpa = Math.min(trialStepKpa, STEP_SHARE * modelled);
+  const below = room.filter((kpa) => kpa < modelled);
+  const lowKpa = below.length === 0 ? modelled : Math.max(Math.min(...below), modelled - below.length * stepKpa);
+  const above = struck.filter((kpa) => kpa + stepKpa > lowKpa);
+  return above.length === 0 ? lowKpa : Math.min(Math.max(...above) + stepKpa, modelled + above.length * stepKpa);
 }
 
 /** The lowest before a rim is struck, a tube pinched or a tire folds. */
@@ -75,7 +95,7 @@ export const rimStrike = {
   pressureKpa: strikeFloorKpa,
   trace: (context, pressureKpa) => {
     const modelled = modelledKpa(context);
-    const { roomKpa, struckKpa } = triedKpa(context);
+    const { room, struck } = triedKpa(context);
     return [
       ...(modelled === null
         ? []
@@ -97,7 +117,10 @@ export const rimStrike = {
         : [
             {
               code: 'rimTried',
-              inputs: { ...(roomKpa !== null && { roomKpa }), ...(struckKpa !== null && { struckKpa }) },
+              inputs: {
+                ...(room.length > 0 && { roomKpa: Math.min(...room) }),
+                ...(struck.length > 0 && { struckKpa: Math.max(...struck) }),
+              },
               result: { name: 'strikeFloorKpa', value: pressureKpa },
               source: measured,
             } as const,

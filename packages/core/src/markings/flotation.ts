@@ -2,7 +2,7 @@ import { finishTire, readConstruction, SERVICE_PATTERN, writeInches, writeServic
 import { sizeFromOuterDiameter, writeOuterDiameterSize } from './outerDiameterSize';
 
 const PATTERN = new RegExp(
-  String.raw`^(?<outer>\d{2}(?:\.\d{1,2})?)\s*X\s*(?<width>\d{1,2}\.\d{2})\s*(?<construction>[RDB-])\s*(?<rim>\d{2}(?:\.5)?)(?:\s*LT)?` +
+  String.raw`^(?<outer>\d{2}(?:\.\d{1,2})?)\s*X\s*(?<width>\d{1,2}\.\d{1,2})\s*(?<construction>[RDB-])\s*(?<rim>\d{2}(?:\.5)?)(?:\s*LT)?` +
     SERVICE_PATTERN,
 );
 

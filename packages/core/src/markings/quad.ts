@@ -6,7 +6,7 @@ const PATTERN = new RegExp(
     SERVICE_PATTERN,
 );
 
-/** A bare size on a larger rim whose width has two digits behind the point is a light truck's. Assumption. */
+/** A bare size on a larger rim whose width has a fraction is a light truck's: `31x10.5R15`. Assumption. */
 const LARGEST_BARE_RIM_INCH = 14;
 
 /** Quads and side-by-sides: outer diameter, section width and rim in inches: `AT25x8-12`, `30x10R15`. */
@@ -16,7 +16,7 @@ export const quad: Notation = {
   read(text) {
     const parts = PATTERN.exec(text)?.groups;
     if (!parts) return null;
-    const asLightTruck = /\.\d{2}$/.test(parts.width!) && Number(parts.rim) > LARGEST_BARE_RIM_INCH;
+    const asLightTruck = parts.width!.includes('.') && Number(parts.rim) > LARGEST_BARE_RIM_INCH;
     if (parts.prefix === undefined && asLightTruck) return null;
     return finishTire(
       {

@@ -364,3 +364,17 @@ describe('plyRatingOf', () => {
     ['245/75R16', null],
   ])('%s has %s plies', (text, plies) => expect(plyRatingOf(read(text))).toBe(plies));
 });
+
+describe('sizes as people type them on another rig than the notation was made for', () => {
+  it.each([
+    ['31x10.5R15', 'lightTruck'],
+    ['33x12.5R15', 'lightTruck'],
+    ['37x12.5R17', 'lightTruck'],
+    ['285 70r17', 'passenger'],
+    ['285 70 r17', 'passenger'],
+    ['AT27x9R14', 'quad'],
+    ['30x10R15', 'quad'],
+  ] as const)('%s is a %s tire', (text, use) => {
+    expect(readMarking(text)).toMatchObject({ ok: true, value: { use } });
+  });
+});

@@ -12,6 +12,7 @@ import { motorcycleMetric } from './motorcycleMetric';
 import type { MarkingProblem, Notation } from './notation';
 import { numeric } from './numeric';
 import { quad } from './quad';
+import { readSidewallText } from './sidewallText';
 import { spokenSize } from './spokenSize';
 import type { Tire } from '../tires/tire';
 
@@ -36,8 +37,8 @@ const BESIDE_THE_SIZE = / (TL|TT|TUBELESS|TUBE TYPE|M\+S|REINFORCED)(?= |$)/g;
 
 /** Capitals, one kind of multiplication sign, dash and star, single blanks: what a hurried hand varies. */
 const tidy = (text: string): string =>
-  text
-    .trim()
+  readSidewallText(text)
+    .marking.trim()
     .toUpperCase()
     .replace(/×/g, 'X')
     .replace(/(?<=\d)\s*\*\s*(?=\d)/g, 'X')

@@ -6,7 +6,7 @@ export type SpokenSize =
 
 /** What stands between the numbers of a size when it is typed as it is said. */
 const SPOKEN =
-  /^(?<lead>P|LT|AT)?\s*(?<numbers>\d+(?:\.\d+)?(?:\s*(?:[\s/X-]|IN|"|BY)\s*R?\s*\d+(?:\.\d+)?){0,2})\s*(?:S|IN|"|INCH|INCHES)?$/;
+  /^(?<lead>P|LT|AT)?\s*(?<numbers>\d+(?:\.\d+)?(?:\s*(?:[\s/X-]|IN|"|BY|R)\s*R?\s*\d+(?:\.\d+)?){0,2})\s*(?:S|IN|"|INCH|INCHES)?$/;
 
 const within = (value: number, low: number, high: number): boolean => value >= low && value <= high;
 

@@ -1,11 +1,12 @@
 import { assumption } from '../sources/source';
 import type { Modifier } from './modifier';
 
-/** No air of one's own and pavement before the next: the firm end, and what the way there takes. */
+/**
+ * No air of one's own and pavement before the next. It moves no number: who raises it on soft ground gets stuck there. What
+ * follows from the ground's own number is said instead (see the remark `noAirNear`).
+ */
 export const farFromAir = {
   code: 'farFromAir',
   kinds: ['car', 'quad', 'motorcycle'],
-  startAt: 'high',
-  reachAirKmh: 60,
   source: assumption,
 } as const satisfies Modifier;

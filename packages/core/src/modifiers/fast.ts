@@ -5,6 +5,7 @@ import type { Modifier } from './modifier';
 export const fast = {
   code: 'fast',
   kinds: ['bicycle', 'motorcycle'],
+  opposite: 'gentle',
   shift: { start: 1, low: 0, high: 2 },
   source: commonPractice,
 } as const satisfies Modifier;

@@ -24,7 +24,7 @@ export interface Modifier {
   readonly speedShare?: number;
   /** Pulls hard for long: a farm tire then has no bonus for being slow. */
   readonly highTorque?: true;
-  /** The road to the next air must be driven on this pressure, at this speed, km/h. Assumption. */
-  readonly reachAirKmh?: number;
+  /** Says the opposite of this one: of the two neither counts. */
+  readonly opposite?: string;
   readonly source: Source;
 }

@@ -49,6 +49,16 @@ const countsOn = ({ kinds, on }: Modifier, kind: Kind, ground: Ground): boolean 
 export const modifiersFor = (kind: Kind, ground: Ground): readonly ModifierCode[] =>
   MODIFIERS.filter((each: Modifier) => !each.fromRig && countsOn(each, kind, ground)).map(({ code }) => code);
 
+const isChosen = ({ code, opposite }: Modifier, chosen: readonly string[]): boolean =>
+  chosen.includes(code) && (opposite === undefined || !chosen.includes(opposite));
+
+/** What is chosen with one more or one less: who says one thing of the day takes back its opposite. */
+export function toggled(chosen: readonly ModifierCode[], code: ModifierCode, on: boolean): ModifierCode[] {
+  const { opposite } = modifierOf(code);
+  const rest = chosen.filter((each) => each !== code && (!on || each !== opposite));
+  return on ? [...rest, code] : rest;
+}
+
 /** Those that count for one axle: chosen, or known from the rig; never one that has nothing to say on this ground. */
 export const modifiersOn = (
   kind: Kind,
@@ -57,5 +67,5 @@ export const modifiersOn = (
   axle: PlanAxle,
 ): readonly ModifierCode[] =>
   MODIFIERS.filter((each: Modifier) => countsOn(each, kind, ground))
-    .filter((each) => (each as Modifier).fromRig?.(axle) ?? chosen.includes(each.code))
+    .filter((each: Modifier) => each.fromRig?.(axle) ?? isChosen(each, chosen))
     .map(({ code }) => code);

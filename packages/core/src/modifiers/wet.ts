@@ -6,6 +6,6 @@ export const wet = {
   code: 'wet',
   kinds: ['bicycle'],
   on: 'slickTrail',
-  shift: { start: -1, low: -2, high: -1 },
+  shift: { start: -1.5, low: -2, high: -1 },
   source: commonPractice,
 } as const satisfies Modifier;

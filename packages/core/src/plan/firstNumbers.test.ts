@@ -26,8 +26,9 @@ const numbers = (input: FirstInput): FirstNumbers => {
 
 describe('firstNumbers', () => {
   it('answers for every family on every ground it meets, nothing weighed', () => {
-    for (const { code, kind } of FAMILIES) {
-      for (const ground of groundsFor(kind)) {
+    for (const own of FAMILIES) {
+      const { code, kind } = own;
+      for (const ground of groundsFor(own)) {
         const found = numbers(unweighed(kind, { family: code, ground }));
         expect(found.basis).toBe('ruleOfThumb');
         for (const axle of found.axles) {
@@ -115,7 +116,7 @@ describe('firstNumbers', () => {
     expect(numbers(bare(240)).axles[0]!.startKpa).toBeCloseTo(240 * (1 / 1.37) ** (1 / 0.7), 6);
     expect(firstNumbers(bare(null))).toMatchObject({
       ok: false,
-      problem: { code: 'noSchoolAnswers', needs: ['pressureBesideLoad'] },
+      problem: { code: 'noSchoolAnswers', needs: ['roadPressure'] },
     });
   });
 
@@ -131,7 +132,7 @@ describe('firstNumbers', () => {
       return { ...axle, curve: curve.value, roadKpa: 200 };
     });
     for (const { startKpa, floor } of numbers({ ...input, axles }).axles) {
-      expect(floor).toEqual({ code: 'loadAtSpeed', pressureKpa: 160 });
+      expect(floor).toEqual({ code: 'firstRow', pressureKpa: 160 });
       expect(startKpa).toBeGreaterThanOrEqual(160);
     }
   });

@@ -30,12 +30,17 @@ export interface PlanInput {
   /** The person has said that they are stuck and nothing else helped: opens the way below the ordinary floor. */
   readonly stuckAccepted: boolean;
   readonly axles: readonly PlanAxle[];
+  /** Nobody knows what stands on the wheels: loads are those of a usual rig, and only what needs none counts. */
+  readonly unweighed?: boolean;
   /** What was proved on this ground for axles of this rig, cold, at today's load: it stands before the rule. */
   readonly proved?: readonly { readonly position: AxlePosition; readonly pressureKpa: number }[];
 }
 
-/** Which limit moved a number; `rear` where a bicycle's front would be the firmer of the two. */
-export type ClampCode = FloorCode | CeilingCode | SoftCeilingCode | 'rear' | null;
+/**
+ * Which limit moved a number; `rear` where a bicycle's front would be the firmer of the two, `rearGap` where it would be
+ * too far below its rear.
+ */
+export type ClampCode = FloorCode | CeilingCode | SoftCeilingCode | 'rear' | 'rearGap' | null;
 
 /** What one school asks for on an axle, and what is left of it; or what it would have to know. */
 export type SchoolPlan =
@@ -68,8 +73,37 @@ export type Remark =
   | { readonly code: 'gainsLess'; readonly lessShare: number }
   /** On pavement the load asks for more than what it is driven with. */
   | { readonly code: 'roadTooLow'; readonly roadKpa: number; readonly neededKpa: number }
+  /** People go lower here than the number, which stands on a floor; at walking pace, and at their own risk. */
+  | {
+      readonly code: 'practiceLower';
+      readonly lowKpa: number;
+      readonly highKpa: number;
+      readonly floor: FloorCode;
+      readonly speedKmh: number;
+    }
+  /** Corrugated: the low end of the window spares tire, vehicle and track, at what it allows. */
+  | {
+      readonly code: 'softerOnCorrugations';
+      readonly lowKpa: number;
+      readonly highKpa: number;
+      readonly speedKmh: number | null;
+    }
+  /** No air before pavement: how fast home on this, and what raising it for that would risk here. */
+  | {
+      readonly code: 'noAirNear';
+      readonly homeKmh: number;
+      readonly raisedKpa: number | null;
+      readonly raisedForKmh: number;
+      /** To be stuck here with that, 0 to 1; null where the ground holds no rig. */
+      readonly bogChance: number | null;
+    }
   /** The number hangs on the road pressure alone; this would settle it. */
-  | { readonly code: 'ratingUnread'; readonly needs: MissingInput };
+  | {
+      readonly code: 'ratingUnread';
+      readonly needs: MissingInput;
+      /** On a wheel when it is driven with the road pressure, kg. */
+      readonly roadLoadKg: number;
+    };
 
 export interface AxlePlan {
   readonly position: AxlePosition;
@@ -117,6 +151,10 @@ export interface GroundPlan {
   /** The school that was held and could not answer. */
   readonly silentSchool: { readonly code: SchoolCode; readonly needs: MissingInput } | null;
   readonly speedGuideKmh: { readonly low: number; readonly high: number } | null;
+  /** The ground's own guide, whatever is needed; null where nothing sets one. */
+  readonly groundGuideKmh: number | null;
+  /** The fastest that the pressures allow here, km/h; null where nothing holds them back. */
+  readonly upToKmh: number | null;
   /** The speed that the limits were looked at for; null where nothing sets one. */
   readonly speedKmh: number | null;
   /** True where this ground goes below the ordinary floor once the person has said that they are stuck. */
@@ -171,8 +209,6 @@ export type PlanProblem =
       readonly wheelLoadKg: number;
       readonly pressureKpa: number;
     }
-  /** Only a trailer's axles were given. */
-  | { readonly code: 'onlyTrailer'; readonly position: AxlePosition }
   /** The placard rules here, and it is not entered. */
   | { readonly code: 'roadMissing'; readonly position: AxlePosition }
   /** No school of the family can answer on every axle. */

@@ -187,7 +187,6 @@ describe('no safe number', () => {
       { ground: 'pavement', axles: [sampleAxle({ marking: '265/65R17', loadKg: 30_000, roadKpa: psi(36) })] },
       { code: 'liesFlat', wheelLoadKg: 30_000, pressureKpa: psi(36) },
     ],
-    ['the axles of a trailer alone', { axles: [{ ...sampleAxle(), position: 'trailer' }] }, { code: 'onlyTrailer' }],
     ['ground that such a rig never meets', { ground: 'bikePark' }, { code: 'otherGround' }],
   ] as const)('%s', (_, change, expected) => {
     expect(problem(change as Change)).toMatchObject(expected);
@@ -210,9 +209,9 @@ describe('schools', () => {
 
   it('stand side by side, those of the family and no others', () => {
     for (const { family, ...rig } of Object.values(SAMPLE_RIGS)) {
-      const { kind } = familyOf(family);
-      const ground = groundsFor(kind).at(kind === 'farm' ? -1 : 1)!;
-      expect(full({ family, ...rig, ground }).axles[0]!.schools.map(({ code }) => code)).toEqual(schoolsFor(kind));
+      const own = familyOf(family);
+      const ground = groundsFor(own).at(own.kind === 'farm' ? -1 : 1)!;
+      expect(full({ family, ...rig, ground }).axles[0]!.schools.map(({ code }) => code)).toEqual(schoolsFor(own));
     }
   });
 
@@ -238,7 +237,7 @@ describe('schools', () => {
     });
     expect(full({ ...rig, school: 'equalDeflection' })).toMatchObject({ school: 'equalDrop', silentSchool: null });
     const told = bicycleAxles('29x2.40', 94, 0.375, { minKpa: psi(20), maxKpa: psi(50) });
-    expect(inPsi(full({ ...rig, axles: told, school: 'sidewallMiddle' }).axles[0]!.startKpa)).toBeCloseTo(0.96 * 35, 9);
+    expect(inPsi(full({ ...rig, axles: told, school: 'sidewallMiddle' }).axles[0]!.startKpa)).toBeCloseTo(35, 9);
     const behind = (school: SchoolCode): number =>
       inPsi(full({ ...rig, riderKg: 80, axles: told, school }).axles[1]!.startKpa);
     expect([behind('sidewallMiddle'), behind('nearMaximum')]).toEqual([expect.closeTo(35, 9), expect.closeTo(45, 9)]);
@@ -254,16 +253,21 @@ describe('what is said of the day', () => {
     expect(full({ ground: 'gravel', modifiers: ['heat'] }).axles[0]!.startKpa).toBeCloseTo(psi(28), 9);
   });
 
-  it('stays at the firm end far from air, no lower than the way there takes', () => {
-    const far = plan('verySoftSand', sampleAxle({ loadKg: 900, roadKpa: psi(50) }), {
-      school: 'fixedTable',
-      modifiers: ['farFromAir'],
-    });
-    const near = plan('verySoftSand', sampleAxle({ loadKg: 900, roadKpa: psi(50) }), { school: 'fixedTable' });
-    expect(far.floor).toMatchObject({ code: 'heatAndSpeed' });
-    expect(far.startKpa).toBeGreaterThan(near.startKpa);
-    // At 60 km/h the sidewall may bend by 30 %, half way between sand at 40 and a track at 80.
-    expect(far.atStart.deflectionShare).toBeLessThanOrEqual(0.3 + 1e-9);
+  it('keeps the ground’s own number far from air, and says what follows', () => {
+    // Raising it for the way home is a choice with its chance told: about 40 % on soft sand, 80 % on very soft.
+    for (const [ground, raisedPsi, chance] of [
+      ['softSand', 24, 0.4],
+      ['verySoftSand', 24, 0.81],
+    ] as const) {
+      const far = plan(ground, sampleAxle(), { modifiers: ['farFromAir'] });
+      expect(far.startKpa).toBeCloseTo(plan(ground, sampleAxle()).startKpa, 9);
+      const remark = far.remarks.find(({ code }) => code === 'noAirNear')!;
+      expect(remark).toMatchObject({ raisedForKmh: 60 });
+      if (remark.code !== 'noAirNear') throw new Error();
+      expect(inPsi(remark.raisedKpa!)).toBeCloseTo(raisedPsi, 0);
+      expect(remark.bogChance).toBeCloseTo(chance, 1);
+      expect(remark.homeKmh).toBeLessThan(40);
+    }
   });
 
   it('holds a faster drive to a firmer floor, and warns past the guide', () => {
@@ -275,7 +279,9 @@ describe('what is said of the day', () => {
   it('takes away the bonus of slow speed where a farm tire pulls hard', () => {
     const field = (modifiers: Change['modifiers'] = []) =>
       plan('fieldDry', SAMPLE_RIGS.farm!.axles[0]!, { family: 'tractor', roadSpeedKmh: 40, modifiers });
-    expect(field(['pullingHard']).startKpa / field().startKpa).toBeCloseTo(1.5 ** (1 / 0.7), 6);
+    const byLoad = (modifiers: Change['modifiers'] = []): number =>
+      field(modifiers).floor.all.find(({ code }) => code === 'loadAtSpeed')!.pressureKpa;
+    expect(byLoad(['pullingHard']) / byLoad()).toBeCloseTo(1.5 ** (1 / 0.7), 6);
     expect(field().window.highKpa).toBeCloseTo(field(['pullingHard']).startKpa, 9);
   });
 
@@ -314,7 +320,7 @@ describe('cautions', () => {
   });
 
   it('warns before pavement wherever air was let out, dangers first', () => {
-    for (const ground of groundsFor('car').filter((code) => code !== 'pavement')) {
+    for (const ground of groundsFor(familyOf('fourWheel')).filter((code) => code !== 'pavement')) {
       expect(full({ ground }).cautions).toEqual(
         expect.arrayContaining(['airBeforePavement', 'speedAndHeat', 'gentleTurns', 'overruled']),
       );
@@ -387,7 +393,7 @@ describe('the working of a plan', () => {
     const { markedKpa, ratedLoadKg, markedLoadKg, exponent } = onCurve.find(
       ({ code }) => code === 'pressureOnCurve',
     )!.inputs;
-    expect(markedKpa! * (ratedLoadKg! / markedLoadKg!) ** (1 / exponent!)).toBeCloseTo(field({}).startKpa, 6);
+    expect(markedKpa! * (ratedLoadKg! / markedLoadKg!) ** (1 / exponent!)).toBeCloseTo(field({}).targetKpa!, 6);
 
     const row = (pressureKpa: number, loadKg: number) => ({ pressureKpa, loadKg, speedKmh: 10 });
     const onRows = field({ rows: [row(60, 2000), row(80, 2600), row(120, 3400)] });
@@ -424,7 +430,7 @@ describe('the working of a plan', () => {
         roadSpeedKmh: 40,
         axles: [sampleAxle({ marking: '480/80R50 159A8/B **', loadKg: 3000, roadKpa: null })],
       },
-      78.4,
+      80.9,
     ],
     [
       'a sprayer of which nothing was read',
@@ -442,9 +448,9 @@ describe('the working of a plan', () => {
 
   it('leads to the plan without a hole, for every school of every family', () => {
     for (const { family, ...rig } of Object.values(SAMPLE_RIGS)) {
-      const { kind } = familyOf(family);
-      for (const ground of groundsFor(kind)) {
-        for (const school of schoolsFor(kind)) {
+      const own = familyOf(family);
+      for (const ground of groundsFor(own)) {
+        for (const school of schoolsFor(own)) {
           const { axles } = full({ family, ...rig, ground, school });
           for (const { working, startKpa, floor, atStart, targetKpa } of axles) {
             const result = (code: string): number | undefined =>
@@ -481,7 +487,7 @@ const anyRig = fc
     stuckAccepted: fc.boolean(),
   })
   .map(({ rig, heavier, firmer, loadRange, tube, maxKpa, minKpa, ground, ...rest }): PlanInput => {
-    const grounds = groundsFor(familyOf(rig.family).kind);
+    const grounds = groundsFor(familyOf(rig.family));
     return sampleInput({
       ...rig,
       ...rest,

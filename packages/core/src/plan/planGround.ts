@@ -1,11 +1,12 @@
-import { curveOfRoad, pressureForLoadKpa } from '../capacity/loadCurve';
+import { curveOfRoad, pressureForLoadKpa, sheetPressuresKpa } from '../capacity/loadCurve';
 import { topSpeedKmh } from '../capacity/speedFactor';
 import { cautionsFor } from '../cautions/registry';
 import { contactPatch, TREAD_WIDTH_SHARE } from '../contact/contactPatch';
+import type { OwnFactor } from '../contact/ownTire';
 import { familyOf } from '../families/registry';
 import type { Family } from '../families/family';
-import { figuresFor, stepsFor, type Ground } from '../grounds/ground';
-import { groundOf } from '../grounds/registry';
+import { figuresFor, isLike, stepsFor, type Ground } from '../grounds/ground';
+import { groundOf, meets } from '../grounds/registry';
 import { carriedKg, ratedMostKg } from '../limits/carried';
 import { bindingCeiling, softCeilingKpa, type BindingCeiling } from '../limits/ceilings';
 import { bindingFloor, type BindingFloor } from '../limits/floors';
@@ -18,9 +19,10 @@ import type { Modifier } from '../modifiers/modifier';
 import { modifierOf, modifiersOn, type ModifierCode } from '../modifiers/registry';
 import { failure, success, type Result } from '../result/result';
 import { schoolOf, schoolsFor, type SchoolCode } from '../schools/registry';
-import type { MissingInput, Target } from '../schools/school';
+import type { MissingInput } from '../schools/school';
 import { carcassFactor } from '../tires/loadRange';
-import { placardRules, type AxleContext } from '../axle/axleContext';
+import { psi } from '../units/units';
+import { placardRules, type AxleContext, type DayContext } from '../axle/axleContext';
 import type { PlanAxle } from '../axle/planAxle';
 import type { AxlePlan, GroundPlan, ClampCode, PlanInput, PlanProblem, SchoolPlan } from './plan';
 import type { WorkingStep } from '../working/working';
@@ -49,11 +51,7 @@ const ROUNDING = 1e-12;
 export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   const family = familyOf(input.family);
   const ground = groundOf(input.ground);
-  if (!ground.kinds.includes(family.kind)) return failure({ code: 'otherGround' });
-
-  if (input.axles.every(({ position }) => isTrailer(position))) {
-    return failure({ code: 'onlyTrailer', position: input.axles[0]!.position });
-  }
+  if (!meets(ground, family)) return failure({ code: 'otherGround' });
 
   const limited: LimitedAxle[] = [];
   for (const context of contextsOf(input)) {
@@ -68,12 +66,15 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   if (!planned.ok) return planned;
   const axles = planned.value;
   const guide = speedGuide(family, ground, input, axles);
+  const allowed = axles.flatMap(({ allowsKmh: kmh }) => (kmh === null ? [] : [kmh]));
   return success({
     family: input.family,
     ground: input.ground,
     school,
     silentSchool,
     speedGuideKmh: guide,
+    groundGuideKmh: family.speedGuide ? (ground.speedGuideKmh?.high ?? null) : null,
+    upToKmh: allowed.length === 0 ? null : Math.min(...allowed),
     speedKmh: limited[0]!.context.speedKmh,
     needsStuckStep: ground.deliberate === true && !input.stuckAccepted,
     axles,
@@ -84,6 +85,8 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
       modifiers: [...new Set(axles.flatMap(({ modifiers }) => modifiers))],
       speedKmh: input.speedKmh,
       guideKmh: guide?.high ?? null,
+      // On fields the guide is no limit: tire, data sheet and machine are.
+      groundGuideKmh: isLike(ground, 'field') ? null : (ground.speedGuideKmh?.high ?? null),
       axles: axles.map((plan, index) => ({ plan, axle: input.axles[index]! })),
     }),
   });
@@ -92,13 +95,8 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
 /** Speed on the road where nobody said one, for a ratio of loads, km/h. Assumption. */
 const ROAD_KMH = 40;
 
-/** An axle's context, and what of the day counts on it: that is in the context's figures already. */
-export interface DayContext extends AxleContext {
-  readonly modifiers: readonly ModifierCode[];
-}
-
 /** What schools and limits look at on each axle. */
-export function contextsOf(input: PlanInput): DayContext[] {
+export function contextsOf(input: PlanInput): DayContext<ModifierCode>[] {
   const family = familyOf(input.family);
   const ground = groundOf(input.ground);
   const heaviestWheelKg = Math.max(...input.axles.map(heavierKg));
@@ -108,7 +106,7 @@ export function contextsOf(input: PlanInput): DayContext[] {
   );
   const onRoad = ground.paved === true;
   return input.axles.map((given) => {
-    const axle = withCurve(given, family, input.roadSpeedKmh);
+    const axle = withCurve(given, family, input);
     const modifiers = modifiersOn(family.kind, ground, input.modifiers, axle);
     const tread = family.kind === 'bicycle' ? null : treadFactor(axle);
     const all: readonly Modifier[] = modifiers.map(modifierOf);
@@ -119,20 +117,27 @@ export function contextsOf(input: PlanInput): DayContext[] {
     // On narrow tires a pavement counts as a share instead.
     const onNarrow = ground.bicycle?.narrowShare ? null : steps;
     const eachEnd = (of: (end: Figure) => number) => ({ start: of('start'), low: of('low'), high: of('high') });
+    const print = {
+      ...(axle.own && { contactFactor: axle.own.contact.factor, widthFactor: axle.own.width.factor }),
+      ...(tread !== null && { widthFactor: tread }),
+    };
+    const bare = { tire: axle.tire, ...(axle.widthMm !== null && { widthMm: axle.widthMm }), ...print };
+    const carcass = carcassFactor(axle.loadRange);
     return {
       family,
       ground,
       axle,
+      unweighed: input.unweighed === true,
+      sheetKpa: given.curve?.from === 'rows' ? sheetPressuresKpa(given.curve)[0]! : null,
       build: {
-        tire: axle.tire,
-        carcass: carcassFactor(axle.loadRange) * (axle.own?.carcass.factor ?? 1),
-        ...(axle.widthMm !== null && { widthMm: axle.widthMm }),
-        ...(axle.own && {
-          contactFactor: axle.own.contact.factor,
-          widthFactor: axle.own.width.factor,
-          dropFactor: axle.own.drop.factor,
-        }),
-        ...(tread !== null && { widthFactor: tread }),
+        ...bare,
+        carcass: carcass * settled(axle.own?.carcass),
+        ...(axle.own && { dropFactor: settled(axle.own.drop) }),
+      },
+      printBuild: {
+        ...bare,
+        carcass: carcass * (axle.own?.carcass.factor ?? 1),
+        ...(axle.own && { dropFactor: axle.own.drop.factor }),
       },
       wheelLoadKg: heavierKg(axle),
       heaviestWheelKg,
@@ -142,9 +147,8 @@ export function contextsOf(input: PlanInput): DayContext[] {
       groundShiftPsi: eachEnd((end) => steps?.[end] ?? 0),
       narrowShiftPsi: eachEnd((end) => (onNarrow?.[end] ?? 0) + sum(narrow, end)),
       highTorque: all.some(({ highTorque }) => highTorque),
-      speedKmh: input.speedKmh ?? ground.speedGuideKmh?.high ?? (onRoad ? input.roadSpeedKmh : null),
+      speedKmh: input.speedKmh ?? guideOfDay(ground, modifiers)?.high ?? (onRoad ? input.roadSpeedKmh : null),
       roadSpeedKmh: input.roadSpeedKmh,
-      reachAirKmh: all.find(({ reachAirKmh }) => reachAirKmh !== undefined)?.reachAirKmh ?? null,
       riderKg: input.riderKg,
       ownFloorKpa: input.ownFloorKpa,
       stuck: ground.deliberate === true && input.stuckAccepted,
@@ -152,10 +156,25 @@ export function contextsOf(input: PlanInput): DayContext[] {
   });
 }
 
-/** A farm axle of whose tire nothing was read goes by what it is driven with on the road. */
-function withCurve(axle: PlanAxle, { kind }: Family, roadSpeedKmh: number | null): PlanAxle {
-  if (kind !== 'farm' || axle.curve || axle.roadKpa === null) return axle;
-  const roadLoadKg = axle.roadLoadKg ?? heavierKg(axle);
+/** What a test found of a tire, where it found anything: an interval that holds "no change" moves no number. */
+const settled = (own: OwnFactor | undefined): number =>
+  own === undefined || (own.low <= 1 && own.high >= 1) ? 1 : own.factor;
+
+/** The ground's guide, slower on a day that wants it so. */
+function guideOfDay(ground: Ground, modifiers: readonly ModifierCode[]): Ground['speedGuideKmh'] {
+  const share = modifiers.reduce((product, code) => product * (modifierOf(code).speedShare ?? 1), 1);
+  const guide = ground.speedGuideKmh;
+  return guide && { low: guide.low * share, high: guide.high * share };
+}
+
+/**
+ * A farm axle of whose tire nothing was read goes by what it is driven with on the road. So does one that nobody weighed: a
+ * rating says nothing without a load, and a ratio takes the load out again.
+ */
+function withCurve(axle: PlanAxle, { kind }: Family, { roadSpeedKmh, unweighed }: PlanInput): PlanAxle {
+  if (kind !== 'farm' || (axle.curve && !unweighed)) return axle;
+  if (axle.roadKpa === null) return unweighed ? { ...axle, curve: null } : axle;
+  const roadLoadKg = (unweighed ? undefined : axle.roadLoadKg) ?? heavierKg(axle);
   return { ...axle, curve: curveOfRoad(axle.tire, axle.roadKpa, roadLoadKg, roadSpeedKmh ?? ROAD_KMH) };
 }
 
@@ -171,7 +190,7 @@ const wheelOf = ({ position }: PlanAxle): 'front' | 'behind' => (position === 'f
 const heavierKg = ({ leftLoadKg, rightLoadKg }: PlanAxle): number => Math.max(leftLoadKg, rightLoadKg);
 
 interface LimitedAxle {
-  readonly context: DayContext;
+  readonly context: DayContext<ModifierCode>;
   readonly floor: BindingFloor;
   readonly ceiling: BindingCeiling | null;
 }
@@ -188,7 +207,7 @@ function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'cei
     return failure({ code: 'placardAboveSidewall', position, placardKpa: roadKpa, maxKpa });
   }
   if (placardRules(context) && roadKpa === null) return failure({ code: 'roadMissing', position });
-  const mostKg = ratedMostKg(context);
+  const mostKg = context.unweighed ? null : ratedMostKg(context);
   if (mostKg !== null && wheelLoadKg > mostKg * (1 + ROUNDING)) {
     return failure({ code: 'noPressureCarries', position, wheelLoadKg, mostKg, speedKmh });
   }
@@ -211,6 +230,10 @@ function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'cei
   return success({ floor, ceiling });
 }
 
+/** The schools that can be asked: unweighed, those that need no load. */
+const schoolsOf = ({ family, unweighed }: AxleContext): readonly SchoolCode[] =>
+  schoolsFor(family).filter((code) => !unweighed || schoolOf(code).withoutLoad);
+
 /** The school that is held, else the first that can answer on every axle; none where the placard rules. */
 function chooseSchool(
   { school: held }: PlanInput,
@@ -218,7 +241,7 @@ function chooseSchool(
 ): Result<Pick<GroundPlan, 'school' | 'silentSchool'>, PlanProblem> {
   const [{ context }] = limited as [LimitedAxle];
   if (placardRules(context)) return success({ school: null, silentSchool: null });
-  const own = schoolsFor(context.family.kind);
+  const own = schoolsOf(context);
   const needOf = (code: SchoolCode): MissingInput | null =>
     limited
       .map(({ context: each }) => schoolOf(code).targetKpa(each, 'start'))
@@ -229,7 +252,21 @@ function chooseSchool(
     return failure({ code: 'noSchoolAnswers', needs: [...new Set(own.map((code) => needOf(code)!))] });
   }
   const silent = needOf(first);
-  return success({ school: answering, silentSchool: silent === null ? null : { code: first, needs: silent } });
+  // A family that begins with another school where it can answer is no person's choice.
+  const chosen = first === held || first !== context.family.firstSchool;
+  return success({
+    school: answering,
+    silentSchool: silent === null || !chosen ? null : { code: first, needs: silent },
+  });
+}
+
+/** A bicycle's front lies no further below its rear than this, but for road kinds, kPa. Common practice, no source. */
+const MOST_GAP_KPA = psi(5);
+
+/** What a bicycle's rear leaves to its front, kPa: the most that it may have, and the least. */
+interface Behind {
+  readonly most: Readonly<Record<Figure, number>>;
+  readonly least: Readonly<Record<Figure, number>>;
 }
 
 /** Every axle; of a bicycle the rear first, because the front is never the firmer of the two. */
@@ -241,88 +278,126 @@ function planAxles(
   const provedOf = ({ context }: LimitedAxle): number | null =>
     school === null ? null : (proved.find(({ position }) => position === context.axle.position)?.pressureKpa ?? null);
   const last = limited.at(-1)!;
-  const alone = last.context.family.kind !== 'bicycle' || limited.length < 2 || school === 'ownTrial';
   const rear = planAxle(last, school, provedOf(last));
   if (!rear.ok) return rear;
-  const axles: AxlePlan[] = [];
+  const axles: PlannedAxle[] = [];
   for (const axle of limited.slice(0, -1)) {
-    const share = alone ? null : frontShareOf(axle.context);
-    const { startKpa, window } = rear.value;
-    const planned = planAxle(
-      axle,
-      school,
-      provedOf(axle),
-      share === null
-        ? undefined
-        : { start: share * startKpa, low: share * window.lowKpa, high: share * window.highKpa },
-    );
+    const planned = planAxle(axle, school, provedOf(axle), behindOf(axle.context, rear.value));
     if (!planned.ok) return planned;
     axles.push(planned.value);
   }
-  return success([...axles, rear.value]);
+  return success([...axles, rear.value].map(({ ruleWindow: _, ...axle }) => axle));
 }
 
-/** @param behind the most that the wheel behind leaves to this one, kPa */
-function planAxle(
+/** By the rule for the rear, so that what was proved behind moves nothing in front. Null for what is no bicycle. */
+function behindOf(context: AxleContext, { ruleKpa, ruleWindow }: PlannedAxle): Behind | null {
+  if (context.family.kind !== 'bicycle') return null;
+  const share = frontShareOf(context);
+  if (share === null) return null;
+  const gapKpa = context.family.posture === 'road' ? Number.POSITIVE_INFINITY : MOST_GAP_KPA;
+  const rear = { start: ruleKpa, low: ruleWindow.lowKpa, high: ruleWindow.highKpa };
+  const each = (of: (kpa: number) => number) => ({ start: of(rear.start), low: of(rear.low), high: of(rear.high) });
+  return { most: each((kpa) => share * kpa), least: each((kpa) => kpa - gapKpa) };
+}
+
+/** A planned axle, with the window that the school alone comes to. */
+interface PlannedAxle extends AxlePlan {
+  readonly ruleWindow: AxlePlan['window'];
+}
+
+/** What holds a number of an axle between its limits, and which of them moved it. */
+function holdsOf(
   { context, floor, ceiling }: LimitedAxle,
-  school: SchoolCode | null,
-  provedKpa: number | null,
-  behind?: Readonly<Record<Figure, number>>,
-): Result<AxlePlan, PlanProblem> {
-  const { axle, build, wheelLoadKg, modifiers } = context;
-  const startEnd: Figure = modifiers.map((code) => (modifierOf(code) as Modifier).startAt).find(Boolean) ?? 'start';
+  behind: Behind | null,
+): {
+  readonly hold: (kpa: number, end: Figure) => number;
+  readonly clampedBy: (kpa: number, end: Figure) => ClampCode;
+} {
   const hardKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
   const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
-  const behindKpa = (end: Figure): number => behind?.[end] ?? Number.POSITIVE_INFINITY;
-  // What is behind gives way to the floor; a ceiling was held against it before.
-  const hold = (kpa: number, end: Figure): number =>
-    Math.max(Math.min(kpa, hardKpa, softKpa, behindKpa(end)), floor.pressureKpa);
-  const clampedBy = (kpa: number, end: Figure): ClampCode => {
-    const most = Math.min(hardKpa, softKpa, behindKpa(end));
-    if (Math.min(kpa, most) < floor.pressureKpa) return floor.code;
-    if (kpa <= most) return null;
-    return most === hardKpa ? ceiling!.code : most === softKpa ? 'belowRoad' : 'rear';
+  const mostBehind = (end: Figure): number => behind?.most[end] ?? Number.POSITIVE_INFINITY;
+  const leastBehind = (end: Figure): number => behind?.least[end] ?? Number.NEGATIVE_INFINITY;
+  const most = (end: Figure): number => Math.min(hardKpa, softKpa, mostBehind(end));
+  return {
+    // What is behind gives way to the floor; a ceiling was held against it before.
+    hold: (kpa, end) => Math.max(Math.min(Math.max(kpa, leastBehind(end)), most(end)), floor.pressureKpa),
+    clampedBy: (kpa, end) => {
+      const raised = Math.max(kpa, leastBehind(end));
+      if (Math.min(raised, most(end)) < floor.pressureKpa) return floor.code;
+      if (raised <= most(end)) return raised > kpa ? 'rearGap' : null;
+      if (most(end) === hardKpa) return ceiling!.code;
+      return most(end) === softKpa ? 'belowRoad' : 'rear';
+    },
   };
+}
 
-  const asks = (code: SchoolCode, end: Figure): Target => schoolOf(code).targetKpa(context, end);
-  const schools = (school === null ? [] : schoolsFor(context.family.kind)).map((code): SchoolPlan => {
-    const targetKpa = asks(code, startEnd);
-    return typeof targetKpa === 'string'
-      ? { code, ok: false, needs: targetKpa }
-      : { code, ok: true, targetKpa, startKpa: hold(targetKpa, startEnd), clampedBy: clampedBy(targetKpa, startEnd) };
+/** Every school side by side, each as it is by itself: only the default's front gives way to its rear. */
+function schoolPlans(limited: LimitedAxle, startEnd: Figure, behind: Behind | null): SchoolPlan[] {
+  const { context } = limited;
+  return schoolsOf(context).map((code): SchoolPlan => {
+    const school = schoolOf(code);
+    const targetKpa = school.targetKpa(context, startEnd);
+    if (typeof targetKpa === 'string') return { code, ok: false, needs: targetKpa };
+    const { hold, clampedBy } = holdsOf(limited, school.frontYields ? behind : null);
+    return {
+      code,
+      ok: true,
+      targetKpa,
+      startKpa: hold(targetKpa, startEnd),
+      clampedBy: clampedBy(targetKpa, startEnd),
+    };
   });
+}
+
+/** Which limit moves what was proved. */
+function provedClamp(
+  { context, floor, ceiling }: LimitedAxle,
+  provedKpa: number,
+): { readonly startKpa: number; readonly clampedBy: ClampCode } {
+  const hardKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
+  const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
+  const startKpa = Math.max(Math.min(provedKpa, hardKpa, softKpa), floor.pressureKpa);
+  if (startKpa === provedKpa) return { startKpa, clampedBy: null };
+  if (startKpa > provedKpa) return { startKpa, clampedBy: floor.code };
+  return { startKpa, clampedBy: startKpa === hardKpa ? ceiling!.code : 'belowRoad' };
+}
+
+/** @param behind what the wheel behind leaves to this one */
+function planAxle(
+  limited: LimitedAxle,
+  school: SchoolCode | null,
+  provedKpa: number | null,
+  behind: Behind | null = null,
+): Result<PlannedAxle, PlanProblem> {
+  const { context, floor, ceiling } = limited;
+  const { axle, printBuild, wheelLoadKg, modifiers } = context;
+  const startEnd: Figure = modifiers.map((code) => modifierOf(code).startAt).find(Boolean) ?? 'start';
+  const yields = school !== null && schoolOf(school).frontYields ? behind : null;
+  const { hold } = holdsOf(limited, yields);
+  const schools = school === null ? [] : schoolPlans(limited, startEnd, behind);
   const held = schools.find(({ code }) => code === school);
   const targetKpa = held?.ok ? held.targetKpa : null;
   const ruleKpa = held?.ok ? held.startKpa : axle.roadKpa!;
-  const within = (kpa: number): number => Math.max(Math.min(kpa, hardKpa, softKpa), floor.pressureKpa);
-  const startKpa = provedKpa === null ? ruleKpa : within(provedKpa);
-  const startClamp =
+  const start =
     provedKpa === null
-      ? held?.ok
-        ? held.clampedBy
-        : null
-      : startKpa > provedKpa
-        ? floor.code
-        : startKpa === provedKpa
-          ? null
-          : startKpa === hardKpa
-            ? ceiling!.code
-            : 'belowRoad';
+      ? { startKpa: ruleKpa, clampedBy: held?.ok ? held.clampedBy : null }
+      : provedClamp(limited, provedKpa);
+  const { startKpa } = start;
   // A school that has a start may have no answer for an end of the window: then the window ends at the start.
-  const askedAt = (end: Figure): number => {
-    const wanted = school === null ? null : asks(school, end);
+  const wantedAt = (end: Figure): number => {
+    const wanted = school === null ? null : schoolOf(school).targetKpa(context, end);
     return typeof wanted === 'number' ? wanted : (targetKpa ?? startKpa);
   };
-  const edge = (end: Figure): number => (school === null ? axle.roadKpa! : hold(askedAt(end), end));
+  const edge = (end: Figure): number => (school === null ? axle.roadKpa! : hold(wantedAt(end), end));
   const highKpa = edge('high');
   // Where the start was cut from above, the low end keeps its distance: there is still a way down to try.
   const lowKpa =
     targetKpa !== null && ruleKpa < targetKpa
-      ? Math.min(edge('low'), hold((askedAt('low') * ruleKpa) / targetKpa, 'low'))
+      ? Math.min(edge('low'), hold((wantedAt('low') * ruleKpa) / targetKpa, 'low'))
       : edge('low');
-  const roadKpa = axle.roadKpa ?? needsOnRoadKpa(context);
-  const atRoad = roadKpa === null ? null : (contactPatch(build, wheelLoadKg, roadKpa) ?? null);
-  const atStart = contactPatch(build, wheelLoadKg, startKpa);
+  const roadKpa = axle.roadKpa ?? (context.unweighed ? null : needsOnRoadKpa(context));
+  const atRoad = roadKpa === null ? null : (contactPatch(printBuild, wheelLoadKg, roadKpa) ?? null);
+  const atStart = contactPatch(printBuild, wheelLoadKg, startKpa);
   if (!atStart) return failure({ code: 'liesFlat', position: axle.position, wheelLoadKg, pressureKpa: startKpa });
   const figures = figuresFor(context.ground, context.family.kind, wheelOf(axle));
   const windowStep = (code: 'windowLow' | 'windowHigh', value: number): WorkingStep => ({
@@ -331,24 +406,17 @@ function planAxle(
     result: { name: code === 'windowLow' ? 'windowLowKpa' : 'windowHighKpa', value },
     source: (code === 'windowLow' ? figures?.lowSource : undefined) ?? figures?.source ?? schoolOf(school!).source,
   });
-  const start = {
-    startKpa,
-    roadKpa,
-    atStart,
-    atRoad,
-    clampedBy: startClamp,
-    floor,
-    school,
-    schools,
-  };
+  const window = { lowKpa: Math.min(lowKpa, startKpa), highKpa: Math.max(highKpa, startKpa) };
+  const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
   return success({
     position: axle.position,
     wheelLoadKg,
     roadKpa,
     startKpa,
     ruleKpa,
+    ruleWindow: { lowKpa: Math.min(lowKpa, ruleKpa), highKpa: Math.max(highKpa, ruleKpa) },
     provedKpa,
-    window: { lowKpa: Math.min(lowKpa, startKpa), highKpa: Math.max(highKpa, startKpa) },
+    window,
     floor,
     ceiling,
     targetKpa,
@@ -357,19 +425,19 @@ function planAxle(
     modifiers,
     atRoad,
     atStart,
-    carriesKg: carriedKg(context, startKpa),
+    carriesKg: context.unweighed ? null : carriedKg(context, startKpa),
     clearanceLostMm: atRoad && atStart.deflectionMm - atRoad.deflectionMm,
     allowsKmh: allowsKmh(context, startKpa),
-    remarks: remarksOf(context, start),
+    remarks: remarksOf(context, { ...start, window, roadKpa, atStart, atRoad, floor, school, schools }),
     own: axle.own ?? null,
     working: [
       ...workingOfLoadAndTire(context),
       ...(school === null || targetKpa === null ? [] : schoolOf(school).trace(context, startEnd, targetKpa)),
       ...workingOfLimits(context, floor, ceiling, softKpa),
-      workingOfStart(targetKpa, ruleKpa, floor, ceiling, Math.min(softKpa, behind?.[startEnd] ?? softKpa)),
+      workingOfStart(targetKpa, ruleKpa, floor, ceiling, Math.min(softKpa, yields?.most[startEnd] ?? softKpa)),
       ...(provedKpa === null ? [] : [workingOfProved(provedKpa, startKpa, floor, ceiling)]),
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
-      ...workingOfContact(build, wheelLoadKg, atStart, axle.own),
+      ...workingOfContact(printBuild, wheelLoadKg, atStart, axle.own),
     ],
   });
 }
@@ -391,22 +459,25 @@ const allowsKmh = (context: AxleContext, pressureKpa: number): number | null =>
 /** A speed found by halving must not lose a step for its last place, km/h. */
 const SPEED_ROUNDING = 0.05;
 
-/** The ground's guide, less on a day that wants it slower, and never more than what the pressures allow. */
+/**
+ * How fast here: what is needed, else the ground's guide on such a day; never more than what the pressures allow. What is
+ * needed is what everything else was worked out for, so nothing else stands beside it.
+ */
 function speedGuide(
   family: Family,
-  { speedGuideKmh }: Ground,
-  { modifiers }: PlanInput,
+  ground: Ground,
+  { speedKmh }: PlanInput,
   axles: readonly AxlePlan[],
 ): GroundPlan['speedGuideKmh'] {
-  if (!family.speedGuide || !speedGuideKmh) return null;
-  const counted = new Set(axles.flatMap((axle) => axle.modifiers));
-  const share = modifiers
-    .filter((code) => counted.has(code))
-    .reduce((product, code) => product * ((modifierOf(code) as Modifier).speedShare ?? 1), 1);
+  if (!family.speedGuide || !ground.speedGuideKmh) return null;
+  if (speedKmh !== null) return { low: speedKmh, high: speedKmh };
+  const counted = [...new Set(axles.flatMap((axle) => axle.modifiers))];
+  const guide = guideOfDay(ground, counted)!;
   const allowed = axles.flatMap(({ allowsKmh: kmh }) => (kmh === null ? [] : [kmh]));
-  const slower = (kmh: number): number =>
-    Math.min(kmh * share, ...allowed.filter((most) => most < kmh * share - SPEED_ROUNDING));
-  const tidy = (kmh: number): number =>
-    kmh === Math.round(kmh) && share === 1 ? kmh : Math.max(5, Math.floor(kmh / 5) * 5);
-  return { low: tidy(slower(speedGuideKmh.low)), high: tidy(slower(speedGuideKmh.high)) };
+  const slower = (kmh: number): number => Math.min(kmh, ...allowed.filter((most) => most < kmh - SPEED_ROUNDING));
+  const tidy = (kmh: number, own: number): number => (kmh === own ? kmh : Math.max(5, Math.floor(kmh / 5) * 5));
+  return {
+    low: tidy(slower(guide.low), ground.speedGuideKmh.low),
+    high: tidy(slower(guide.high), ground.speedGuideKmh.high),
+  };
 }

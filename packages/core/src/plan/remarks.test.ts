@@ -13,7 +13,9 @@ const TALL = { marking: '35x12.50R17LT', loadRange: 'E', loadKg: 550, roadKpa: p
 
 describe('what stands beside a number', () => {
   it('is nothing on the reference rig itself', () => {
-    for (const ground of ['gravel', 'forestMud', 'softSand'] as const) expect(codes({ ground })).toEqual([]);
+    for (const ground of ['rockyTrack', 'forestMud', 'softSand'] as const) expect(codes({ ground })).toEqual([]);
+    // Common practice, no source: 24 to 26 is run there as well as 28 to 30.
+    expect(codes({ ground: 'gravel' })).toEqual(['softerOnCorrugations']);
   });
 
   it('names all grounds that end on one floor, this one among them', () => {

@@ -1,19 +1,24 @@
 import { speedFactor } from '../capacity/speedFactor';
 import { contactPatch, type ContactPatch } from '../contact/contactPatch';
 import { isBicycleTire } from '../contact/deflection';
-import type { Ground } from '../grounds/ground';
-import { GROUNDS } from '../grounds/registry';
+import { canBog, chanceOfBogging } from '../grounds/bogging';
+import { isLike, type Ground } from '../grounds/ground';
+import { GROUNDS, meets } from '../grounds/registry';
 import type { BindingFloor } from '../limits/floors';
 import { carryingConditions, curveNeedKpa } from '../limits/loadAtSpeed';
+import { pressureForSpeedKpa, speedForPressureKmh } from '../limits/speedAtPressure';
+import { BELOW_ROAD_KMH, WALKING_KMH } from '../limits/speedPairs';
+import { farFromAir } from '../modifiers/farFromAir';
 import { needOfCurve } from '../schools/loadSpeedTable';
 import { schoolOf, type SchoolCode } from '../schools/registry';
 import { psi } from '../units/units';
-import type { AxleContext } from '../axle/axleContext';
-import type { ClampCode, Remark, SchoolPlan } from './plan';
+import type { DayContext } from '../axle/axleContext';
+import type { AxlePlan, ClampCode, Remark, SchoolPlan } from './plan';
 
 /** What a plan has come to on an axle. */
 interface Come {
   readonly startKpa: number;
+  readonly window: AxlePlan['window'];
   readonly roadKpa: number | null;
   readonly atStart: ContactPatch;
   readonly atRoad: ContactPatch | null;
@@ -33,17 +38,25 @@ const WORTH_SAYING = 0.1;
 const DUST_KPA = psi(0.1);
 
 /** What belongs beside the number of an axle, the most pressing first. */
-export const remarksOf = (context: AxleContext, come: Come): Remark[] =>
-  [bendUnlikely, roadTooLow, ratingUnread, groundsOnFloor, schoolsApart, gainsLess].flatMap(
-    (remark) => remark(context, come) ?? [],
-  );
+export const remarksOf = (context: DayContext, come: Come): Remark[] =>
+  [
+    noAirNear,
+    bendUnlikely,
+    roadTooLow,
+    ratingUnread,
+    practiceLower,
+    softerOnCorrugations,
+    groundsOnFloor,
+    schoolsApart,
+    gainsLess,
+  ].flatMap((remark) => remark(context, come) ?? []);
 
-type MakesRemark = (context: AxleContext, come: Come) => Remark | null;
+type MakesRemark = (context: DayContext, come: Come) => Remark | null;
 
 /** The plan's bend over its speed factor is what the tire would show at its rating. */
 const bendUnlikely: MakesRemark = (context, { atStart }) => {
   const { tire } = context.build;
-  if (tire.use !== 'farm') return null;
+  if (tire.use !== 'farm' || context.unweighed) return null;
   const { speedKmh, highTorque, rolling } = carryingConditions(context);
   const factor = speedFactor(tire, speedKmh, { highTorque, rolling })?.factor ?? 1;
   const mostShare = MOST_BEND[tire.flexion ?? 'standard'];
@@ -60,15 +73,71 @@ const roadTooLow: MakesRemark = (context) => {
     : null;
 };
 
-const ratingUnread: MakesRemark = ({ axle }) =>
-  axle.curve?.from === 'road' ? { code: 'ratingUnread', needs: needOfCurve(axle) } : null;
+/** On pavement before the next air, km/h. Assumption: what a person would like to drive there. */
+const TO_AIR_KMH = 60;
+const USUAL_SOFTNESS = { shift: 0, sureness: 'usual' } as const;
+
+/** The number stays the ground's; what follows on the way to the next air is said with it. */
+const noAirNear: MakesRemark = (context, { startKpa }) => {
+  if (!context.modifiers.includes(farFromAir.code) || context.ground.paved) return null;
+  const homeKmh = speedForPressureKmh(context, startKpa, true) ?? BELOW_ROAD_KMH;
+  const needKpa = homeKmh >= TO_AIR_KMH ? null : pressureForSpeedKpa(context, TO_AIR_KMH, true);
+  const raisedKpa = needKpa !== null && needKpa > startKpa ? needKpa : null;
+  return {
+    code: 'noAirNear',
+    homeKmh,
+    raisedKpa,
+    raisedForKmh: TO_AIR_KMH,
+    bogChance:
+      raisedKpa === null || !canBog(context.ground) ? null : chanceOfBogging(raisedKpa / startKpa, 0, USUAL_SOFTNESS),
+  };
+};
+
+/** Floors that a model of load and speed comes to: people who crawl go lower, and the tire bears it for a while. */
+const BY_SPEED: ReadonlySet<ClampCode> = new Set(['heatAndSpeed', 'loadAtSpeed', 'handling']);
+
+/** Where the number stands on such a floor and the schools would go lower, what they come to; never below the bead's floor. */
+const practiceLower: MakesRemark = (context, { clampedBy, floor, schools, startKpa }) => {
+  if (context.family.kind !== 'car' || !BY_SPEED.has(clampedBy)) return null;
+  const beadKpa = floor.all.find(({ code }) => code === 'bead')?.pressureKpa ?? 0;
+  const lower = schools.flatMap((each) =>
+    each.ok && schoolOf(each.code).counted !== false && each.targetKpa < startKpa - DUST_KPA
+      ? [Math.max(each.targetKpa, beadKpa)]
+      : [],
+  );
+  if (lower.length === 0) return null;
+  return {
+    code: 'practiceLower',
+    lowKpa: Math.min(...lower),
+    highKpa: Math.max(...lower),
+    floor: floor.code,
+    speedKmh: WALKING_KMH,
+  };
+};
+
+/** On corrugations the low end of the window is what many run. */
+const softerOnCorrugations: MakesRemark = (context, { window, startKpa }) => {
+  if (context.family.kind !== 'car' || !isLike(context.ground, 'corrugated')) return null;
+  if (window.lowKpa > startKpa - DUST_KPA) return null;
+  return {
+    code: 'softerOnCorrugations',
+    lowKpa: window.lowKpa,
+    highKpa: startKpa,
+    speedKmh: speedForPressureKmh(context, window.lowKpa, false),
+  };
+};
+
+const ratingUnread: MakesRemark = ({ axle, unweighed, wheelLoadKg }) =>
+  !unweighed && axle.curve?.from === 'road'
+    ? { code: 'ratingUnread', needs: needOfCurve(axle), roadLoadKg: axle.roadLoadKg ?? wheelLoadKg }
+    : null;
 
 /** Only the bead and one's own floor are the same on every ground. */
 const groundsOnFloor: MakesRemark = (context, { school, clampedBy, floor }) => {
   if (school === null || (clampedBy !== 'bead' && clampedBy !== 'own')) return null;
   const { targetKpa } = schoolOf(school);
   const grounds = (GROUNDS as readonly Ground[]).filter((ground) => {
-    if (!ground.onReferenceRig || ground.deliberate || !ground.kinds.includes(context.family.kind)) return false;
+    if (!ground.onReferenceRig || ground.deliberate || !meets(ground, context.family)) return false;
     const wanted = targetKpa({ ...context, ground }, 'start');
     return typeof wanted === 'number' && wanted <= floor.pressureKpa;
   });

@@ -13,7 +13,7 @@ export interface WhatIf {
   readonly patch: ContactPatch | null;
   /** How much lower it stands than at road pressure, mm; null without one. */
   readonly clearanceLostMm: number | null;
-  /** The fastest that the pressure and the ground's guide allow, km/h; null where nothing sets it. */
+  /** The fastest that the pressure and what is driven here allow: what is needed, else the ground's guide, km/h; null where nothing sets it. */
   readonly speedKmh: number | null;
   /** What the heavier wheel carries beyond its load at the speed planned for, kg; null where unknown. */
   readonly loadLeftKg: number | null;
@@ -33,12 +33,12 @@ export interface WhatIf {
  * @param pressureKpa gauge, cold
  */
 export function whatIf(context: AxleContext, plan: AxlePlan, pressureKpa: number): WhatIf {
-  const { build, wheelLoadKg, ground, family } = context;
-  const patch = contactPatch(build, wheelLoadKg, pressureKpa) ?? null;
+  const { printBuild, wheelLoadKg, ground, family } = context;
+  const patch = contactPatch(printBuild, wheelLoadKg, pressureKpa) ?? null;
   const allowed = family.speedGuide ? speedForPressureKmh(context, pressureKpa, ground.paved === true) : null;
-  const guide = family.speedGuide ? (ground.speedGuideKmh?.high ?? null) : null;
+  const guide = family.speedGuide ? (context.speedKmh ?? ground.speedGuideKmh?.high ?? null) : null;
   const speeds = [allowed, guide].filter((kmh) => kmh !== null);
-  const carries = patch && carriedKg(context, pressureKpa);
+  const carries = patch && !context.unweighed ? carriedKg(context, pressureKpa) : null;
   return {
     pressureKpa,
     patch,

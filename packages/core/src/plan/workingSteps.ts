@@ -2,6 +2,7 @@ import { CASING_KPA, DROP_HEIGHT_SOURCE, DROP_SOURCE } from '../contact/bicycleD
 import {
   CONTACT_SOURCE,
   DEFAULT_CONTACT_CONSTANT,
+  squaredFactor,
   TREAD_WIDTH_SHARE,
   type ContactPatch,
 } from '../contact/contactPatch';
@@ -130,7 +131,7 @@ export function workingOfContact(
       source: exact,
     },
     chordStep(build, patch),
-    lengthStep(patch, own),
+    lengthStep(build, patch, own),
     ...(build.widthFactor !== undefined &&
     (own === undefined || own.width.readings > 0 || build.widthFactor !== own.width.factor)
       ? [widthStep(build, patch)]
@@ -151,12 +152,13 @@ const chordStep = (build: TireBuild, patch: ContactPatch): WorkingStep => ({
   source: exact,
 });
 
-function lengthStep(patch: ContactPatch, own: OwnTire | undefined): WorkingStep {
+function lengthStep(build: TireBuild, patch: ContactPatch, own: OwnTire | undefined): WorkingStep {
   return {
     code: 'contactLength',
     inputs: {
       contactConstant: DEFAULT_CONTACT_CONSTANT * (own?.contact.factor ?? 1),
       chordMm: patch.chordMm,
+      squaredFactor: squaredFactor(build, patch.pressureKpa),
     },
     result: { name: 'contactLengthMm', value: patch.lengthMm },
     source: own ? measured : CONTACT_SOURCE,
@@ -166,7 +168,11 @@ function lengthStep(patch: ContactPatch, own: OwnTire | undefined): WorkingStep 
 /** A width that was measured: by a print, or by a tape across the tread. */
 const widthStep = (build: TireBuild, patch: ContactPatch): WorkingStep => ({
   code: 'treadWidth',
-  inputs: { widthShare: TREAD_WIDTH_SHARE * build.widthFactor!, sectionWidthMm: build.tire.sectionWidthMm },
+  inputs: {
+    widthShare: TREAD_WIDTH_SHARE * build.widthFactor!,
+    sectionWidthMm: build.tire.sectionWidthMm,
+    squaredFactor: squaredFactor(build, patch.pressureKpa),
+  },
   result: { name: 'treadWidthMm', value: patch.widthMm },
   source: measured,
 });

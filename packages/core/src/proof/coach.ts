@@ -62,7 +62,10 @@ export function coach(runs: readonly TrialRun[], rules: TrialRules): TrialAdvice
   }
   const { tops, middle } = hills(runs, steps, rules.deviation, source);
   const chances = steps.map((step) => ({ step, chance: tops.filter((top) => top === step).length / tops.length }));
-  const best = steps.reduce((a, b) => (middle(b) > middle(a) ? b : a));
+  // A best is one that was ridden, or lies between two that were.
+  const ridden = runs.map(({ step }) => step);
+  const between = steps.filter((step) => step >= Math.min(...ridden) && step <= Math.max(...ridden));
+  const best = between.reduce((a, b) => (middle(b) > middle(a) ? b : a));
   const support = chances.reduce((sum, { step, chance }) => sum + (Math.abs(step - best) <= 1 ? chance : 0), 0);
   const sure = runs.length >= LEAST_RUNS && support >= SURE_ENOUGH;
   const enough = runs.length >= MOST_RUNS;

@@ -12,7 +12,7 @@ export const feel = defineRoutine({
     pressureKpa: GAUGE,
     symptom: {
       type: 'choice',
-      options: ['well', 'bottomsOut', 'pings', 'bouncy', 'folds', 'drags', 'pushesWide', 'wanders', 'spins'],
+      options: ['well', 'bottomsOut', 'pings', 'wallows', 'bouncy', 'folds', 'drags', 'pushesWide', 'wanders', 'spins'],
     },
   },
   speaksOf: ({ end }) => end,
@@ -20,6 +20,7 @@ export const feel = defineRoutine({
     worst(runs, on, ({ symptom }) => symptom, {
       bottomsOut: 1,
       folds: 1,
+      wallows: 1,
       wanders: 1,
       drags: 1,
       pings: -1,

@@ -10,6 +10,7 @@ const proved = (change: Partial<Proved> = {}): Proved => ({
   wheelLoadKg: 600,
   decided: 'keep',
   by: 'drive',
+  carriedFrom: null,
   id: 'outing',
   ...change,
 });

@@ -1,6 +1,7 @@
 import { compareTexts } from '../order/order';
 import { deflectionShare, pressureForShareKpa } from '../contact/deflection';
 import type { TireBuild } from '../contact/stiffness';
+import type { AxlePosition } from '../loads/geometry';
 
 /** A pressure that was found right, or not yet, on a ground. */
 export interface Proved {
@@ -12,6 +13,8 @@ export interface Proved {
   readonly decided: 'keep' | 'lower' | 'higher';
   /** Found by a trial of several runs, by a climb, by driving off on the flat, by having driven it, or proposed by another test. */
   readonly by: 'trial' | 'climb' | 'away' | 'drive' | 'test';
+  /** Found on another axle, and carried over to this one: what that one had, kPa. Null where it was found here. */
+  readonly carriedFrom: { readonly position: AxlePosition; readonly pressureKpa: number } | null;
   /** The row that says so. */
   readonly id: string;
 }

@@ -16,7 +16,7 @@ export const obstacle = defineRoutine({
     felt: { type: 'choice', options: ['felt', 'notFelt'], optional: true },
     clearanceMm: { type: 'number', unit: 'mm', min: 0, max: 1500, optional: true },
   },
-  rim: ({ pressureKpa, rim }) => ({ pressureKpa, struck: rim === 'touches' }),
+  rim: ({ pressureKpa, rim }) => ({ pressureKpa, struck: rim === 'touches', ridden: false }),
   judge: (runs, _, on) =>
     worst(
       runs,
@@ -30,10 +30,12 @@ export const obstacle = defineRoutine({
               ? 'folds'
               : bulge === 'near'
                 ? 'bulgeNear'
-                : wrap === 'none' || felt === 'felt'
+                : wrap === 'none'
                   ? 'hardly'
-                  : 'right',
+                  : felt === 'felt'
+                    ? 'wrapsAndFelt'
+                    : 'right',
       // A bulge that comes near the rock is the last that is any use: no softer.
-      { rimTouches: 2, sidewallScrapes: 1, folds: 1, bulgeNear: 0, hardly: -1, right: 0 },
+      { rimTouches: 2, sidewallScrapes: 1, folds: 1, bulgeNear: 0, hardly: -1, wrapsAndFelt: 0, right: 0 },
     ),
 });

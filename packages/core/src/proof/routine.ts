@@ -10,6 +10,8 @@ export interface TestLimits {
   readonly lowest: { readonly code: FloorCode; readonly pressureKpa: number };
   /** Null where no ceiling is known. */
   readonly highest: { readonly code: CeilingCode; readonly pressureKpa: number } | null;
+  /** What the plan has there now; null where the wheels differ, or there is no plan. */
+  readonly plannedKpa: number | null;
 }
 
 /** What a number of a test is counted in. `rating` goes from 1, bad, to 10, good. */
@@ -155,8 +157,10 @@ export interface Routine<Setup extends Fields = Fields, Run extends Fields = Fie
   };
   /** The axle that it speaks of, where that is not the one of its wheel. */
   readonly speaksOf?: (setup: ValuesOf<Setup>) => 'front' | 'rear' | null;
-  /** What a run tells of how near an edge came to the rim; null where it tells nothing of it. */
-  readonly rim?: (run: ValuesOf<Run>) => { readonly pressureKpa: number; readonly struck: boolean } | null;
+  /** What a run tells of how near an edge came to the rim, and whether it was hit at speed; null where it tells nothing of it. */
+  readonly rim?: (
+    run: ValuesOf<Run>,
+  ) => { readonly pressureKpa: number; readonly struck: boolean; readonly ridden: boolean } | null;
   /** What it tells of the tire's own constants. */
   readonly evidence?: (runs: readonly ValuesOf<Run>[], setup: ValuesOf<Setup>, on: TestedOn) => readonly Evidence[];
 }

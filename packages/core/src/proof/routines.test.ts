@@ -270,7 +270,12 @@ describe('tests that go by the worst', () => {
     ['obstacle', { wrap: 'none', bulge: 'clear', rim: 'clear', clearanceMm: null }, 'hardly', 'softer'],
     ['obstacle', { wrap: 'some', bulge: 'clear', rim: 'clear', clearanceMm: null }, 'right', 'keep'],
     ['obstacle', { wrap: 'some', bulge: 'near', rim: 'clear', clearanceMm: null }, 'bulgeNear', 'keep'],
-    ['obstacle', { wrap: 'some', bulge: 'clear', rim: 'clear', felt: 'felt', clearanceMm: null }, 'hardly', 'softer'],
+    [
+      'obstacle',
+      { wrap: 'some', bulge: 'clear', rim: 'clear', felt: 'felt', clearanceMm: null },
+      'wrapsAndFelt',
+      'keep',
+    ],
     ['feel', { symptom: 'bottomsOut' }, 'bottomsOut', 'firmer'],
     ['feel', { symptom: 'bouncy' }, 'bouncy', 'softer'],
     ['kerb', { rim: 'touches' }, 'touches', 'firmer'],

@@ -1,6 +1,6 @@
 import { fitLine } from '../numerics/fitLine';
 import type { Evidence } from '../calibrate/observation';
-import { contactPatch, DEFAULT_CONTACT_CONSTANT } from '../contact/contactPatch';
+import { contactPatch, DEFAULT_CONTACT_CONSTANT, squaredFactor } from '../contact/contactPatch';
 import type { TireBuild } from '../contact/stiffness';
 import { levelsOf } from './levels';
 import { defineRoutine, GAUGE, judgement, type Move } from './routine';
@@ -111,7 +111,10 @@ export function judgeTape(test: TapeTest): TapeResult {
         : 'grewAsExpected';
 
   const fit = fitLine(
-    carried.map(({ patch, lengthMm }) => ({ x: patch.chordMm, y: lengthMm })),
+    carried.map(({ patch, lengthMm }) => ({
+      x: patch.chordMm * squaredFactor(build, patch.pressureKpa),
+      y: lengthMm,
+    })),
     readsLong ? 'free' : 'origin',
   );
   const believable =

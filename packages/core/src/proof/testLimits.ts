@@ -22,6 +22,7 @@ export function testLimitsOf({ axles }: GroundPlan, position: AxlePosition | nul
       ceilings.length === 0
         ? null
         : ceilings.reduce((best, each) => (each.pressureKpa < best.pressureKpa ? each : best)),
+    plannedKpa: own.length === 1 ? own[0]!.startKpa : null,
   };
 }
 
@@ -29,14 +30,39 @@ export function testLimitsOf({ axles }: GroundPlan, position: AxlePosition | nul
 export const familyLimits = (family: Family): TestLimits => ({
   lowest: { code: 'bead', pressureKpa: defaultFloorKpa(family, false) },
   highest: null,
+  plannedKpa: null,
 });
 
-/** A judgement with what it proposes held at the limits; it tells which one was in the way. */
+/**
+ * A judgement with what it proposes held at the limits; it tells which one was in the way. Where a limit lies above what was
+ * tried, and less was wanted, nothing is proposed: nobody goes up for having found room.
+ */
 export function heldInLimits(judgement: Judgement, { lowest, highest }: TestLimits): Judgement {
-  const { tryKpa } = judgement;
+  const { tryKpa, move, stepKpa } = judgement;
   if (tryKpa === null) return judgement;
   if (highest && tryKpa > highest.pressureKpa) {
     return { ...judgement, tryKpa: highest.pressureKpa, heldAt: highest.code };
   }
-  return tryKpa < lowest.pressureKpa ? { ...judgement, tryKpa: lowest.pressureKpa, heldAt: lowest.code } : judgement;
+  if (tryKpa >= lowest.pressureKpa) return judgement;
+  const fromKpa = tryKpa + (stepKpa ?? 0);
+  const above = move === 'softer' && lowest.pressureKpa > fromKpa;
+  return { ...judgement, tryKpa: above ? null : lowest.pressureKpa, heldAt: lowest.code };
+}
+
+/** Why a reading is asked back before it counts. */
+export type ReadingDoubt = 'farFromPlan' | 'aboveSidewall';
+
+/** A reading outside half to double of the plan is a slip of the pen or of the unit. Assumption. */
+const FAR_FROM_PLAN = { low: 0.5, high: 2 };
+
+/** Whether a pressure that was written down can hardly be; null where it can, or there is nothing to hold it against. */
+export function readingDoubt(
+  pressureKpa: number,
+  { plannedKpa, highest }: Pick<TestLimits, 'plannedKpa' | 'highest'>,
+): ReadingDoubt | null {
+  const most = highest?.code === 'sidewallMaximum' ? highest.pressureKpa : Number.POSITIVE_INFINITY;
+  if (pressureKpa > most * 1.02) return 'aboveSidewall';
+  if (plannedKpa === null) return null;
+  const isFar = pressureKpa < FAR_FROM_PLAN.low * plannedKpa || pressureKpa > FAR_FROM_PLAN.high * plannedKpa;
+  return isFar ? 'farFromPlan' : null;
 }

@@ -18,7 +18,11 @@ export const turnAndHit = defineRoutine({
     burps: TIMES,
   },
   // Folding is what the same floor is for.
-  rim: ({ pressureKpa, rimStrikes, turn }) => ({ pressureKpa, struck: rimStrikes > 0 || turn === 'folds' }),
+  rim: ({ pressureKpa, rimStrikes, turn }) => ({
+    pressureKpa,
+    struck: rimStrikes > 0 || turn === 'folds',
+    ridden: true,
+  }),
   judge: (runs, _, on) =>
     worst(
       runs,

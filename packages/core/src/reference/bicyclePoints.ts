@@ -1,14 +1,18 @@
 import { CASING_KPA, pressureForDropKpa } from '../contact/bicycleDrop';
 import { widthOnRimMm } from '../contact/deflection';
+import { alongLogRows } from '../numerics/alongLogRows';
 import type { AxleContext } from '../axle/axleContext';
 import { assumption, commonPractice, type Source } from '../sources/source';
 import { inch, psi } from '../units/units';
 
 /**
  * What a rider of 80 kg starts with on hardpack, medium casing, tubeless, 94 kg in all: front and rear in psi by
- * measured width. Common practice, no source, to 2.6 in; assumption above.
+ * measured width. Common practice, no source, from 35 mm to 2.6 in; assumption outside.
  */
 const POINTS: readonly (readonly [widthMm: number, frontPsi: number, rearPsi: number])[] = [
+  [32, 44, 49],
+  [35, 38, 42],
+  [38, 35, 39],
   [42.5, 30, 35],
   [inch(2.2), 25, 26.5],
   [inch(2.4), 23, 24],
@@ -37,6 +41,9 @@ const LOAD_COUNTS = 0.9;
 const NARROW_MM = 32;
 const TRAIL_MM = 40;
 const DROP_SHARE = 0.15;
+/** Off pavement gravel, cross and trail kinds go by the points from the second width on, blended in from the first. Assumption. */
+const LOOSE_FROM_MM = 25;
+const LOOSE_MM = 30;
 /** From the widest trail tire to the narrowest fat one. */
 const FAT_FROM_MM = inch(2.6);
 const FAT_MM = inch(3.8);
@@ -48,6 +55,16 @@ export const bicycleWheelOf = ({ axle }: AxleContext): BicycleWheel => (axle.pos
 export const towardsTrail = (widthMm: number): number =>
   Math.min(1, Math.max(0, (widthMm - NARROW_MM) / (TRAIL_MM - NARROW_MM)));
 
+/**
+ * How much the trade's points count against a drop of 15 %, 0 to 1: by width between 32 and 40 mm; for other than road
+ * kinds off pavement already from 30 mm.
+ */
+export function pointsShare({ family, ground, build }: AxleContext): number {
+  const widthMm = widthOnRimMm(build);
+  if (family.posture === 'road' || ground.bicycle?.hard) return towardsTrail(widthMm);
+  return Math.min(1, Math.max(0, (widthMm - LOOSE_FROM_MM) / (LOOSE_MM - LOOSE_FROM_MM)));
+}
+
 /** How far a width is on the way from trail (0, 2.6 in) to fat (1, 3.8 in), in its logarithm. */
 export const towardsFat = (widthMm: number): number =>
   Math.min(1, Math.max(0, Math.log(widthMm / FAT_FROM_MM) / Math.log(FAT_MM / FAT_FROM_MM)));
@@ -58,13 +75,14 @@ export const towardsFat = (widthMm: number): number =>
  */
 export function tradePointKpa(widthMm: number, wheel: BicycleWheel): number {
   const column = wheel === 'front' ? 1 : 2;
-  const first = POINTS[0]!;
-  if (widthMm <= first[0]) return (psi(first[column]) * first[0]) / widthMm;
-  const found = POINTS.findIndex(([width]) => width >= widthMm);
-  const upper = found === -1 ? POINTS.length - 1 : found;
-  const [narrow, wide] = [POINTS[upper - 1]!, POINTS[upper]!];
-  const way = Math.log(widthMm / narrow[0]) / Math.log(wide[0] / narrow[0]);
-  return psi(narrow[column]) * (wide[column] / narrow[column]) ** way;
+  const [narrowest] = POINTS;
+  if (widthMm <= narrowest![0]) return (psi(narrowest![column]) * narrowest![0]) / widthMm;
+  return psi(
+    alongLogRows(
+      POINTS.map((point) => [point[0], point[column]]),
+      widthMm,
+    ),
+  );
 }
 
 /** Wheel load of the rider whom the points are for, kg. */
@@ -95,14 +113,17 @@ export const dropLoadKg = (context: AxleContext): number =>
 export const byDropKpa = (context: AxleContext, loadKg: number = dropLoadKg(context)): number =>
   pressureForDropKpa(widthOnRimMm(context.build), loadKg, DROP_SHARE / (context.build.dropFactor ?? 1));
 
-/** What a bicycle wheel starts with on hardpack, kPa: by a 15 % drop to 32 mm, by the trade's points from 40, blended between. */
+/**
+ * What a bicycle wheel starts with on hardpack, kPa: by a drop of 15 % where it is narrow, by the trade's points where it
+ * is wide or rough ground is ridden, blended between (see `pointsShare`).
+ */
 export function bicycleStartKpa(context: AxleContext): {
   readonly kpa: number;
   readonly byDropKpa: number;
   readonly byPointsKpa: number;
   readonly trailShare: number;
 } {
-  const trailShare = towardsTrail(widthOnRimMm(context.build));
+  const trailShare = pointsShare(context);
   const drop = byDropKpa(context);
   const points = byPointsKpa(context, bicycleWheelOf(context), context.wheelLoadKg);
   return { kpa: drop + (points - drop) * trailShare, byDropKpa: drop, byPointsKpa: points, trailShare };
@@ -113,10 +134,16 @@ export function bicycleStartKpa(context: AxleContext): {
  * the heavier wheel's on trail widths, where braking throws as much on the front.
  */
 export function hardWorkedKpa(context: AxleContext): number {
-  const trailShare = towardsTrail(widthOnRimMm(context.build));
   const drop = byDropKpa(context, context.wheelLoadKg);
-  return drop + (byPointsKpa(context, 'rear', context.heaviestWheelKg) - drop) * trailShare;
+  const byOwn = byPointsKpa(context, bicycleWheelOf(context), context.wheelLoadKg);
+  const byHeaviest = byPointsKpa(context, 'rear', context.heaviestWheelKg);
+  const points = byOwn + (byHeaviest - byOwn) * towardsTrail(widthOnRimMm(context.build));
+  return drop + (points - drop) * pointsShare(context);
 }
 
-/** Widths above the last of common practice. */
-export const pointsSource = (widthMm: number): Source => (widthMm > inch(2.6) ? assumption : POINTS_SOURCE);
+/** Where the points are common practice, mm. */
+const PRACTICE_MM = { from: 35, to: inch(2.6) };
+
+/** Whose the point of a width is. */
+export const pointsSource = (widthMm: number): Source =>
+  widthMm < PRACTICE_MM.from || widthMm > PRACTICE_MM.to ? assumption : POINTS_SOURCE;

@@ -14,6 +14,8 @@ export interface RouteStage {
   /** Minutes since the day began: not before, and through it by. Null where it does not matter. */
   readonly opensMin: number | null;
   readonly closesMin: number | null;
+  /** Added to a stop right before it that puts air in, minutes: nobody pumps on soft ground in order to stop again. */
+  readonly pumpPriceMin?: number;
 }
 
 /** A change of pressures: how long it takes, and how the pump stands after it. */
@@ -29,6 +31,8 @@ export interface RouteGraph {
   readonly startPump: number;
   /** Null where the air does not suffice. Never asked for no change. */
   readonly stop: (from: number, to: number, pump: number, freeAir: boolean) => RouteStop | null;
+  /** Whether a change puts air in. */
+  readonly raises?: (from: number, to: number) => boolean;
   /** How a pump stands after minutes in which nobody pumped. */
   readonly rested: (pump: number, minutes: number) => number;
   /** Added to what each stop takes, minutes: what a person would give to be spared it. */
@@ -73,7 +77,7 @@ const SAME_MIN = 1e-9;
 
 /** The next stretch with a setting; null where that cannot be. */
 function drive(graph: RouteGraph, index: number, label: Label, setting: number): Label | null {
-  const { costs, before, opensMin, closesMin } = graph.stages[index]!;
+  const { costs, before, opensMin, closesMin, pumpPriceMin = 0 } = graph.stages[index]!;
   const cost = costs[setting];
   if (!cost) return null;
   const from = label.step?.setting ?? graph.startSetting;
@@ -83,13 +87,16 @@ function drive(graph: RouteGraph, index: number, label: Label, setting: number):
     stop = graph.stop(from, setting, label.pump, before === 'freeAir');
     if (!stop) return null;
   }
+  const pumps = stop !== null && before !== 'freeAir' && graph.raises?.(from, setting) === true;
+  // A change on the move costs nothing.
+  const stopCost = stop && stop.minutes > 0 ? stop.minutes + graph.stopPriceMin + (pumps ? pumpPriceMin : 0) : 0;
   const arrives = label.clock + (stop?.minutes ?? 0);
   const waitMin = opensMin === null ? 0 : Math.max(0, opensMin - arrives);
   const fromMin = arrives + waitMin;
   const untilMin = fromMin + cost.driveMin;
   if (closesMin !== null && untilMin > closesMin + SAME_MIN) return null;
   return {
-    cost: label.cost + (stop ? stop.minutes + graph.stopPriceMin : 0) + waitMin + cost.driveMin + cost.extraMin,
+    cost: label.cost + stopCost + waitMin + cost.driveMin + cost.extraMin,
     clock: untilMin,
     stops: label.stops + (stop ? 1 : 0),
     pump: graph.rested(stop?.pump ?? label.pump, waitMin + cost.driveMin),

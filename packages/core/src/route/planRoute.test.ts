@@ -95,12 +95,17 @@ describe('planRoute', () => {
     const tools = sampleTools({ in: { pump, setUpS, wheelsAtOnce, rate: 1 } });
     const start = AT_ROAD.map((axle) => ({ ...axle, pressureKpa: psi(14) }));
     const home = [stretch('softSand', 2), stretch('pavement', 10)];
-    expect(planRoute(sampleDay(home, { tools, start }))).toMatchObject({
-      ok: false,
-      problem: { code: 'notEnoughAir', stretch: 1 },
-    });
+    // Without air enough the way home is a leg like any other: soft, slow, and told.
+    const { limps, plans } = answer(sampleDay(home, { tools, start }));
+    expect(limps).toBe(true);
+    expect(plans.quickest.legs.map((leg) => leg.limps)).toEqual([false, true]);
+    expect(plans.quickest.legs[1]!.kmh).toBeLessThanOrEqual(30);
+    expect(plans.quickest.legs[1]!.kmh).toBeGreaterThanOrEqual(5);
     const atGate = [home[0]!, { ...home[1]!, freeAir: true }];
-    expect(answer(sampleDay(atGate, { tools, start })).plans.quickest.stops).toBe(1);
+    expect(answer(sampleDay(atGate, { tools, start }))).toMatchObject({
+      limps: false,
+      plans: { quickest: { stops: 1 } },
+    });
   });
 
   it('lets a tanker down for the field where its soil has a price, and not for nothing', () => {
@@ -206,7 +211,11 @@ describe('planRoute', () => {
         if (!result.ok) return;
         const { plans, onePressure, tradeTable } = result.value;
         for (const other of [onePressure, tradeTable, plans.surest, plans.fewestStops]) {
-          if (other) expect(plans.quickest.totalMin).toBeLessThanOrEqual(other.totalMin + 1e-6);
+          if (!other) continue;
+          // A stop has to be worth 5 min and 5 % of the day, and pumping on soft ground more: else it is spared.
+          const spared = Math.max(0, other.stops - plans.quickest.stops);
+          const worthMin = 60 + Math.max(5, 0.05 * other.totalMin);
+          expect(plans.quickest.totalMin).toBeLessThanOrEqual(other.totalMin + spared * worthMin + 1e-6);
         }
         for (const other of [onePressure, tradeTable, plans.quickest]) {
           if (other && other.legs.every(({ bogChance }) => bogChance <= 0.2)) {

@@ -1,8 +1,10 @@
+import { isLike, type Ground } from '../grounds/ground';
 import type { GroundCode } from '../grounds/registry';
 import type { Kind } from '../families/family';
+import type { AxlePosition } from '../loads/geometry';
 import type { PlanProblem } from '../plan/plan';
 import { failure, success, type Result } from '../result/result';
-import { canBog, softnessAt, timesStuck, type Softness } from './bogging';
+import { canBog, softnessAt, timesStuck, type Softness } from '../grounds/bogging';
 import { cheapestRoute, routeOf, type RouteGraph, type RoutePath, type RouteStage } from './cheapestRoute';
 import { routeSettings } from './routeSettings';
 import { routeStops, type RouteTools, type Setting } from './routeStops';
@@ -54,6 +56,12 @@ export type RoutePlanCode = (typeof ROUTE_PLANS)[number];
 
 /** The surest plan counts being stuck so many times over. Assumption. */
 const SUREST_TIMES = 6;
+/** A stop must be worth so many minutes, and so much of the day. Assumptions. */
+const STOP_WORTH_MIN = 5;
+const STOP_WORTH_SHARE = 0.05;
+/** What pumping before soft ground is thought to cost beyond its time, min. Assumption: more than it ever brings. */
+const PUMP_ON_SOFT_MIN = 60;
+
 /** What the plan of fewest stops gives for each stop that it is spared, min. Assumption: more than any stop takes. */
 const STOP_PRICE_MIN = 600;
 /** It takes no more than this chance to be stuck on any stretch, unless there is nothing better. Assumption. */
@@ -69,6 +77,10 @@ export interface RouteLeg {
   readonly kmh: number;
   readonly bogChance: number;
   readonly wear: Wear;
+  /** Axles that stand below what the ground's own plan goes to: held at a lower speed than its guide. */
+  readonly belowFloor: readonly { readonly position: AxlePosition; readonly floorKpa: number }[];
+  /** Pavement below road pressure, for want of air. */
+  readonly limps: boolean;
   /** Minutes since the day began, if nothing goes wrong. */
   readonly fromMin: number;
   readonly untilMin: number;
@@ -108,6 +120,8 @@ export interface RouteAnswer {
   readonly onePressure: RoutePlan | null;
   /** Each ground as its plan has it, with a stop at every change; null where one can't stop for it. */
   readonly tradeTable: RoutePlan | null;
+  /** The air does not suffice: pavement is driven soft, and slowly. */
+  readonly limps: boolean;
   /** Null where no ground can hold the rig. */
   readonly robustness: Robustness | null;
 }
@@ -140,13 +154,19 @@ interface Built {
  * stuck times what it takes, and wear where it has a price.
  */
 export function planRoute(input: RouteInput): Result<RouteAnswer, RouteProblem> {
+  const planned = routeWith(input, false);
+  // Without air enough the way home is a stretch like any other, driven soft.
+  return !planned.ok && planned.problem.code === 'notEnoughAir' ? routeWith(input, true) : planned;
+}
+
+function routeWith(input: RouteInput, limps: boolean): Result<RouteAnswer, RouteProblem> {
   // Stretches of one ground, load and speed are worked out once.
   const kinds = new Map<string, StretchKind>();
   const kindOf = ({ input: each, endAxles }: RouteStretch): Result<StretchKind, PlanProblem> => {
     const key = JSON.stringify([each, endAxles]);
     const known = kinds.get(key);
     if (known) return success(known);
-    const worked = stretchKind(each, endAxles);
+    const worked = stretchKind(each, endAxles, limps);
     if (worked.ok) kinds.set(key, worked.value);
     return worked;
   };
@@ -165,15 +185,17 @@ export function planRoute(input: RouteInput): Result<RouteAnswer, RouteProblem> 
     return { stretch, kind, code: stretch.input.ground, at };
   });
   const stops = routeStops(input.tools, settings);
-  const base: Base = { input, built, settings, stops };
+  const base: Base = { input, built, settings, stops, limps };
 
+  const soonest = inTime(graphOf(base, {}));
+  if (!soonest) return failure(whyNone(base));
+  const stopPriceMin = Math.max(STOP_WORTH_MIN, STOP_WORTH_SHARE * soonest.path.clockMin);
   const graphs: Record<RoutePlanCode, RouteGraph> = {
-    quickest: graphOf(base, {}),
+    quickest: graphOf(base, { stopPriceMin }),
     fewestStops: graphOf(base, { stopPriceMin: STOP_PRICE_MIN, mostChance: MOST_CHANCE }),
-    surest: graphOf(base, { bogTimes: SUREST_TIMES }),
+    surest: graphOf(base, { bogTimes: SUREST_TIMES, stopPriceMin }),
   };
-  const quickest = inTime(graphs.quickest);
-  if (!quickest) return failure(whyNone(base));
+  const quickest = inTime(graphs.quickest) ?? soonest;
   const paths: Record<RoutePlanCode, Timed> = {
     quickest,
     fewestStops: inTime(graphs.fewestStops) ?? quickest,
@@ -188,6 +210,7 @@ export function planRoute(input: RouteInput): Result<RouteAnswer, RouteProblem> 
     },
     onePressure: mapNull(bestFixed(graphs.quickest, settings.length), told),
     tradeTable: mapNull(fixedInTime(graphs.quickest, tableOf(base)), told),
+    limps,
     robustness: robustnessOf(base, quickest.path),
   });
 }
@@ -196,7 +219,8 @@ interface Base {
   readonly input: RouteInput;
   readonly built: readonly Built[];
   readonly settings: readonly Setting[];
-  readonly stops: Pick<RouteGraph, 'stop' | 'rested'>;
+  readonly stops: Pick<RouteGraph, 'stop' | 'rested' | 'raises'>;
+  readonly limps: boolean;
 }
 
 interface Weighing {
@@ -206,6 +230,10 @@ interface Weighing {
   /** How soft each ground turns out to be. */
   readonly drawn?: ReadonlyMap<GroundCode, number>;
 }
+
+/** Ground on which nobody wants to pump. */
+const isSoft = (ground: Ground): boolean =>
+  (['sand', 'deep', 'mud', 'snow', 'field'] as const).some((trait) => isLike(ground, trait));
 
 const softnessOf = ({ stretch, code }: Built, drawn: Weighing['drawn']): Softness => {
   const z = drawn?.get(code);
@@ -246,6 +274,7 @@ function graphOf(
             : 'stop',
       opensMin: stretch.opensMin,
       closesMin: stretch.closesMin,
+      pumpPriceMin: isSoft(kind.ground) ? PUMP_ON_SOFT_MIN : 0,
     };
   });
   return { ...stops, stages, startSetting: 0, startPump: input.startPump ?? 0, stopPriceMin };
@@ -322,7 +351,16 @@ function tableOf({ built, settings }: Base): number[] | null {
   return chosen;
 }
 
-function planOf({ input, built, settings }: Base, { path, late }: Timed): RoutePlan {
+/** What no gauge shows, kPa, and as a share. */
+const DUST_KPA = 0.5;
+const FULL_DUST = 0.005;
+
+const belowFloorOf = ({ groundFloorKpa }: StretchKind, setting: Setting): RouteLeg['belowFloor'] =>
+  setting.flatMap(({ position, pressureKpa }, axle) =>
+    pressureKpa < groundFloorKpa[axle]! - DUST_KPA ? [{ position, floorKpa: groundFloorKpa[axle]! }] : [],
+  );
+
+function planOf({ input, built, settings, limps }: Base, { path, late }: Timed): RoutePlan {
   const legs = path.steps.map((step, index): RouteLeg => {
     const each = built[index]!;
     const { stretch, kind, at } = each;
@@ -335,6 +373,8 @@ function planOf({ input, built, settings }: Base, { path, late }: Timed): RouteP
       kmh: on.kmh,
       bogChance: bogChance(kind, on, stretch.climbDeg, softnessOf(each, undefined)),
       wear: wearOf(kind, on, stretch.lengthKm),
+      belowFloor: kind.ground.paved ? [] : belowFloorOf(kind, settings[step.setting]!),
+      limps: limps && kind.ground.paved === true && on.leastRatio < 1 - FULL_DUST,
       fromMin: step.fromMin,
       untilMin: step.untilMin,
     };

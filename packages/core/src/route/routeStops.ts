@@ -43,7 +43,9 @@ const CHARGE_STEPS = 20;
 export function routeStops(
   tools: RouteTools,
   settings: readonly Setting[],
-): Pick<RouteGraph, 'stop' | 'rested'> & { readonly fill: (pump: number) => { ranS: number; leftLiters: number } } {
+): Pick<RouteGraph, 'stop' | 'rested' | 'raises'> & {
+  readonly fill: (pump: number) => { ranS: number; leftLiters: number };
+} {
   const { pump } = tools.in;
   const budget = budgetLiters(pump.budget);
   const limited = Number.isFinite(budget);
@@ -102,5 +104,11 @@ export function routeStops(
     if (limited || !pump.duty || state === 0) return state;
     return Math.max(0, stateOf(state / pumpSteps - minutes / pump.duty.restMin));
   };
-  return { stop, rested, fill };
+  const raises = (from: number, to: number): boolean =>
+    !tools.central &&
+    settings[to]!.some(({ position, pressureKpa }) => {
+      const before = settings[from]!.find((axle) => axle.position === position)!;
+      return pressureKpa > before.pressureKpa + 1e-6;
+    });
+  return { stop, rested, raises, fill };
 }

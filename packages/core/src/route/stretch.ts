@@ -6,14 +6,14 @@ import { familyOf } from '../families/registry';
 import { isLike, type Ground } from '../grounds/ground';
 import { groundOf } from '../grounds/registry';
 import { bindingCeiling } from '../limits/ceilings';
-import { bindingFloor } from '../limits/floors';
+import { bindingFloor, floorsKpa } from '../limits/floors';
 import { speedForPressureKmh } from '../limits/speedAtPressure';
 import { WALKING_KMH } from '../limits/speedPairs';
 import type { PlanInput, PlanProblem } from '../plan/plan';
 import { contextsOf, planGround } from '../plan/planGround';
 import { failure, success, type Result } from '../result/result';
 import { assumption, type Source } from '../sources/source';
-import { canBog, chanceOfBogging, type Softness, type Sureness } from './bogging';
+import { canBog, chanceOfBogging, type Softness, type Sureness } from '../grounds/bogging';
 import type { Setting } from './routeStops';
 
 /** One stretch of a day, as the planner takes it. */
@@ -68,24 +68,43 @@ export interface StretchKind {
   /** How low and how high each axle may be, however slow; Infinity where no ceiling is known. */
   readonly lowestKpa: readonly number[];
   readonly highestKpa: readonly number[];
+  /** How low the ground's own plan goes at its own speed: lower is slower than that, and is told. */
+  readonly groundFloorKpa: readonly number[];
   readonly at: (setting: Setting) => OnStretch | null;
 }
 
 /** What no gauge shows, kPa. */
 const DUST_KPA = 0.05;
 
-/** The limits, own pressures and speeds of a ground and load, each end of the stretch looked at. */
-export function stretchKind(input: PlanInput, endAxles: readonly PlanAxle[] | null): Result<StretchKind, PlanProblem> {
+/**
+ * How low an axle may be on pavement where there is no air to put back: as low as its bead, rim and sidewall allow, at the
+ * speed that goes with it. Limping home is a stretch like any other.
+ */
+const limpFloorKpa = (context: AxleContext): number => Math.max(0, floorsKpa(context).letsGoKpa);
+
+/**
+ * The limits, own pressures and speeds of a ground and load, each end of the stretch looked at.
+ *
+ * @param limps pavement may be driven below the road's pressure, as slowly as that takes
+ */
+export function stretchKind(
+  input: PlanInput,
+  endAxles: readonly PlanAxle[] | null,
+  limps = false,
+): Result<StretchKind, PlanProblem> {
   const ends = endAxles ? [input, { ...input, axles: endAxles }] : [input];
   const ground = groundOf(input.ground) as Ground;
+  const paved = ground.paved === true;
   const { kind } = familyOf(input.family);
   const plans: (readonly number[])[] = [];
+  const floors: (readonly number[])[] = [];
   for (const end of ends) {
     // How fast it has to go is no limit here: slower is an answer.
     const plan = planGround({ ...end, speedKmh: null });
     const slow = plan.ok ? plan : planGround({ ...end, speedKmh: WALKING_KMH });
     if (!slow.ok) return slow;
     plans.push(slow.value.axles.map(({ startKpa }) => startKpa));
+    floors.push(slow.value.axles.map(({ floor }) => floor.pressureKpa));
   }
   const slowly = ends.map((end) => contextsOf({ ...end, speedKmh: WALKING_KMH }));
   const eachAxle = <Value>(of: (contexts: readonly AxleContext[]) => Value): Value[] =>
@@ -93,9 +112,11 @@ export function stretchKind(input: PlanInput, endAxles: readonly PlanAxle[] | nu
   const lowestKpa = eachAxle((contexts) =>
     Math.max(
       ...contexts.map((context) =>
-        placardRules(context)
-          ? Math.max(context.axle.roadKpa ?? 0, bindingFloor(context).pressureKpa)
-          : bindingFloor(context).pressureKpa,
+        limps && paved
+          ? limpFloorKpa(context)
+          : placardRules(context)
+            ? Math.max(context.axle.roadKpa ?? 0, bindingFloor(context).pressureKpa)
+            : bindingFloor(context).pressureKpa,
       ),
     ),
   );
@@ -117,7 +138,6 @@ export function stretchKind(input: PlanInput, endAxles: readonly PlanAxle[] | nu
     });
   }
   const ownKpa = input.axles.map((_, axle) => Math.exp(mean(plans.map((plan) => Math.log(plan[axle]!)))));
-  const paved = ground.paved === true;
   const smooth = paved || ground.bicycle?.hard === true;
   const cruiseKmh =
     input.speedKmh ??
@@ -131,7 +151,7 @@ export function stretchKind(input: PlanInput, endAxles: readonly PlanAxle[] | nu
     }
     const allowed = slowly.flatMap((contexts) =>
       contexts.map((context, axle) =>
-        placardRules(context)
+        placardRules(context) && !limps
           ? Number.POSITIVE_INFINITY
           : (speedForPressureKmh(context, pressures[axle]!, paved) ?? Number.POSITIVE_INFINITY),
       ),
@@ -144,7 +164,8 @@ export function stretchKind(input: PlanInput, endAxles: readonly PlanAxle[] | nu
     const sluggish = kind === 'bicycle' ? Math.min(1, leastRatio ** SLUGGISH_POWER) : 1;
     return { kmh: Math.min(cruiseKmh * harsh * sluggish, ...allowed), mostRatio, leastRatio };
   };
-  return success({ ground, kind, ownKpa, lowestKpa, highestKpa, at });
+  const groundFloorKpa = input.axles.map((_, axle) => Math.max(...floors.map((each) => each[axle]!)));
+  return success({ ground, kind, ownKpa, lowestKpa, highestKpa, groundFloorKpa, at });
 }
 
 /** What a setting costs a stretch beside minutes, each in kilometers times how far it is from what the ground asks for. */

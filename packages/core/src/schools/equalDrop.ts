@@ -13,6 +13,7 @@ export const equalDrop = {
   code: 'equalDrop',
   kinds: ['bicycle'],
   source: commonPractice,
+  frontYields: true,
   withoutLoad: true,
   targetKpa: (context, end) => adjusted(context, end, bicycleStartKpa(context).kpa),
   trace: (context, end, targetKpa) => {

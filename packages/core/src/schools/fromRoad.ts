@@ -24,7 +24,7 @@ export const fromRoad = {
   withoutLoad: true,
   targetKpa: (context, end): Target => {
     const { axle, wheelLoadKg } = context;
-    if (!axle.curve) return needOfCurve(axle);
+    if (!axle.curve) return context.unweighed ? 'roadPressure' : needOfCurve(axle);
     return pressureForLoadKpa(axle.curve, wheelLoadKg, conditions(context, end)) ?? 'lessLoad';
   },
   trace: (context, end, targetKpa) => curveSteps(context, conditions(context, end), targetKpa, 'targetKpa'),

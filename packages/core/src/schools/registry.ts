@@ -1,4 +1,4 @@
-import type { Kind } from '../families/family';
+import type { Family } from '../families/family';
 import { bodyWeight } from './bodyWeight';
 import { classTable } from './classTable';
 import { deflectionAndShare } from './deflectionAndShare';
@@ -44,6 +44,12 @@ export const SCHOOL_CODES = SCHOOLS.map(({ code }) => code) as [SchoolCode, ...S
 
 export const schoolOf = (code: SchoolCode): School => SCHOOLS.find((school) => school.code === code)!;
 
-/** The schools of a kind of rig, the default first: the one that goes by the rig's own load and tire. */
-export const schoolsFor = (kind: Kind): readonly SchoolCode[] =>
-  SCHOOLS.filter((school: School) => school.kinds.includes(kind)).map(({ code }) => code);
+/**
+ * The schools of a family, the default first: the one that goes by the rig's own load and tire, unless the family begins
+ * with another.
+ */
+export function schoolsFor({ kind, firstSchool }: Pick<Family, 'kind' | 'firstSchool'>): readonly SchoolCode[] {
+  const own = SCHOOLS.filter((school: School) => school.kinds.includes(kind)).map(({ code }) => code);
+  const first = own.filter((code) => code === firstSchool);
+  return [...first, ...own.filter((code) => code !== firstSchool)];
+}

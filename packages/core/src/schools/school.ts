@@ -10,6 +10,8 @@ export type MissingInput =
   | 'sidewallRange'
   | 'sidewallMaximum'
   | 'riderWeight'
+  /** The rule does not hold for tires as wide as this one. */
+  | 'narrowerTire'
   | 'whatTheTireCarries'
   /** A load index is known, and not the pressure at which the tire carries it. */
   | 'pressureBesideLoad'
@@ -30,6 +32,8 @@ export interface School {
   readonly source: Source;
   /** False for one that begins elsewhere on purpose: it is not looked at when schools are said to differ. */
   readonly counted?: boolean;
+  /** Its front gives way to its rear; one that names both numbers is taken as it names them. */
+  readonly frontYields?: true;
   /** Answers without knowing what stands on the wheels. */
   readonly withoutLoad?: true;
   readonly targetKpa: (context: AxleContext, end: Figure) => Target;

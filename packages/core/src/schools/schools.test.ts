@@ -21,8 +21,8 @@ const wantsPsi = (...args: Parameters<typeof targetKpa>): number => Number(targe
 
 describe('the registry of schools', () => {
   it('has a default and at least one other for every kind of rig', () => {
-    for (const kind of KINDS) expect(schoolsFor(kind).length).toBeGreaterThan(1);
-    expect(KINDS.map((kind) => schoolsFor(kind)[0])).toEqual([
+    for (const kind of KINDS) expect(schoolsFor({ kind }).length).toBeGreaterThan(1);
+    expect(KINDS.map((kind) => schoolsFor({ kind })[0])).toEqual([
       'deflectionAndShare',
       'sidewallRules',
       'classTable',

@@ -1,4 +1,4 @@
-import { isLike, type Ground } from '../grounds/ground';
+import { isLike, type Ground } from './ground';
 import { normalBelow } from '../numerics/normal';
 import { assumption, type Source } from '../sources/source';
 
