@@ -36,6 +36,7 @@ const aRig = {
   loadCaseId: aCase.id,
   school: null,
   beadFloorKpa: null,
+  roadLoadCaseId: null,
   softOnPurposeAt: null,
   keeperId: null,
   demo: false,

@@ -148,7 +148,7 @@ export {
   type RigRow,
 } from './resources/rig';
 export { parseDataSheet, type SheetProblem } from './rig/dataSheet';
-export { askAbout, caseQuestions, doubtfulLoads, questionsOf, type RigQuestion } from './rig/questions';
+export { askAbout, caseQuestions, doubtfulLoads, isRoadDoubtful, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';
 export { $ZodType, ZodNumber } from './zod';
 export { SPEED_KMH } from './quantities';

@@ -24,7 +24,7 @@ export { roadGaps, type RoadGap, type RoadGaps } from './air/roadGaps';
 export { likelyDriven } from './air/likelyDriven';
 export { readingsOf, watchRig, type WatchedRig, type WatchedWheel } from './air/watching';
 export { inOrder, rigWheels, volumeOf, walksOf, type RigWheel } from './air/wheels';
-export { axleOnGauge, firstOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
+export { axleOnGauge, gaugeStepKpa, onGauge, type GaugeUnits } from './gauge/onGauge';
 export { allMachines, axlesNow, type Board, type BoardEntry, boardOf, type Machine } from './board/board';
 export { ANY_OUTING, findOutings, isAnyOuting, type BookQuery } from './book/findOutings';
 export { seasonOf, type Mishap, type Season, type SeasonInput, type WorkedOn } from './book/season';
@@ -75,6 +75,7 @@ export { isOfTire, judgementOf, ownTireOf, routineTestOf, type OwnOfAxle, type W
 export { changesBetween, type FieldChange } from './merge/changesBetween';
 export { alike, mergeRows, type Clash, type Merged } from './merge/mergeRows';
 export { tankLevel, withTankLevel } from './plan/tankLevel';
+export { tankTable, type TankRow, type TankState } from './plan/tankTable';
 export {
   countsUntilMs,
   nextTimeOf,

@@ -40,11 +40,19 @@ describe('GET /rigs/{id}/plan', () => {
   });
 
   it('says what stands in the way, and takes its own ground where none is asked for', async () => {
-    const rig = await put('rigs', aRig({ loadCases: [], loadCaseId: null }));
+    const { axles } = aRig();
+    const rig = await put('rigs', aRig({ axles: axles.map((axle) => ({ ...axle, roadKpa: 1400 })) }));
     expect((await get(`rigs/${rig.id}/plan`).expect(200)).body).toEqual({
       ok: false,
-      problem: { code: 'noLoadCase' },
+      problem: { code: 'doubtfulRoad', position: 'front', pressureKpa: 1400 },
     });
+  });
+
+  it('has the numbers of a rig that nobody has weighed yet', async () => {
+    const rig = await put('rigs', aRig({ loadCases: [], loadCaseId: null }));
+    const { body } = await get(`rigs/${rig.id}/plan?ground=softSand`).expect(200);
+    expect(body.value.unweighed).not.toBeNull();
+    for (const { startKpa } of body.value.axles) expect(startKpa).toBeGreaterThan(0);
   });
 
   it.each([

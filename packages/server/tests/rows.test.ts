@@ -54,6 +54,7 @@ describe('saving a row', () => {
       modifiers: ['steep', 'farFromAir', 'heat'],
       speedKmh: 35,
       state: 'lowered',
+      tankLevel: null,
       stuckRung: 2,
       pressures: [{ position: 'front', pressureKpa: 41.4 }],
     });
@@ -63,9 +64,10 @@ describe('saving a row', () => {
     expect((await get(`outings/${outing.id}`).expect(200)).body).toMatchObject({
       modifiers: ['steep', 'farFromAir', 'heat'],
       speedKmh: 35,
+      tankLevel: null,
       stuckRung: 2,
     });
-    const calm = { ...outing, revision: 1, modifiers: [], speedKmh: null, stuckRung: 0 };
+    const calm = { ...outing, revision: 1, modifiers: [], speedKmh: null, tankLevel: null, stuckRung: 0 };
     expect((await put('outings', calm as never).expect(200)).body).toMatchObject({ modifiers: [], stuckRung: 0 });
   });
 
@@ -74,7 +76,7 @@ describe('saving a row', () => {
     await put('rigs', rig).expect(200);
     const { modifiers: _, speedKmh: __, stuckRung: ___, ...older } = anOuting(rig.id);
     const { body } = await put('outings', older).expect(200);
-    expect(body).toMatchObject({ modifiers: [], speedKmh: null, stuckRung: 0 });
+    expect(body).toMatchObject({ modifiers: [], speedKmh: null, tankLevel: null, stuckRung: 0 });
   });
 
   it.each([

@@ -34,6 +34,10 @@ const routePlan = z.strictObject({
         kmh: z.number(),
         bogChance: z.number(),
         wear,
+        /** Axles that stand below what the ground's own plan goes to. */
+        belowFloor: z.array(z.strictObject({ position: axlePosition, floorKpa: z.number() })).readonly(),
+        /** Pavement below road pressure, for want of air. */
+        limps: z.boolean(),
         fromMin: z.number(),
         untilMin: z.number(),
       }),
@@ -101,6 +105,7 @@ export const dayRouteCalculator = defineCalculator({
       plans: z.record(z.enum(ROUTE_PLANS), routePlan),
       onePressure: routePlan.nullable(),
       tradeTable: routePlan.nullable(),
+      limps: z.boolean(),
       robustness: z
         .strictObject({
           worstMin: z.number(),

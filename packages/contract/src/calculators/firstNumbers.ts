@@ -12,7 +12,7 @@ export const firstNumbersCalculator = defineCalculator({
   name: 'first-numbers',
   summary:
     'Pressures before any scale, by ground: a rule of thumb that asks for no load, or the whole split by its kind; each says how far it may be off',
-  input: planInput.omit({ axles: true, ground: true, stuckAccepted: true }).extend({
+  input: planInput.omit({ axles: true, ground: true, stuckAccepted: true, unweighed: true }).extend({
     /** Null answers for every ground of the family. */
     ground: z.enum(GROUND_CODES).nullable().default(null),
     axles: axlesInOrder(planAxleInput.omit({ leftLoadKg: true, rightLoadKg: true })),
@@ -51,12 +51,12 @@ export const firstNumbersCalculator = defineCalculator({
   run: ({ ground, axles, ...rest }) => {
     // A load that is put in to satisfy the shape, and taken out again.
     const unweighed = axles.map((axle) => planAxleOf({ ...axle, leftLoadKg: 1, rightLoadKg: 1 }));
-    const asked = ground === null ? groundsFor(familyOf(rest.family).kind) : [ground];
+    const asked = ground === null ? groundsFor(familyOf(rest.family)) : [ground];
     return {
       grounds: asked.map((each) => {
         const result = firstNumbers({ ...rest, ground: each, axles: unweighed });
         if (!result.ok) return { ok: false as const, ground: each, problem: { ...result.problem } };
-        const { axles: found, likely: _, ...value } = result.value;
+        const { axles: found, plan: _, ...value } = result.value;
         return {
           ok: true as const,
           ground: each,

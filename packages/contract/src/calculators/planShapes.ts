@@ -46,8 +46,8 @@ export const planAxleInput = z.strictObject({
   own: ownTireShape.optional(),
   /** On the heavier tire when it is driven with the road pressure, where that is not today's load. Farm machines. */
   roadLoadKg: someLoadKg.optional(),
-  /** A bicycle rim without hooks. */
-  hookless: z.boolean().optional(),
+  /** A bicycle rim without hooks; null where nobody said, and then it gets no more than such a rim holds. */
+  hookless: z.boolean().nullable().default(null),
 });
 
 /** What every planning calculator asks for. */
@@ -63,6 +63,8 @@ export const planInput = z.strictObject({
   riderKg: someLoadKg.nullable().default(null),
   ownFloorKpa: pressureKpa.nullable().default(null),
   stuckAccepted: z.boolean().default(false),
+  /** Loads are guesses: only what needs none counts. */
+  unweighed: z.boolean().default(false),
   axles: axlesInOrder(planAxleInput),
 });
 
@@ -138,6 +140,10 @@ export const groundPlanShape = z.strictObject({
   school: school.nullable(),
   silentSchool: z.strictObject({ code: school, needs: z.string() }).nullable(),
   speedGuideKmh: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
+  /** The ground's own guide, whatever speed is needed. */
+  groundGuideKmh: z.number().nullable(),
+  /** The fastest that the pressures allow there. */
+  upToKmh: z.number().nullable(),
   speedKmh: z.number().nullable(),
   needsStuckStep: z.boolean(),
   axles: z.array(axlePlanShape),

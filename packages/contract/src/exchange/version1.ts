@@ -60,6 +60,7 @@ function rigFromVersion1({ beadLocks, axles, ...rest }: Version1['rigs'][number]
     loadCaseId: rest.id,
     school: null,
     beadFloorKpa: null,
+    roadLoadCaseId: null,
     softOnPurposeAt: null,
     keeperId: null,
     demo: false,

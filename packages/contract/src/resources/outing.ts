@@ -24,6 +24,8 @@ export const outing = z
     modifiers: z.array(z.enum(MODIFIER_CODES)).max(MODIFIER_CODES.length).default([]),
     /** How fast it has to go there; null goes by the ground's guide. */
     speedKmh: speedKmh.nullable().default(null),
+    /** How full its tanks are on this drive, 0 to 1; null goes by the load case. */
+    tankLevel: z.number().min(0).max(1).nullable().default(null),
     /** How far below the floor the person has gone, stuck: 0 not at all, then one rung of the ladder at a time. */
     stuckRung: z.int().min(0).max(3).default(0),
     title: z.string().trim().max(80),

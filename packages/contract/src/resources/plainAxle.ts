@@ -12,6 +12,7 @@ export const PLAIN_AXLE = {
   insert: false,
   casing: null,
   rimInnerMm: null,
+  hookless: null,
   measuredWidthMm: null,
   fittedAt: null,
   valve: null,
@@ -22,5 +23,6 @@ export const PLAIN_AXLE = {
   rows: [],
   rowsOf: 'thisTire',
   roadKpa: null,
+  confirmedRoadKpa: null,
   present: null,
 } satisfies Omit<RigAxle, 'position' | 'behindMm' | 'tireMarking'>;

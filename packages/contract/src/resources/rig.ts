@@ -43,6 +43,8 @@ const tire = {
   insert: z.boolean(),
   casing: z.enum(CASINGS).nullable(),
   rimInnerMm: widthMm.nullable(),
+  /** A bicycle rim without hooks; null where nobody said. */
+  hookless: z.boolean().nullable().default(null),
   /** How wide the tire really is on its rim, where no marking tells. */
   measuredWidthMm: widthMm.nullable(),
   treadWidthMm: widthMm.nullable(),
@@ -71,6 +73,8 @@ export const rigAxle = z.strictObject({
   valve: z.enum(VALVES).nullable().default(null),
   /** Cold on the road: the placard, or the person's own choice where there is none. */
   roadKpa: pressureKpa.nullable(),
+  /** The road pressure that the person stood by when it was asked back; null where none was. */
+  confirmedRoadKpa: pressureKpa.nullable().default(null),
   /** What is in it now. */
   present: reading.nullable(),
 });
@@ -91,6 +95,8 @@ export const rig = z
     topSpeedKmh: speedKmh.nullable(),
     /** The load case that stands today. */
     loadCaseId: id.nullable(),
+    /** The load case that the road pressures are for; null goes by the heaviest. */
+    roadLoadCaseId: id.nullable().default(null),
     /** The school that the person holds for this rig; null goes by the default. */
     school: z.enum(SCHOOL_CODES).nullable(),
     /** The lowest that the person accepts; null goes by the trade's. */

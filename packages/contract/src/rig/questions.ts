@@ -1,6 +1,7 @@
 import {
   familyOf,
   isTrailer,
+  pressureDoubt,
   questionOf,
   UNITS,
   type Family,
@@ -52,7 +53,9 @@ export function questionsOf(rig: Rig): readonly RigQuestion[] {
     if (!isTrailer(axle.position) && !family.tireUses.includes(use)) {
       questions.push({ path: `${path}/tireMarking`, kind: 'tireUse', use, expected: family.tireUses });
     }
-    ask(`${path}/roadKpa`, 'pressure', axle.roadKpa, family.likely.roadKpa);
+    if (isRoadDoubtful(rig.family, axle)) {
+      ask(`${path}/roadKpa`, 'pressure', axle.roadKpa, family.likely.roadKpa);
+    }
     ask(`${path}/trackMm`, 'length', axle.trackMm, isTrailer(axle.position) ? null : family.likely.trackMm);
     const first = index === 0 && !isTrailer(axle.position);
     if (!first) ask(`${path}/behindMm`, 'length', axle.behindMm, spacing(family, axle.position));
@@ -99,6 +102,17 @@ export function caseQuestions(rig: Pick<Rig, 'family' | 'axles'>, loadCase: Load
 /** A rider with what is worn, and a bicycle with or without a motor. Assumptions, wide of every real one. */
 const RIDER_KG: Likely = { low: 20, high: 200 };
 const BICYCLE_KG: Likely = { low: 5, high: 60 };
+
+/** A road pressure that hardly can be, and that nobody has stood by: numbers wait until it is answered. */
+export const isRoadDoubtful = (
+  family: Rig['family'],
+  { position, roadKpa, confirmedRoadKpa }: Pick<Rig['axles'][number], 'position' | 'roadKpa' | 'confirmedRoadKpa'>,
+): boolean =>
+  roadKpa !== null &&
+  roadKpa !== 0 &&
+  roadKpa !== confirmedRoadKpa &&
+  (!isTrailer(position) || family === 'farmTrailer') &&
+  pressureDoubt(roadKpa, 'kPa', familyOf(family).likely.roadKpa) !== null;
 
 /** The wheels whose load hardly can be: what depends on them waits until it is put right. */
 export function doubtfulLoads(family: Rig['family'], loads: RigLoads) {

@@ -40,7 +40,7 @@ export function roadGaps({ rig, wheels, known, stepKpa, tests, loadCaseId }: Rig
   const isRead = ({ now }: RoadGap): boolean =>
     now?.known === 'read' && now.at !== null && nowMs - Date.parse(now.at) < READ_FOR_DAYS * 86_400_000;
   const unread = all.filter((each) => !isGap(each) && !isRead(each));
-  const axles = planAxles(rig, tests, loadCaseId);
+  const loaded = planAxles(rig, tests, loadCaseId);
   const softest = (position: string): number =>
     Math.min(
       ...all.flatMap((each) => (each.position === position ? [each.now?.coldKpa ?? Number.POSITIVE_INFINITY] : [])),
@@ -50,14 +50,14 @@ export function roadGaps({ rig, wheels, known, stepKpa, tests, loadCaseId }: Rig
     unread,
     ready: gaps.length === 0 && unread.length === 0,
     limpKmh:
-      gaps.length > 0 && axles.ok
+      gaps.length > 0 && loaded.ok
         ? limpSpeedKmh(
             onPavement({
               family: rig.family,
               roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
-              axles: axles.value,
+              ...loaded.value,
             }),
-            axles.value.map(({ position }) => softest(position)),
+            loaded.value.axles.map(({ position }) => softest(position)),
             stepKpa,
           )
         : null,

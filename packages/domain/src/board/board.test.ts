@@ -16,6 +16,7 @@ const outing = (rigId: string, change: Partial<OutingRow> = {}): OutingRow =>
     pressuresAt: at(10),
     state: 'lowered',
     groundCode: 'softSand',
+    tankLevel: null,
     stuckRung: 0,
     decision: null,
     pressures: [

@@ -19,6 +19,7 @@ const outing = (id: string, change: Partial<OutingRow> = {}): OutingRow => ({
   groundCode: 'softSand',
   modifiers: [],
   speedKmh: null,
+  tankLevel: null,
   stuckRung: 0,
   title: 'Saltings, west gate',
   startedAt: day(10),

@@ -49,12 +49,16 @@ const planOf = (
 const rearFloor = (tests: readonly ProofTestRow[]) => planOf(tests).axles[1]!.floor;
 
 describe('rimTriesOf', () => {
-  it('a kerb test that found room lets the rear go where the model would not', () => {
+  it('each press on a kerb that found room lets the rear down by one step, for a slow climb', () => {
     const before = rearFloor([]);
     expect(before.code).toBe('rimStrike');
-    const after = rearFloor([kerb(11, 'far')]);
-    expect(before.pressureKpa).toBeGreaterThan(psi(12));
-    expect(after.pressureKpa).toBeLessThan(psi(12));
+    const once = rearFloor([kerb(12.5, 'far')]);
+    const twice = rearFloor([kerb(12.5, 'far'), kerb(12.6, 'far')]);
+    expect(before.pressureKpa - once.pressureKpa).toBeGreaterThan(psi(0.5));
+    expect(before.pressureKpa - once.pressureKpa).toBeLessThanOrEqual(psi(2) + 1e-9);
+    expect(twice.pressureKpa).toBeLessThan(once.pressureKpa);
+    // A press says nothing of fast ground.
+    expect(planOf([kerb(12.5, 'far')], 'hardpack').axles[1]!.floor).toEqual(planOf([], 'hardpack').axles[1]!.floor);
   });
 
   it('moves the wheel that was tried and no other, of this rig and no other, and goes with it when struck', () => {

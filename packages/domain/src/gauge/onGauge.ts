@@ -1,4 +1,4 @@
-import { fromCanonical, toCanonical, type AxlePlan, type FirstAxle, type PressureUnit } from '@dunlinmoss/core';
+import { fromCanonical, toCanonical, type AxlePlan, type PressureUnit } from '@dunlinmoss/core';
 
 /** What a gauge of the trade can show, in its own unit; bicycle gauges show half a psi. */
 const GAUGE_STEP: Record<PressureUnit, number> = { psi: 1, bar: 0.05, kPa: 5 };
@@ -53,24 +53,6 @@ export function axleOnGauge({ startKpa, window, floor, ceiling, roadKpa }: AxleP
     highKpa: held(window.highKpa),
     floorKpa,
     ceilingKpa,
-    roadKpa: roadKpa === null ? null : onGauge(roadKpa, units),
-  };
-}
-
-/** The same of an axle whose load nobody knows: no ceiling is known of it but its road pressure. */
-export function firstOnGauge(
-  { startKpa, lowKpa, highKpa, floor }: FirstAxle,
-  roadKpa: number | null,
-  units: GaugeUnits,
-) {
-  const floorKpa = onGauge(floor.pressureKpa, units, 'up');
-  const held = (kpa: number): number => Math.max(onGauge(kpa, units), floorKpa);
-  return {
-    startKpa: held(startKpa),
-    lowKpa: held(lowKpa),
-    highKpa: held(highKpa),
-    floorKpa,
-    ceilingKpa: null,
     roadKpa: roadKpa === null ? null : onGauge(roadKpa, units),
   };
 }

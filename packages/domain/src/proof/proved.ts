@@ -6,6 +6,7 @@ import {
   planGround,
   PROOF_COUNTS,
   routineOf,
+  sidewallMostKpa,
   type AxlePosition,
   type GroundCode,
   type GroundPlan,
@@ -56,7 +57,7 @@ export function provedOn(
     if (!decision || !set || wheelLoadKg === undefined || !sinceFitted(at)) return [];
     const decided = decision.code === 'keep' ? 'keep' : decision.code === 'higher' ? 'higher' : 'lower';
     const counts = decision.counts;
-    return [{ id, at, pressureKpa: set.pressureKpa, wheelLoadKg, decided, by: 'drive', counts }];
+    return [{ id, at, pressureKpa: set.pressureKpa, wheelLoadKg, decided, by: 'drive', carriedFrom: null, counts }];
   });
   const tried = tests.flatMap((test): ProofOfAxle[] => {
     const on = here.find(({ id }) => id === test.outingId);
@@ -76,26 +77,27 @@ function pressureOf(
   rig: RigRow,
   position: AxlePosition,
   ruleOf: RuleOf,
-): Pick<Proved, 'pressureKpa' | 'by'> | undefined {
+): Pick<Proved, 'pressureKpa' | 'by' | 'carriedFrom'> | undefined {
   const judged = judgementOf(test, rig.family);
   const { proves } = routineOf(test.kind);
   const own = axleOfTest(test);
   if (proves) {
     const pressureKpa = proves.pressureKpa(judged);
     if (pressureKpa === null) return undefined;
-    if (own === position) return { pressureKpa, by: proves.by };
+    if (own === position) return { pressureKpa, by: proves.by, carriedFrom: null };
     const otherKpa =
       rig.axles.length === 2
         ? proves.otherKpa?.(routineTestOf(test.kind, test.details, rig.family).runs as never, pressureKpa)
         : null;
-    if (otherKpa != null) return { pressureKpa: otherKpa, by: proves.by };
+    if (otherKpa != null) return { pressureKpa: otherKpa, by: proves.by, carriedFrom: null };
     const [there, here] = [ruleOf(own), ruleOf(position)];
     if (!proves.rolls || !there || here === undefined) return undefined;
-    return { pressureKpa: (pressureKpa * here) / there, by: proves.by };
+    const carriedFrom = { position: own, pressureKpa };
+    return { pressureKpa: (pressureKpa * here) / there, by: proves.by, carriedFrom };
   }
   const proposes = judged.move === 'softer' || judged.move === 'firmer' || judged.move === 'keep';
   return own === position && proposes && judged.tryKpa !== null
-    ? { pressureKpa: judged.tryKpa, by: 'test' }
+    ? { pressureKpa: judged.tryKpa, by: 'test', carriedFrom: null }
     : undefined;
 }
 
@@ -103,16 +105,39 @@ function pressureOf(
 export const countsUntilMs = ({ at, by }: Pick<Proved, 'at' | 'by'>): number =>
   Date.parse(at) + PROOF_COUNTS[by].days * 86_400_000;
 
+/** What was proved is asked back outside half to double of the rule: a slip of the pen or of the unit. Assumption. */
+const CREDIBLE = { low: 0.5, high: 2 };
+
+/** Why a proof does not count, though nobody struck it. */
+export type ProofDoubt = 'datedAhead' | 'aboveSidewall' | 'farFromRule';
+
+/** Clocks of two devices may differ by so much, ms. Assumption. */
+const CLOCKS_APART_MS = 3_600_000;
+
+/** What speaks against a proof: it is of a day to come, or a pressure that this tire can hardly have had. */
+export function proofDoubt(
+  { at, pressureKpa }: Pick<Proved, 'at' | 'pressureKpa'>,
+  { maxKpa, ruleKpa }: { readonly maxKpa: number | null; readonly ruleKpa: number },
+  nowMs: number,
+): ProofDoubt | null {
+  if (Date.parse(at) > nowMs + CLOCKS_APART_MS) return 'datedAhead';
+  if (maxKpa !== null && pressureKpa > maxKpa * 1.02) return 'aboveSidewall';
+  return pressureKpa < CREDIBLE.low * ruleKpa || pressureKpa > CREDIBLE.high * ruleKpa ? 'farFromRule' : null;
+}
+
 /** Where to begin next time with an axle on a ground, by what was proved there and counts. */
 export function nextTimeOf(
   rig: Pick<RigRow, 'family'>,
-  axle: { readonly wheelLoadKg: number; readonly startKpa: number },
+  axle: { readonly wheelLoadKg: number; readonly startKpa: number; readonly maxKpa?: number | null },
   build: TireBuild,
   proved: readonly ProofOfAxle[],
   nowMs = Number.POSITIVE_INFINITY,
 ): NextTime | null {
   const fresh = proved.filter(
-    ({ counts, at, by }) => counts && (nowMs === Number.POSITIVE_INFINITY || nowMs < countsUntilMs({ at, by })),
+    (each) =>
+      each.counts &&
+      proofDoubt(each, { maxKpa: axle.maxKpa ?? null, ruleKpa: axle.startKpa }, nowMs) === null &&
+      (nowMs === Number.POSITIVE_INFINITY || nowMs < countsUntilMs(each)),
   );
   return nextTime(fresh, build, axle.wheelLoadKg, familyOf(rig.family).trialStepKpa, axle.startKpa);
 }
@@ -153,7 +178,9 @@ export function withProof<Asked extends PlanRequest>(
   const proved = rig.axles.flatMap(({ position }, index): ProvedAxle[] => {
     const all = provedOn(rig, position, asked.ground, outings, tests, ruleOf);
     const axle = all.length > 0 ? byRule()?.plan.axles[index] : undefined;
-    const next = axle && nextTimeOf(rig, axle, byRule()!.contexts[index]!.build, all, nowMs);
+    const context = axle && byRule()!.contexts[index]!;
+    const held = axle && { ...axle, startKpa: axle.ruleKpa, maxKpa: sidewallMostKpa(context!.axle) };
+    const next = held && nextTimeOf(rig, held, context!.build, all, nowMs);
     return next ? [{ position, pressureKpa: next.pressureKpa, next }] : [];
   });
   return { ...asked, proved };

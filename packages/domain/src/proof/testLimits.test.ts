@@ -35,7 +35,10 @@ describe('limitsOfTest', () => {
     expect(judged).toMatchObject({ verdict: 'tooHard', tryKpa: limits.lowest.pressureKpa, heldAt: 'heatAndSpeed' });
   });
 
-  it('are none where there is no plan', () => {
-    expect(limitsOfTest({ ...rig, loadCases: [], loadCaseId: null }, [], undefined, 'front')).toBeUndefined();
+  it('are those that need no load before anything was weighed, and none where a load can’t be worked out', () => {
+    const unweighed = limitsOfTest({ ...rig, loadCases: [], loadCaseId: null }, [], undefined, 'front');
+    expect(unweighed).toMatchObject({ lowest: { code: 'bead' }, highest: { code: 'placard' } });
+    const broken = rig.loadCases.map((each) => ({ ...each, weighed: [] }));
+    expect(limitsOfTest({ ...rig, loadCases: broken }, [], undefined, 'front')).toBeUndefined();
   });
 });

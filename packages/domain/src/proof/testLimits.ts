@@ -13,7 +13,7 @@ export function limitsOfTest(
   outing: OutingRow | undefined,
   position: AxlePosition | null,
 ): TestLimits | undefined {
-  const ground = groundOr(familyOf(rig.family).kind, undefined);
+  const ground = groundOr(familyOf(rig.family), undefined);
   const input = planInput(rig, tests, outing ? askedOf(outing) : { ground, modifiers: [], speedKmh: null });
   const plan = input.ok ? planGround(input.value) : undefined;
   return plan?.ok ? testLimitsOf(plan.value, position) : undefined;

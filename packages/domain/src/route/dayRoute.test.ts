@@ -155,12 +155,22 @@ describe('routeInput', () => {
     });
   });
 
-  it('says on which stretch a load is missing', () => {
+  it('says on which stretch a load can’t be worked out, and plans without any before it was weighed', () => {
     const stretches = beach().stretches.with(3, { ...beach().stretches[3]!, loadCaseId: idOf(77) });
-    const nothing = sampleRig({ loadCases: [], loadCaseId: null });
-    expect(routeInput(beach({ stretches }), context({ rig: nothing }))).toMatchObject({
+    const empty = sampleCase({ id: idOf(77), weighed: [] });
+    const half = sampleRig({ loadCases: [sampleCase(), empty] });
+    expect(routeInput(beach({ stretches }), context({ rig: half }))).toMatchObject({
       ok: false,
-      problem: { code: 'noLoadCase', stretch: 0 },
+      problem: { code: 'loads', stretch: 3 },
+    });
+    const nothing = sampleRig({ loadCases: [], loadCaseId: null });
+    expect(routeInput(beach(), context({ rig: nothing }))).toMatchObject({
+      ok: true,
+      value: {
+        stretches: expect.arrayContaining([
+          expect.objectContaining({ input: expect.objectContaining({ unweighed: true }) }),
+        ]),
+      },
     });
   });
 

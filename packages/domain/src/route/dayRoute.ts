@@ -176,7 +176,7 @@ export function routeInput(route: RouteBody, context: RouteContext): Result<Rout
       else {
         const worked = planAxles(rig, tests, endLoadCaseId);
         if (!worked.ok) return failure({ ...worked.problem, stretch: first + index });
-        ends.set(endLoadCaseId, (endAxles = worked.value));
+        ends.set(endLoadCaseId, (endAxles = worked.value.axles));
       }
     }
     const seen = found.get(ground);

@@ -44,6 +44,7 @@ export function sampleRig(change: Partial<RigRow> = {}): RigRow {
     loadCaseId: loadCases[0]?.id ?? null,
     school: null,
     beadFloorKpa: null,
+    roadLoadCaseId: null,
     softOnPurposeAt: null,
     keeperId: null,
     demo: false,

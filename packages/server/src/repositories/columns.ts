@@ -45,6 +45,13 @@ export const flag = (name?: string): Column<boolean> =>
     (value) => value === 1,
   );
 
+export const flagOrNull = (name?: string): Column<boolean | null> =>
+  column(
+    name,
+    (value) => value,
+    (value) => (value === null ? null : value === 1),
+  );
+
 export const time = (name?: string): Column<string> =>
   column(
     name,

@@ -37,6 +37,7 @@ export const outingRepository = (pool: Pool) =>
       loadCaseId: plain(),
       groundCode: plain(),
       speedKmh: plain(),
+      tankLevel: plain(),
       stuckRung: plain(),
       title: plain(),
       startedAt: time(),

@@ -8,7 +8,7 @@ import {
 } from '@dunlinmoss/contract';
 import type { Pool } from 'mysql2/promise';
 
-import { flag, group, plain, timeOrNull, type Column } from './columns';
+import { flag, flagOrNull, group, plain, timeOrNull, type Column } from './columns';
 import { eraseRig } from './erase';
 import { oneList, part } from './parts';
 import { versioned } from './versioned';
@@ -35,6 +35,7 @@ const AXLES = part<Rig>()<Omit<RigAxle, 'lines' | 'rows'>>({
     insert: flag('insert_fitted'),
     casing: plain(),
     rimInnerMm: plain(),
+    hookless: flagOrNull(),
     measuredWidthMm: plain(),
     fittedAt: timeOrNull(),
     valve: plain(),
@@ -43,6 +44,7 @@ const AXLES = part<Rig>()<Omit<RigAxle, 'lines' | 'rows'>>({
     maxKpa: plain(),
     rowsOf: plain(),
     roadKpa: plain(),
+    confirmedRoadKpa: plain(),
     present: group({
       rawKpa: plain('present_raw_kpa'),
       gaugeId: plain('present_gauge_id'),
@@ -159,6 +161,7 @@ export const rigRepository = (pool: Pool) =>
       hitchMm: plain(),
       topSpeedKmh: plain(),
       loadCaseId: plain(),
+      roadLoadCaseId: plain(),
       school: plain(),
       beadFloorKpa: plain(),
       softOnPurposeAt: timeOrNull(),

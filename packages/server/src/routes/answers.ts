@@ -28,7 +28,7 @@ export function answerRoutes(repositories: Repositories): Router {
     const { ground, speedKmh = null, ...asked } = planQuery.parse(request.query);
     const rig = await rigOf(request);
     const proof = await proofOf(request, rig);
-    const on = groundOr(familyOf(rig.family).kind, ground);
+    const on = groundOr(familyOf(rig.family), ground);
     response.json(planFor(rig, proof, { ...asked, ground: ground ?? on, speedKmh }));
   });
 
@@ -62,7 +62,7 @@ export function answerRoutes(repositories: Repositories): Router {
       rigId: rig.id,
       name: rig.name,
       loadCaseId: loadCaseId ?? rig.loadCaseId,
-      grounds: groundsFor(familyOf(rig.family).kind).map((ground: GroundCode) => ({
+      grounds: groundsFor(familyOf(rig.family)).map((ground: GroundCode) => ({
         ground,
         plan: planFor(rig, proof, { ground, modifiers: [], speedKmh: null, loadCaseId, stuckAccepted: true }),
       })),
