@@ -1,4 +1,4 @@
-import { groundsFor, type GroundCode, type Kind } from '@dunlinmoss/core';
+import { groundsFor, type Family, type GroundCode } from '@dunlinmoss/core';
 
 import { useWide } from '../theme/useWide';
 import { GROUND_WORDS } from '../words/grounds';
@@ -7,15 +7,15 @@ import { Unfold } from './Unfold';
 
 interface GroundPickerProps {
   /** Whose grounds. */
-  readonly kind: Kind;
+  readonly family: Family;
   readonly value: GroundCode;
   readonly onChange: (ground: GroundCode) => void;
-  /** All that this kind of rig meets, unless set otherwise. */
+  /** All that this family meets, unless set otherwise. */
   readonly grounds?: readonly GroundCode[];
 }
 
 /** The grounds from the firmest to the last resort. */
-export function GroundChoice({ kind, value, onChange, grounds = groundsFor(kind) }: GroundPickerProps) {
+export function GroundChoice({ family, value, onChange, grounds = groundsFor(family) }: GroundPickerProps) {
   const wide = useWide();
   return (
     <Choice

@@ -13,6 +13,7 @@ interface TextFieldProps {
   readonly spokenLabel?: string;
   readonly value: string;
   readonly onChange: (text: string) => void;
+  readonly onFocus?: () => void;
   readonly onBlur?: () => void;
   readonly problem?: string | undefined;
   readonly hint?: string | undefined;
@@ -31,6 +32,7 @@ export function TextField(props: TextFieldProps) {
     spokenLabel = label,
     value,
     onChange,
+    onFocus,
     onBlur,
     problem,
     hint,
@@ -48,6 +50,7 @@ export function TextField(props: TextFieldProps) {
         accessibilityLabel={spokenLabel}
         value={value}
         onChangeText={onChange}
+        onFocus={onFocus}
         onBlur={onBlur}
         error={problem !== undefined}
         placeholder={placeholder}

@@ -1,6 +1,14 @@
-import { fromCanonical, toCanonical, type Quantity, type UnitOf } from '@dunlinmoss/core';
+import {
+  fromCanonical,
+  toCanonical,
+  UNITS,
+  type PressureUnit,
+  type Quantity,
+  type Unit,
+  type UnitOf,
+} from '@dunlinmoss/core';
 
-import { parseNumber, parseSum } from '../settings/typedNumber';
+import { parseNumber, parseSum, parseWithUnit } from '../settings/typedNumber';
 import { editText } from '../words/format';
 import { UNIT_LOOKS } from '../words/units';
 
@@ -23,12 +31,27 @@ export const quantityText = <Q extends Quantity>(quantity: Q, unit: UnitOf<Q>, c
   exact: canonical,
 });
 
+const isUnitOf = (quantity: Quantity, unit: Unit): boolean => unit in UNITS[quantity];
+
 /** The canonical value of what was typed; undefined where it is no number. */
 export function canonicalOf<Q extends Quantity>(quantity: Q, { text, unit, exact }: QuantityText): number | undefined {
   if (exact !== undefined) return exact;
+  // A unit that was written along counts before the one that was chosen.
+  const written = parseWithUnit(text);
+  if (written) {
+    return isUnitOf(quantity, written.unit)
+      ? toCanonical(quantity, written.unit as UnitOf<Q>, written.value)
+      : undefined;
+  }
   // Weights may be typed as a sum of two scales.
   const value = quantity === 'mass' ? parseSum(text) : parseNumber(text);
   return value === undefined ? undefined : toCanonical(quantity, unit as UnitOf<Q>, value);
+}
+
+/** The unit that a pressure was typed in: the one written along, else the one of the field. */
+export function typedPressureUnit(typed: QuantityText | undefined, own: PressureUnit): PressureUnit {
+  const unit = (typed && parseWithUnit(typed.text)?.unit) ?? typed?.unit;
+  return unit === 'psi' || unit === 'bar' || unit === 'kPa' ? unit : own;
 }
 
 /** What to show in a field of this unit. */

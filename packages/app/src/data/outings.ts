@@ -1,5 +1,5 @@
 import { bodyOf, type Outing, type OutingRow } from '@dunlinmoss/contract';
-import { groundOr } from '@dunlinmoss/core';
+import { familyOf, groundOr } from '@dunlinmoss/core';
 import { outingOf } from '@dunlinmoss/domain';
 
 import { useNow } from './clock';
@@ -35,9 +35,10 @@ export const newOuting = (): Outing => ({
   revision: 0,
   rigId: '',
   loadCaseId: null,
-  groundCode: groundOr('car', undefined),
+  groundCode: groundOr(familyOf('fourWheel'), undefined),
   modifiers: [],
   speedKmh: null,
+  tankLevel: null,
   stuckRung: 0,
   title: '',
   startedAt: new Date().toISOString(),

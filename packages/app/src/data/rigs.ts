@@ -14,6 +14,7 @@ export function copyOf(row: RigRow): Rig {
     keeperId: null,
     name: `${row.name.slice(0, 53)}, copy`,
     loadCaseId: row.loadCaseId === null ? null : ids.get(row.loadCaseId)!,
+    roadLoadCaseId: ids.get(row.roadLoadCaseId ?? '') ?? null,
     loadCases: row.loadCases.map((loadCase) => ({ ...loadCase, id: ids.get(loadCase.id)! })),
   };
 }

@@ -1,14 +1,22 @@
 import { askAbout } from '@dunlinmoss/contract';
-import type { Likely, Quantity, UnitOf } from '@dunlinmoss/core';
+import { pressureDoubt, type Likely, type Quantity, type UnitOf } from '@dunlinmoss/core';
 import { useEffect, useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../settings/preferences';
 import { NumberField } from '../components/NumberField';
 import { QuantityField } from '../components/QuantityField';
-import { canonicalOf, EMPTY_QUANTITY, quantityText, type QuantityText } from '../components/quantityText';
+import {
+  canonicalOf,
+  EMPTY_QUANTITY,
+  quantityText,
+  typedPressureUnit,
+  type QuantityText,
+} from '../components/quantityText';
 import { TextField } from '../components/TextField';
 import { parseNumber } from '../settings/typedNumber';
+import { PressureDoubtNote } from '../components/PressureDoubtNote';
 import { questionText } from '../words/questions';
 import { clockMin, clockText } from '../words/route';
 import { useAskedField } from './askedField';
@@ -111,6 +119,52 @@ export function RowQuantity<Body extends object>(props: QuantityProps<Body>) {
       question={question ? questionText(quantity, question, units) : undefined}
       hint={hint}
     />
+  );
+}
+
+interface PressureProps<Body extends object> extends NumberFieldOf<Body> {
+  /** What such rigs usually have; anything far from it is asked back. Null asks nothing. */
+  readonly usual: Likely | null;
+  /** Where it is kept that the person stood by it; without one it is asked and not waited for. */
+  readonly confirmed?: readonly Pointer<Body>[];
+}
+
+/** A pressure of a row: one that hardly can be is asked back, with what its digits may mean in another unit. */
+export function RowPressure<Body extends object>(props: PressureProps<Body>) {
+  const { form, at, also = NOWHERE, label, spoken, usual, confirmed = NOWHERE, hint } = props;
+  const own = unitsStore.use().pressure;
+  const { typed, value, type, problem, inputRef } = useNumber(form, at, also);
+  const stoodBy: unknown = useWatch({
+    control: form.inner.control,
+    name: confirmed.length === 0 ? rowName('/nothing' as Pointer<Body>) : rowName(confirmed[0]!),
+  });
+  const unit = typedPressureUnit(typed, own);
+  const doubt =
+    usual === null || value === null || value === 0 || value === stoodBy ? null : pressureDoubt(value, unit, usual);
+  const untouched = value === null ? EMPTY_QUANTITY : quantityText('pressure', own, value);
+  return (
+    <View style={styles.pressure}>
+      <QuantityField
+        inputRef={inputRef}
+        label={label}
+        {...(spoken !== undefined && { spokenLabel: spoken })}
+        quantity="pressure"
+        value={typed ?? untouched}
+        onChange={(text) => type(text, canonicalOf('pressure', text))}
+        problem={problem}
+        hint={doubt ? undefined : hint}
+      />
+      {doubt && (
+        <PressureDoubtNote
+          doubt={doubt}
+          unit={unit}
+          onRead={(kpa) => type(quantityText('pressure', own, kpa), kpa)}
+          {...(confirmed.length > 0 && {
+            onRight: () => form.change((now) => chosen(now, confirmed, value)),
+          })}
+        />
+      )}
+    </View>
   );
 }
 
@@ -232,3 +286,5 @@ export const inList = <Body extends object, Item extends object>(
     },
   };
 };
+
+const styles = StyleSheet.create({ pressure: { gap: 4 } });

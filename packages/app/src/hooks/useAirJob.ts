@@ -10,8 +10,6 @@ import {
 } from '@dunlinmoss/core';
 import {
   axleOnGauge,
-  firstNumbersOf,
-  firstOnGauge,
   gaugeStepKpa,
   inTire,
   planInput,
@@ -89,9 +87,6 @@ export function useAirJob(): {
   const input = planInput(rig, tests, asked);
   const result = input.ok ? planGround(input.value) : undefined;
   const plan = result?.ok ? result.value : undefined;
-  // Not weighed yet, it goes by the rule of thumb that Ground shows.
-  const thumbs = !input.ok && input.problem.code === 'noLoadCase' ? firstNumbersOf(rig, tests, asked) : undefined;
-  const first = thumbs?.ok ? thumbs.value : undefined;
   const conditions = conditionsOf(typed) ?? COLD;
   const wheels = rigWheels(rig);
   const known = new Map(
@@ -129,9 +124,7 @@ export function useAirJob(): {
       known: (wheel) => known.get(wheelKey(wheel)),
       planned: (wheel) => {
         const axle = plan?.axles.find(({ position }) => position === wheel.position);
-        if (axle) return axleOnGauge(axle, units);
-        const thumb = first?.axles.find(({ position }) => position === wheel.position);
-        return thumb && firstOnGauge(thumb, wheel.axle.roadKpa || null, units);
+        return axle && axleOnGauge(axle, units);
       },
     },
   };

@@ -38,6 +38,8 @@ export interface Change {
   readonly loadCaseId?: string;
   readonly modifiers?: readonly ModifierCode[];
   readonly speedKmh?: number | null;
+  /** How full its tanks are today, 0 to 1. */
+  readonly tankLevel?: number | null;
 }
 
 const isModifier = (text: string): text is ModifierCode => MODIFIER_CODES.some((code) => code === text);
@@ -46,6 +48,11 @@ const modifiersIn = (text: string | undefined): ModifierCode[] => (text ?? '').s
 const speedIn = (text: string | undefined): number | null => {
   const value = Number(text);
   return text !== undefined && value >= SPEED_KMH.least && value <= SPEED_KMH.most ? value : null;
+};
+
+const levelIn = (text: string | undefined): number | null => {
+  const value = Number(text);
+  return text !== undefined && value >= 0 && value <= 1 ? value : null;
 };
 
 /**
@@ -57,7 +64,7 @@ export function usePlanQuery(): {
   readonly rigs: readonly RigRow[];
   readonly loading: boolean;
 } {
-  const params = useLocalSearchParams<Record<'rig' | 'ground' | 'case' | 'day' | 'speed', string>>();
+  const params = useLocalSearchParams<Record<'rig' | 'ground' | 'case' | 'day' | 'speed' | 'full', string>>();
   const router = useRouter();
   const units = unitsStore.use();
   const { rows: rigs, loading } = useRows('rigs');
@@ -69,14 +76,15 @@ export function usePlanQuery(): {
   if (!rig) return { question: undefined, rigs, loading: false };
 
   const family = familyOf(rig.family);
-  const ground = groundOr(family.kind, params.ground ?? outing?.groundCode);
+  const ground = groundOr(family, params.ground ?? outing?.groundCode);
   const onOuting = outing?.groundCode === ground ? outing : undefined;
   const loadCaseId = onOuting?.loadCaseId ?? params.case ?? null;
-  const change = ({ modifiers, speedKmh, loadCaseId: caseId, ...place }: Change): void => {
+  const change = ({ modifiers, speedKmh, loadCaseId: caseId, tankLevel, ...place }: Change): void => {
     const said: Partial<Outing> = {
       ...(modifiers && { modifiers: [...modifiers] }),
       ...(speedKmh !== undefined && { speedKmh }),
-      ...(caseId !== undefined && { loadCaseId: caseId }),
+      ...(caseId !== undefined && { loadCaseId: caseId, tankLevel: null }),
+      ...(tankLevel !== undefined && { tankLevel }),
     };
     if (onOuting && Object.keys(said).length > 0) {
       void saveOuting(onOuting, said).then((saved) => {
@@ -91,9 +99,16 @@ export function usePlanQuery(): {
       ...place,
       ...(modifiers && { day: modifiers.length === 0 ? undefined : modifiers.join() }),
       ...(speedKmh !== undefined && { speed: speedKmh === null ? undefined : String(speedKmh) }),
-      ...(caseId !== undefined && { case: caseId }),
+      ...(caseId !== undefined && { case: caseId, full: undefined }),
+      ...(tankLevel !== undefined && { full: tankLevel === null ? undefined : String(tankLevel) }),
       // What was said of one rig's day says nothing of another's.
-      ...(place.rig !== undefined && { case: undefined, ground: undefined, day: undefined, speed: undefined }),
+      ...(place.rig !== undefined && {
+        case: undefined,
+        ground: undefined,
+        day: undefined,
+        speed: undefined,
+        full: undefined,
+      }),
     });
   };
   return {
@@ -111,6 +126,7 @@ export function usePlanQuery(): {
         loadCaseId,
         modifiers: onOuting?.modifiers ?? modifiersIn(params.day),
         speedKmh: onOuting ? onOuting.speedKmh : speedIn(params.speed),
+        tankLevel: onOuting ? (onOuting.tankLevel ?? null) : levelIn(params.full),
       }),
       change,
     },
@@ -124,4 +140,5 @@ export const addressOf = ({ rig, asked }: PlanQuery): Record<string, string> => 
   ...(asked.loadCaseId && { case: asked.loadCaseId }),
   ...(asked.modifiers.length > 0 && { day: asked.modifiers.join() }),
   ...(asked.speedKmh !== null && { speed: String(asked.speedKmh) }),
+  ...(asked.tankLevel != null && { full: String(asked.tankLevel) }),
 });

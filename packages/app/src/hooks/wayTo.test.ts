@@ -35,7 +35,7 @@ describe('wayToMissing', () => {
   });
 
   it.each<[string, NoPlan | PlanProblem]>([
-    ['is missing', { code: 'noLoadCase' }],
+    ['can’t be worked out', { code: 'loads', problem: { code: 'wholeMissing' } }],
     ['lacks a rider', { code: 'loads', problem: { code: 'riderMissing' } }],
     ['is too much for any pressure', { code: 'liesFlat', position, wheelLoadKg: 9, pressureKpa: 1 }],
     ['lacks the rider of a school', needs('riderWeight')],

@@ -1,5 +1,12 @@
 import type { RigQuestion, RigRow } from '@dunlinmoss/contract';
-import { familyOf, type AxlePosition, type Finding, type MissingInput, type PlanProblem } from '@dunlinmoss/core';
+import {
+  familyOf,
+  type AxlePosition,
+  type CeilingCode,
+  type Finding,
+  type MissingInput,
+  type PlanProblem,
+} from '@dunlinmoss/core';
 import type { NoPlan } from '@dunlinmoss/domain';
 import type { Href } from 'expo-router';
 
@@ -19,23 +26,21 @@ const toLoad = ({ id, loadCaseId }: OfRig): Href => ({
 export function wayToMissing(rig: OfRig, reason: NoPlan | PlanProblem): Href | null {
   const { axles } = rig;
   switch (reason.code) {
-    case 'noLoadCase':
     case 'loads':
     case 'doubtfulLoad':
     case 'noPressureCarries':
     case 'noPressureSuffices':
     case 'liesFlat':
       return toLoad(rig);
+    case 'doubtfulRoad':
     case 'roadMissing':
       return toAxle(rig, reason.position, 'roadKpa');
     case 'placardAboveSidewall':
       return toAxle(rig, reason.position, 'maxKpa');
     case 'floorAboveCeiling':
-      return toAxle(rig, reason.position, reason.ceiling === 'placard' ? 'roadKpa' : 'maxKpa');
+      return toAxle(rig, reason.position, CEILING_FIELD[reason.ceiling] ?? 'maxKpa');
     case 'tooFast':
       return toAxle(rig, reason.position, 'tireMarking');
-    case 'onlyTrailer':
-      return { pathname: '/rigs/[id]/edit', params: { id: rig.id } };
     case 'noSchoolAnswers': {
       const [needs] = reason.needs;
       const field = needs && FIELD_OF[needs];
@@ -46,12 +51,21 @@ export function wayToMissing(rig: OfRig, reason: NoPlan | PlanProblem): Href | n
   }
 }
 
+/** The field that a ceiling stands on, where that is not the sidewall's maximum. */
+const CEILING_FIELD: Partial<Record<CeilingCode, string>> = {
+  placard: 'roadKpa',
+  rimUnknown: 'hookless',
+  hooklessRim: 'hookless',
+  lastOfCurve: 'rows',
+};
+
 /** The field that a school goes without; none for what belongs to a load. */
 const FIELD_OF: Record<MissingInput, string | null> = {
   roadPressure: 'roadKpa',
   sidewallRange: 'minKpa',
   sidewallMaximum: 'maxKpa',
   riderWeight: null,
+  narrowerTire: 'tireMarking',
   whatTheTireCarries: 'tireMarking',
   pressureBesideLoad: 'rows',
   lessLoad: null,

@@ -5,7 +5,7 @@ import type { Units } from '../settings/preferences';
 import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { pressureFine } from '../words/format';
-import { way } from '../words/route';
+import { way } from '../words/way';
 import { Frame } from './Frame';
 import { polyline } from './polyline';
 

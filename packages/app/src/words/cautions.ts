@@ -23,7 +23,7 @@ export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): 
     case 'stuckOnly':
       return 'One attempt, straight ahead, at walking pace. Then straight back up to what the ground asks for.';
     case 'fasterThanGuide':
-      return `You ask for more than the ${speedGuide(plan, units) ?? 'guide'} that this ground and these tires are good for. The floor has risen with it.`;
+      return `Faster than the ${plan.groundGuideKmh === null ? 'guide' : speed(plan.groundGuideKmh, units)} that people drive on this ground. The floor has risen with it.`;
     case 'chassisAground':
       return 'If the underside already rests on the ground, letting out air lowers it further. Dig and use boards first.';
     case 'recoveryGear':
@@ -37,10 +37,14 @@ export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): 
       );
     case 'airBeforePavement':
       return 'Air back to road pressure before pavement.';
+    case 'brakingOnSnow':
+      return 'Braking on snow takes longer, soft tires or not. On ice letting air out is no remedy.';
+    case 'mixedTires':
+      return 'Radial and bias tires on one vehicle: they steer apart. Have it put right before you drive.';
     case 'notForHighway':
       return 'Its sidewall says NHS: not for highway service. No speed on pavement is promised: slow and short, or on a trailer.';
     case 'noAirNear':
-      return 'Without air of your own you will drive pavement on this: slow, short, straight, and stop when a tire feels hot.';
+      return 'Without air of your own you will drive pavement on this: slow, short, straight.';
     case 'valveCreep':
       return 'A tube without a rim lock can creep and tear out its valve: leave the valve nut loose, and stop when the stem leans.';
     case 'foldsInTurn':
@@ -75,6 +79,8 @@ export function cautionText(code: CautionCode, plan: GroundPlan, units: Units): 
       return 'This counts on slow and easy work. Pulling hard for long or uphill, say so above: the tire then needs more.';
     case 'loadUnknown':
       return 'What these tires carry is not known. Enter the load index or the sidewall’s load lines, and the load counts too.';
+    case 'ratedAtUnknown':
+      return 'The load index is known, not the pressure it is for. Enter a load line of the sidewall or rows of its data sheet, and the load counts too.';
     case 'sidewallUnread':
       return 'Read the sidewall’s maximum, and the rim’s, before you go up: it is not entered here.';
     case 'stiffCarcass':

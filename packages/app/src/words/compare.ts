@@ -158,9 +158,9 @@ export function noOutcomeText(problem: NoOutcome, rig: RigRow, units: Units): st
   switch (problem.code) {
     case 'axleGone':
       return 'This axle is no longer on the rig. Choose another.';
-    case 'noLoadCase':
     case 'loads':
     case 'doubtfulLoad':
+    case 'doubtfulRoad':
       return waitingText(problem, rig.family, units);
     case 'roadMissing':
       return `${axleName(problem.position, kind)}: its road pressure is missing. Put it on the rig.`;

@@ -14,6 +14,7 @@ export const FAMILY_WORDS: Record<FamilyCode, { readonly name: string; readonly 
   fatBike: { name: 'Fat bicycle', sign: '3.8 in and wider' },
   electricBike: { name: 'E-bicycle', sign: 'With a motor, any tire' },
   roadBike: { name: 'Road bicycle', sign: 'Up to 35\u00a0mm' },
+  cityBike: { name: 'City or touring bicycle', sign: '32–60\u00a0mm, mostly tubes' },
   tractor: { name: 'Tractor', sign: 'Alone, or with what it draws' },
   sprayer: { name: 'Self-propelled sprayer', sign: 'A tank that empties' },
   farmTrailer: { name: 'Tanker or spreader', sign: 'Drawn, its drawbar on the tractor' },

@@ -1,6 +1,7 @@
 import {
   DEFAULT_CONTACT_CONSTANT,
   TREAD_WIDTH_SHARE,
+  type AxlePosition,
   type NextTime,
   type OwnFactor,
   type OwnTire,
@@ -51,6 +52,16 @@ export const PROOF_WORDS: Record<'keep' | 'lower' | 'higher' | 'trial' | 'climb'
   test: 'As a test proposed',
 };
 
+/** Where on the rig something was found. */
+const ON_AXLE: Record<AxlePosition, string> = {
+  front: 'in front',
+  rear: 'behind',
+  rear2: 'on the second rear axle',
+  trailer: 'on the trailer',
+  trailer2: 'on the trailer’s second axle',
+  trailer3: 'on the trailer’s third axle',
+};
+
 const FOUND_WORDS = {
   trial: 'Found by a trial',
   climb: 'Climbed at',
@@ -62,13 +73,21 @@ const FOUND_WORDS = {
 export function fromText({ from }: NextTime, units: Units): string {
   const found = from.by === 'drive' ? (from.decided === 'keep' ? 'Kept' : 'Driven') : FOUND_WORDS[from.by];
   const then = from.decided === 'lower' ? ', to go lower' : from.decided === 'higher' ? ', to go higher' : '';
+  if (from.carriedFrom) {
+    const { position, pressureKpa } = from.carriedFrom;
+    return `${found}: ${pressure(pressureKpa, units)} ${ON_AXLE[position]} on ${day(from.at)}, carried over to here.`;
+  }
   return `${found}: ${pressure(from.pressureKpa, units)} on ${day(from.at)}${then}.`;
 }
 
 /** The same beside the number it decides: `kept at 18 psi, 3 Sept 2026`. */
-export function provedText({ from }: NextTime, units: Units): string {
+export function provedText({ from, pressureKpa }: NextTime, units: Units): string {
   const how = from.by === 'drive' ? (from.decided === 'keep' ? 'kept' : 'driven') : PROVED_WORDS[from.by];
   const then = from.decided === 'lower' ? ', to go lower' : from.decided === 'higher' ? ', to go higher' : '';
+  if (from.carriedFrom) {
+    const { position, pressureKpa: thereKpa } = from.carriedFrom;
+    return `${how} at ${pressure(thereKpa, units)} ${ON_AXLE[position]}, ${day(from.at)}: ${pressure(pressureKpa, units)} here, carried over`;
+  }
   return `${how} at ${pressure(from.pressureKpa, units)}${then}, ${day(from.at)}`;
 }
 const PROVED_WORDS = {

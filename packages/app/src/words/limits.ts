@@ -75,6 +75,26 @@ export const LIMIT_WORDS: Record<
     voice: 'a rim without hooks holds no more',
     whose: 'from your rim: no hooks',
   },
+  rimUnknown: {
+    name: 'rim not told',
+    voice: 'a rim without hooks would hold no more: say whether yours has hooks',
+    whose: 'our estimate: say whether the rim has hooks',
+  },
+  lowestRidden: {
+    name: 'lowest for its width',
+    voice: 'below it a tire this wide folds or leaves its rim',
+    whose: 'our estimate of the lowest that such a tire can be ridden on',
+  },
+  firstRow: {
+    name: 'first row of its sheet',
+    voice: 'its data sheet promises nothing below it',
+    whose: 'from your tire’s data sheet',
+  },
+  farmBend: {
+    name: 'bend',
+    voice: 'below it the sidewall is bent further than any tire is',
+    whose: 'as far as a sidewall may bend: check the load and the road pressure',
+  },
   unreadSidewall: {
     name: 'sidewall not read',
     voice: 'no higher before the sidewall’s maximum is read',
@@ -86,10 +106,11 @@ export const LIMIT_WORDS: Record<
 const OTHER_WORDS = {
   belowRoad: { name: 'road pressure', whose: 'a little below your road pressure' },
   rear: { name: 'rear', whose: 'what the rear has: the front is never the firmer' },
+  rearGap: { name: 'rear', whose: 'what the rear has: the front is at most 5 psi below it' },
 } as const;
 
 const heldWords = (code: NonNullable<ClampCode>): { readonly name: string; readonly whose: string } =>
-  code === 'belowRoad' || code === 'rear' ? OTHER_WORDS[code] : LIMIT_WORDS[code];
+  code === 'belowRoad' || code === 'rear' || code === 'rearGap' ? OTHER_WORDS[code] : LIMIT_WORDS[code];
 
 /** Whose the deciding figure of an axle is, in plain words; on the road the placard. */
 export function decidedBy({ clampedBy, provedKpa, remarks, floor }: AxlePlan, school: SchoolCode | null): string {
@@ -105,7 +126,7 @@ export function decidedBy({ clampedBy, provedKpa, remarks, floor }: AxlePlan, sc
 /** What a limit says; the rim's in other words where it was tried. */
 export const limitVoice = ({ code, source }: Pick<FloorValue, 'code' | 'source'> | CeilingValue): string =>
   code === 'rimStrike' && source.mark === 'measured'
-    ? 'as far down as you tried it on an edge, or a step above where it struck'
+    ? 'by what you tried on an edge: a step for each run'
     : LIMIT_WORDS[code].voice;
 
 /** Why an axle goes no lower; clamped beads go lower than others. */
@@ -118,6 +139,7 @@ const CEILINGS: ReadonlySet<NonNullable<ClampCode>> = new Set([
   'lastOfCurve',
   'unreadSidewall',
   'hooklessRim',
+  'rimUnknown',
 ]);
 export const isCeiling = (limit: FloorCode | CeilingCode): limit is CeilingCode => CEILINGS.has(limit);
 
@@ -163,6 +185,7 @@ export const NEED_WORDS: Record<MissingInput, string> = {
   sidewallRange: 'needs the lowest and highest on the sidewall',
   sidewallMaximum: 'needs the maximum on the sidewall',
   riderWeight: 'needs the rider alone on a scale, as a load case by posture',
+  narrowerTire: 'says nothing of tires this wide',
   whatTheTireCarries: 'needs the load index, the lines of the sidewall or rows of the data sheet',
   pressureBesideLoad:
     'needs the pressure that stands beside the load: rows of its data sheet, or the line on its sidewall',
@@ -196,8 +219,6 @@ export function noPlanText(problem: PlanProblem, kind: Kind, units: Units): stri
       return `${axle}: no pressure is enough for ${mass(problem.wheelLoadKg, units)} on a wheel here; what can’t be met is the ${LIMIT_WORDS[problem.floor].name}. Check the load and its unit, unload, drive slower, or fit a tire that carries it.`;
     case 'liesFlat':
       return `${axle}: under ${mass(problem.wheelLoadKg, units)} on a wheel this tire would lie flat at ${pressure(problem.pressureKpa, units)}. Check the load and its unit.`;
-    case 'onlyTrailer':
-      return 'Only the axles of a trailer are given. Put those of the rig on it.';
     case 'roadMissing':
       return `${axle}: on pavement its road pressure rules, and it is missing. Put it on the rig.`;
   }
@@ -210,6 +231,9 @@ function crossed(
   if (ceiling === 'unreadSidewall') {
     return `${mass(wheelLoadKg, units)} on a wheel asks for more than ${pressure(ceilingKpa, units)}, and nobody has read how much this sidewall takes. Put its maximum on the rig.`;
   }
+  if (ceiling === 'rimUnknown') {
+    return `${mass(wheelLoadKg, units)} on this tire asks for ${pressure(floorKpa, units)}, and a rim without hooks holds ${pressure(ceilingKpa, units)} at most. Has your rim hooks? Say so on the rig.`;
+  }
   const most = `the ${LIMIT_WORDS[ceiling].name} of ${pressure(ceilingKpa, units)}`;
   const least = pressure(floorKpa, units);
   switch (floor) {
@@ -220,6 +244,11 @@ function crossed(
       return `The sidewall's minimum of ${least} is above ${most}. One was misread: look at the sidewall again.`;
     case 'rimStrike':
       return `${mass(wheelLoadKg, units)} on a wheel would strike its rim below ${least}, above ${most}. Fit a wider tire or an insert.`;
+    case 'lowestRidden':
+      return `A tire this wide can’t be ridden below ${least}, above ${most}. Fit a wider tire.`;
+    case 'farmBend':
+      return `${mass(wheelLoadKg, units)} on a wheel bends this sidewall too far even at ${most}; it would take ${least}. Check the load, the size and the road pressure.`;
+    case 'firstRow':
     case 'roadPressure':
     case 'freeRolling':
       return `${least} is asked for, above ${most}. One of the two was misread: look at the sidewall and at the road pressure.`;

@@ -14,7 +14,7 @@ export const MODIFIER_WORDS: Record<ModifierCode, { readonly name: string; reado
   seedbed: { name: 'Loose seedbed', note: 'In place of stubble: every rut counts' },
   fast: { name: 'Ridden fast', note: 'The rim is hit harder: firmer' },
   gentle: { name: 'Ridden gently', note: 'A little softer' },
-  farFromAir: { name: 'Pavement before the next air', note: 'The firm end, and no lower than the way there takes' },
+  farFromAir: { name: 'Pavement before the next air', note: 'The same pressure; how fast home on it' },
   tube: { name: 'tube', note: '2 to 4 psi more' },
   insert: { name: 'insert', note: '2 to 4 psi less' },
   thinCasing: { name: 'thin casing', note: '1 to 2 psi more' },

@@ -4,6 +4,7 @@ import type { NoPlan } from '@dunlinmoss/domain';
 
 import type { Units } from '../settings/preferences';
 import { axleName } from './axles';
+import { pressure } from './format';
 import { loadProblemText } from './loads';
 import { questionText } from './questions';
 
@@ -11,13 +12,11 @@ import { questionText } from './questions';
 export function waitingText(reason: NoPlan, family: FamilyCode, units: Units): string {
   const { kind } = familyOf(family);
   switch (reason.code) {
-    case 'noLoadCase':
-      return 'A pressure needs a load: weigh the rig, or work it out.';
     case 'loads':
       return loadProblemText(reason.problem, kind, units);
     case 'doubtfulLoad':
       return `${axleName(reason.position, kind)}: ${questionText('mass', reason.question, units)} Until that is put right there is no pressure for it.`;
-    case 'roadMissing':
-      return `${axleName(reason.position, kind)}: its road pressure is missing. It stands on the placard.`;
+    case 'doubtfulRoad':
+      return `${axleName(reason.position, kind)}: ${pressure(reason.pressureKpa, units)} on the road is far from what such rigs have. Which is it?`;
   }
 }

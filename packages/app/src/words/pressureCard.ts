@@ -33,9 +33,12 @@ const ON_PAPER: ReadonlySet<CautionCode> = new Set([
   'gentleTurns',
   'airBeforePavement',
   'valveCreep',
+  'mixedTires',
+  'brakingOnSnow',
   'foldsInTurn',
   'sidewallUnread',
   'loadUnknown',
+  'ratedAtUnknown',
 ]);
 
 const FOOT =
@@ -57,7 +60,7 @@ export function pressureCard(
   const family = familyOf(rig.family);
   const own = unitsFor(units, rig.family);
   const loadCase = loadCaseOf(rig, loadCaseId);
-  const plans = groundsFor(family.kind).map((ground) => {
+  const plans = groundsFor(family).map((ground) => {
     const input = planInput(rig, tests, proofOf({ ground, modifiers: [], speedKmh: null, loadCaseId }));
     return { ground, input, plan: input.ok ? planGround({ ...input.value, stuckAccepted: true }) : input };
   });
@@ -74,7 +77,8 @@ export function pressureCard(
     ),
   ];
   const known = plans.flatMap(({ plan }) => (plan.ok ? [plan.value] : []));
-  const loads = known[0]?.axles.map(({ wheelLoadKg }) => mass(wheelLoadKg, own)).join(' / ');
+  const isUnweighed = plans.some(({ input }) => input.ok && input.value.unweighed === true);
+  const loads = isUnweighed ? undefined : known[0]?.axles.map(({ wheelLoadKg }) => mass(wheelLoadKg, own)).join(' / ');
   const school = known.find((plan) => plan.school !== null)?.school;
   return {
     title: rig.name,
@@ -82,6 +86,7 @@ export function pressureCard(
       `Cold pressures in ${units.pressure}`,
       FAMILY_WORDS[rig.family].name,
       ...(loadCase ? [`loaded: ${loadCase.name}`] : []),
+      ...(isUnweighed ? ['not weighed: rules of thumb'] : []),
       ...(loads === undefined ? [] : [`${loads} a wheel`]),
       ...(school ? [SCHOOL_WORDS[school].name.toLowerCase()] : []),
       day(now),

@@ -1,5 +1,12 @@
 import type { RigQuestion } from '@dunlinmoss/contract';
-import { fromCanonical, type Quantity, type PlausibilityCheck } from '@dunlinmoss/core';
+import {
+  fromCanonical,
+  type OtherReading,
+  type PlausibilityCheck,
+  type PressureDoubt,
+  type PressureUnit,
+  type Quantity,
+} from '@dunlinmoss/core';
 
 import type { Units } from '../settings/preferences';
 import { TIRE_USE_WORDS } from './families';
@@ -12,6 +19,28 @@ function shown(quantity: Quantity, value: number, units: Units): string {
   const text = Math.abs(inUnit) < 10 ? String(Number(inUnit.toFixed(2))) : inUnit.toFixed(0);
   return `${text}\u00a0${unitLabel(unit)}`;
 }
+
+/** A pressure in a unit, fine enough to see the slip. */
+const inUnit = (kpa: number, unit: PressureUnit): string => {
+  const value = fromCanonical('pressure', unit, kpa);
+  return `${Number(value.toFixed(value < 10 ? 2 : 0))}\u00a0${unitLabel(unit)}`;
+};
+
+/** Asks back about a pressure in the unit that it was typed in: what such rigs have. */
+export const doubtText = ({ pressureKpa, usual }: PressureDoubt, unit: PressureUnit): string =>
+  `${inUnit(pressureKpa, unit)}? Most such rigs have ${inUnit(usual.low, unit)} to ${inUnit(usual.high, unit)}.`;
+
+/** Asks back about a reading: what was planned here. */
+export const farReadingText = ({ pressureKpa, usual }: PressureDoubt, unit: PressureUnit): string =>
+  `${inUnit(pressureKpa, unit)}? The plan here is ${inUnit(usual.low, unit)}. Look at the gauge and at its unit again.`;
+
+/** Asks back about a reading that the tire should never have had. */
+export const aboveSidewallText = (pressureKpa: number, mostKpa: number, unit: PressureUnit): string =>
+  `${inUnit(pressureKpa, unit)}? The sidewall says at most ${inUnit(mostKpa, unit)}. Look at the gauge and at its unit again.`;
+
+/** `35 psi (240 kPa)`: the same digits in another unit. */
+export const readAsText = ({ unit, pressureKpa }: OtherReading, own: PressureUnit, digits: number): string =>
+  `${inUnit(pressureKpa, own)} (${digits}\u00a0${unitLabel(unit)})`;
 
 /** Asks about a number that hardly can be: what is likely, and what may have been meant. */
 export function questionText(quantity: Quantity, question: PlausibilityCheck, units: Units): string {

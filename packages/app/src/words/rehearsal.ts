@@ -21,7 +21,8 @@ import type { NoRehearsal } from '@dunlinmoss/domain';
 import type { Units } from '../settings/preferences';
 import { AXLE_WORDS } from './axles';
 import { distance, length, pressure, pressureFine, pressureNumber, speed } from './format';
-import { minutesText, way } from './route';
+import { minutesText } from './route';
+import { way } from './way';
 
 /** Every drive there is: those on ground that gives way, and the one home. */
 export type DriveCode = LessonCode | 'limpHome';

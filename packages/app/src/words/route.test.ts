@@ -20,8 +20,8 @@ import {
   stopText,
   stretchText,
   verdictText,
-  way,
 } from './route';
+import { way } from './way';
 import { routeGeoJson, routeGpx } from './routeFile';
 import { sheetText } from './sheet';
 
@@ -195,7 +195,8 @@ describe('words of a route', () => {
   it('says why there is none, and on which stretch', () => {
     expect(routeTroubleText({ code: 'notEnoughAir', stretch: 4 }, beach, rig, units)).toMatch(/^5\. Pavement: the air/);
     expect(routeTroubleText({ code: 'noStopBefore', stretch: 2 }, beach, rig, units)).toMatch(/^3\. Soft sand: /);
-    expect(routeTroubleText({ code: 'noLoadCase', stretch: 0 }, beach, rig, units)).toMatch(/load/);
+    const unloaded = { code: 'loads', problem: { code: 'riderMissing' }, stretch: 0 } as const;
+    expect(routeTroubleText(unloaded, beach, rig, units)).toMatch(/Rider/);
   });
 
   it('stands on one page, by the clock', () => {

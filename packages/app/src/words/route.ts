@@ -1,7 +1,6 @@
 import type { Found, RigRow, RouteBody, RouteStretchBody, Sheet, SheetBar } from '@dunlinmoss/contract';
 import {
   familyOf,
-  fromCanonical,
   ROUTE_PLANS,
   type Robustness,
   type RouteAnswer,
@@ -20,6 +19,7 @@ import { ofHundred, percent, pressure, pressureNumber, speed } from './format';
 import { groundName } from './grounds';
 import { noPlanText } from './limits';
 import { waitingText } from './noPlan';
+import { way } from './way';
 
 export const PLAN_WORDS: Record<RoutePlanCode, { readonly name: string; readonly note: string }> = {
   quickest: { name: 'Quickest', note: 'The least time, with getting stuck counted in' },
@@ -34,13 +34,6 @@ export const SURENESS_WORDS: Record<Sureness, string> = {
 };
 
 export const FOUND_WORDS: Record<Found, string> = { firmer: 'Firmer', asThought: 'As thought', softer: 'Softer' };
-
-/** A length of way, m, as it stands on signs. */
-export function way(m: number, { speed: unit }: Pick<Units, 'speed'>): string {
-  const value = fromCanonical('speed', unit, m / 1000);
-  return `${Number(value.toFixed(value < 10 ? 1 : 0))}\u00a0${wayUnit({ speed: unit })}`;
-}
-export const wayUnit = ({ speed: unit }: Pick<Units, 'speed'>): 'km' | 'mi' => (unit === 'mph' ? 'mi' : 'km');
 
 /** `48 min`, `2 h 22 min`: whole minutes, one at least. */
 export const minutesText = (min: number): string => duration(60 * Math.max(1, Math.round(min)));
@@ -157,6 +150,18 @@ export const lateText = ({ late }: RoutePlan, stretches: readonly RouteStretchBo
     ? `Too late for ${late.stretch + 1}. ${groundName(stretches[late.stretch]!.groundCode).toLowerCase()}: it closes ${minutesText(Math.max(1, late.minutes))} before you are through. Leave that much earlier, or leave it out.`
     : undefined;
 
+/** What a person has to know of a leg beside its pressures: below the ground's own floor, or soft on pavement. */
+export function legWarning({ belowFloor, limps, kmh }: RouteLeg, units: Units): string | undefined {
+  if (limps) return `Too little air: soft on pavement, ${speed(kmh, units)} at most. Stop when a tire feels hot.`;
+  if (belowFloor.length === 0) return undefined;
+  const most = Math.max(...belowFloor.map(({ floorKpa }) => floorKpa));
+  return `Below the floor of ${pressure(most, units)} that Ground has here: that is why it is driven at ${speed(kmh, units)}.`;
+}
+
+/** Why rough ground is driven harder than it asks for: the stop would not be worth it. */
+export const keptHard = ({ wear, stopMin }: RouteLeg): boolean => stopMin === null && wear.harshKm > 1;
+export const KEPT_HARD = 'Kept harder than this ground asks for: a stop would take longer than it saves.';
+
 /** What is done before a stretch; undefined where nothing is. */
 export function stopText(legs: readonly RouteLeg[], index: number, before: Setting, units: Units): string | undefined {
   const { setting, stopMin } = legs[index]!;
@@ -209,9 +214,9 @@ export function routeTroubleText(trouble: RouteTrouble, route: RouteBody, rig: R
       return `${where}what it asks for can’t be had without a stop where one can’t stop. Allow a stop before it.`;
     case 'notEnoughAir':
       return `${where}the air that it takes is not there: your pump has not enough. Take another one, or say where air is to be had.`;
-    case 'noLoadCase':
     case 'loads':
     case 'doubtfulLoad':
+    case 'doubtfulRoad':
       return waitingText(trouble, rig.family, units);
     case 'roadMissing':
       return `${axleName(trouble.position, kind)}: its road pressure is missing. Say it on the rig.`;

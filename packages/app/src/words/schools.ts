@@ -116,7 +116,7 @@ export const WHY_DEFAULT: Record<Kind, string> = {
   car: 'By load, tire and road pressure is the one to begin with: it goes by all that is known of yours.',
   quad: 'The sidewall rules are the ones to begin with: they were found on quads, and the load still has its say.',
   motorcycle: 'The class table is the one to begin with: it was found off the road, the manual’s figure on it.',
-  bicycle: 'The trade’s starts are the ones to begin with: they go by your own load and the width you measured.',
+  bicycle: 'The trade’s starts are the ones to begin with: they go by your own load and the width of your tires.',
   farm: 'The table is the one to begin with: it is what your tire is made to carry.',
 };
 

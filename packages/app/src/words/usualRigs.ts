@@ -18,6 +18,7 @@ export const USUAL_RIG_WORDS: Record<UsualRigCode, string> = {
   fatBike: 'Fat bike',
   electricBike: 'E-bike',
   roadBike: 'Road bike',
+  cityBike: 'City bike',
 };
 
 /** How it is loaded, in the words of its kind. */

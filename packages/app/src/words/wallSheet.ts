@@ -1,5 +1,15 @@
 import { loadCaseOf, type ProofTestRow, type RigRow, type Sheet } from '@dunlinmoss/contract';
-import { STUCK, compareNames, familyOf, groundsFor, planGround, type GroundCode, type Kind } from '@dunlinmoss/core';
+import {
+  compareNames,
+  FAMILIES,
+  familyOf,
+  GROUND_CODES,
+  groundsFor,
+  planGround,
+  STUCK,
+  type GroundCode,
+  type Kind,
+} from '@dunlinmoss/core';
 import { axleOnGauge, planInput, type PlanRequest } from '@dunlinmoss/domain';
 
 import { unitsFor, type Units } from '../settings/preferences';
@@ -41,7 +51,10 @@ interface WallQuestion {
 }
 
 /** Grounds that a kind's sheet can have: all it meets but being stuck. */
-export const wallGrounds = (kind: Kind): readonly GroundCode[] => groundsFor(kind).filter((code) => code !== STUCK);
+export const wallGrounds = (kind: Kind): readonly GroundCode[] => {
+  const met = new Set(FAMILIES.filter((family) => family.kind === kind).flatMap((family) => groundsFor(family)));
+  return GROUND_CODES.filter((code) => code !== STUCK && met.has(code));
+};
 
 /** All machines of a kind by all grounds chosen. */
 export function wallTable(question: WallQuestion): WallTable {

@@ -65,10 +65,10 @@ const planOf = (...args: Parameters<typeof input>): GroundPlan => {
 /** Every ground of a rig of every kind, by every school, with all that can be said of the day. */
 const everyPlan = (): GroundPlan[] =>
   Object.values(SAMPLE_RIGS).flatMap((rig) => {
-    const { kind } = familyOf(rig.family);
-    return groundsFor(kind).flatMap((ground) =>
-      schoolsFor(kind).flatMap((school) => {
-        const modifiers = modifiersFor(kind, groundOf(ground));
+    const family = familyOf(rig.family);
+    return groundsFor(family).flatMap((ground) =>
+      schoolsFor(family).flatMap((school) => {
+        const modifiers = modifiersFor(family.kind, groundOf(ground));
         const asked = planInput({ ...rig, school }, [], { ground, modifiers, speedKmh: null, stuckAccepted: true });
         const plan = asked.ok ? planGround(asked.value) : asked;
         return plan.ok ? [plan.value] : [];
@@ -86,7 +86,15 @@ describe('cautionText', () => {
       }
     }
     // The rest want a rig that is wrong in some way.
-    const rest = ['notForHighway', 'fasterThanGuide', 'stiffCarcass', 'tubePinch', 'sustainedTorque'];
+    const rest = [
+      'notForHighway',
+      'fasterThanGuide',
+      'stiffCarcass',
+      'tubePinch',
+      'sustainedTorque',
+      'mixedTires',
+      'loadUnknown',
+    ];
     expect(CAUTION_CODES.filter((code) => !met.has(code))).toEqual(CAUTION_CODES.filter((code) => rest.includes(code)));
     for (const code of CAUTION_CODES) expect(cautionText(code, planOf('softSand'), units)).toMatch(/^[A-Z].*\.$/);
   });
@@ -315,20 +323,30 @@ describe('what stands beside a number', () => {
       { code: 'bendUnlikely', deflectionShare: 0.55, mostShare: 0.28 },
       { code: 'gainsLess', lessShare: 0.4 },
       { code: 'roadTooLow', roadKpa: psi(22), neededKpa: psi(30) },
-      { code: 'ratingUnread', needs: 'pressureBesideLoad' },
+      { code: 'ratingUnread', needs: 'pressureBesideLoad', roadLoadKg: 3000 },
+      { code: 'practiceLower', lowKpa: psi(18), highKpa: psi(30), floor: 'heatAndSpeed', speedKmh: 5 },
+      { code: 'softerOnCorrugations', lowKpa: psi(24), highKpa: psi(28), speedKmh: 60 },
+      { code: 'noAirNear', homeKmh: 30, raisedKpa: psi(24), raisedForKmh: 60, bogChance: 0.4 },
+      { code: 'noAirNear', homeKmh: 80, raisedKpa: null, raisedForKmh: 60, bogChance: null },
     ];
     for (const remark of remarks) expect(remarkText(remark, 'car', units)).toMatch(/^[A-Z].*\.$/);
     expect(remarkText(remarks[0]!, 'car', units)).toBe(
       'Snow, soft sand and very soft or steep sand end on this floor; bead locks or a lower floor of your own open more.',
     );
     expect(remarkText(remarks[0]!, 'quad', units)).toContain('floats already');
-    expect(remarks.filter(isAlarming).map(({ code }) => code)).toEqual(['bendUnlikely', 'roadTooLow']);
+    expect(remarks.filter(isAlarming).map(({ code }) => code)).toEqual([
+      'bendUnlikely',
+      'roadTooLow',
+      'noAirNear',
+      'noAirNear',
+    ]);
+    expect(plain(remarkText(remarks[8]!, 'car', units))).toContain('stuck here 40 % of the time');
   });
 
-  it('says under a soft print of a car, unless its own was measured, that it is drawn too small', () => {
+  it('says under a soft print of a car, unless its own was measured, that it squares up, by estimate', () => {
     const [soft, firm] = [planOf('verySoftSand', 400, {}), planOf('gravel')];
     expect(soft.axles[0]!.startKpa).toBeLessThan(psi(15));
-    expect(printNote(soft, units)).toContain('longer and wider than drawn');
+    expect(printNote(soft, units)).toContain('squares up, longer and wider');
     expect(printNote(firm, units)).toBeNull();
     expect(printNote({ ...soft, family: 'tractor' }, units)).toBeNull();
     expect(printNote({ ...soft, axles: [{ ...soft.axles[0]!, own: {} as never }] }, units)).toBeNull();
@@ -457,8 +475,8 @@ describe('questionText', () => {
 
 describe('waitingText', () => {
   it('says what is missing', () => {
-    expect(waitingText({ code: 'noLoadCase' }, 'fourWheel', units)).toContain('weigh');
-    expect(waitingText({ code: 'roadMissing', position: 'rear' }, 'fourWheel', units)).toMatch(/^Rear axle: .*placard/);
+    const doubtful = { code: 'doubtfulRoad', position: 'rear', pressureKpa: psi(240) } as const;
+    expect(plain(waitingText(doubtful, 'fourWheel', units))).toMatch(/^Rear axle: 240 psi .*Which is it\?$/);
     expect(
       waitingText({ code: 'loads', problem: { code: 'noSpacing', body: 'vehicle' } }, 'fourWheel', units),
     ).toContain('hub to hub');

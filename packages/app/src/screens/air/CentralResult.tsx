@@ -96,7 +96,7 @@ export function GroundSaved({ job: { rig, question, units }, legs, loadCaseId }:
   return (
     <Panel title="What it saves the ground">
       {legs.map(({ position, outKpa, fieldKpa }) => {
-        const axle = planned.value.find((each) => each.position === position)!;
+        const axle = planned.value.axles.find((each) => each.position === position)!;
         const load = Math.max(axle.leftLoadKg, axle.rightLoadKg);
         const [road, soft] = [outKpa, fieldKpa].map((kpa) => contactPatch({ tire: axle.tire, carcass: 1 }, load, kpa));
         if (!road || !soft) return null;

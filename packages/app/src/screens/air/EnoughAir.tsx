@@ -62,12 +62,12 @@ export function EnoughAir({ job, fill, used, wheels }: EnoughAirProps) {
 /** The best use of too little air, and the speed that goes with it. */
 function BestUse({ job, used, wheels }: Omit<EnoughAirProps, 'fill'>) {
   const { rig, question, outing, units } = job;
-  const axles = planAxles(rig, question.tests, outing?.loadCaseId ?? question.asked.loadCaseId);
-  if (!axles.ok) return null;
+  const loaded = planAxles(rig, question.tests, outing?.loadCaseId ?? question.asked.loadCaseId);
+  if (!loaded.ok) return null;
   const contexts = onPavement({
     family: rig.family,
     roadSpeedKmh: rig.topSpeedKmh ?? familyOf(rig.family).roadSpeedKmh,
-    axles: axles.value,
+    ...loaded.value,
   });
   const use = bestUse(
     wheels.flatMap(({ position, wheel, volumeL, fromKpa }) => {

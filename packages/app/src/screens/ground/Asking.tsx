@@ -1,5 +1,5 @@
 import { SPEED_KMH, type RigRow } from '@dunlinmoss/contract';
-import { groundOf, modifiersFor, type ModifierCode } from '@dunlinmoss/core';
+import { groundOf, modifiersFor, toggled, type ModifierCode } from '@dunlinmoss/core';
 import { useState } from 'react';
 
 import { Choice } from '../../components/Choice';
@@ -34,7 +34,7 @@ export function Asking({ question, rigs }: AskingProps) {
   };
   const ground = (close: () => void) => (
     <GroundChoice
-      kind={family.kind}
+      family={family}
       value={asked.ground}
       onChange={(code) => {
         change({ ground: code });
@@ -69,7 +69,14 @@ export function Asking({ question, rigs }: AskingProps) {
             : []),
         ]}
       />
-      {loadCase && <TankLevel key={`${rig.id} ${loadCase.id}`} rig={rig} loadCase={loadCase} />}
+      {loadCase && (
+        <TankLevel
+          key={`${rig.id} ${loadCase.id}`}
+          loadCase={loadCase}
+          today={asked.tankLevel ?? null}
+          onToday={(tankLevel) => change({ tankLevel })}
+        />
+      )}
       {wide ? (
         <>
           <UnfoldRow items={[day]} />
@@ -99,25 +106,13 @@ const rigItem = (rig: RigRow, rigs: readonly RigRow[], onRig: (id: string) => vo
   ),
 });
 
-/** The rig alone, where nothing can be asked of it yet. */
-export const RigPicker = ({
-  rig,
-  rigs,
-  onRig,
-}: {
-  readonly rig: RigRow;
-  readonly rigs: readonly RigRow[];
-  readonly onRig: (id: string) => void;
-}) => <UnfoldRow items={[rigItem(rig, rigs, onRig)]} />;
-
 /** What the day is like, and how fast it has to go: kept as it is said. */
 function Day({ question: { family, asked, units, change } }: { readonly question: PlanQuery }) {
   const { modifiers, speedKmh, ground } = asked;
   const [typed, setTyped] = useState(speedKmh === null ? EMPTY_QUANTITY : quantityText('speed', units.speed, speedKmh));
   const value = canonicalOf('speed', typed);
   const wrong = typed.text.trim() !== '' && (value === undefined || value < SPEED_KMH.least || value > SPEED_KMH.most);
-  const say = (code: ModifierCode, on: boolean): void =>
-    change({ modifiers: on ? [...modifiers, code] : modifiers.filter((each) => each !== code) });
+  const say = (code: ModifierCode, on: boolean): void => change({ modifiers: toggled(modifiers, code, on) });
   const type = (text: QuantityText): void => {
     setTyped(text);
     const next = canonicalOf('speed', text);

@@ -8,7 +8,7 @@ import { Text } from '../../components/Text';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { speedGuide } from '../../words/cautions';
-import { pressure, pressureRange } from '../../words/format';
+import { pressure, pressureRange, speed } from '../../words/format';
 import { aloneText, decidedBy, floorText, NEED_WORDS } from '../../words/limits';
 import { provedText } from '../../words/learned';
 import { MODIFIER_WORDS } from '../../words/modifiers';
@@ -64,7 +64,7 @@ export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersP
       />
       {guide !== undefined && (
         <Text as="strong" style={[styles.guide, { borderColor: palette.line }]}>
-          {`Speed guide: ${guide}`}
+          {`Speed: ${guide}${upToText(plan, units)}`}
         </Text>
       )}
       <Remarks plan={plan} units={units} />
@@ -87,6 +87,12 @@ export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersP
   );
 }
 
+/** What the pressures allow beside the speed that is needed; nothing where that is the same. */
+function upToText({ speedGuideKmh, upToKmh }: GroundPlan, units: Units): string {
+  if (!speedGuideKmh || upToKmh === null || upToKmh < speedGuideKmh.high + 3) return '';
+  return `; these pressures go up to ${speed(upToKmh, units)}`;
+}
+
 /** What keeps today's number from what was proved: its load and speed want more, or a limit allows less. */
 function todayText({ provedKpa }: AxlePlan, startKpa: number, units: Units): string | undefined {
   if (provedKpa === null) return undefined;
@@ -107,7 +113,7 @@ function decidedTexts({ axles, school }: GroundPlan, units: Units): readonly str
 }
 
 /** What belongs beside the numbers, each thing once: of the first axle it holds for, which is named where it is not all. */
-function Remarks({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
+export function Remarks({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
   const { kind } = familyOf(plan.family);
   const found = plan.axles.flatMap(({ position, remarks }) => remarks.map((remark) => ({ position, remark })));
   return [...new Set(found.map(({ remark }) => remark.code))].map((code) => {

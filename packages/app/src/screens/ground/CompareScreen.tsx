@@ -61,7 +61,7 @@ function useBlank(rigs: readonly RigRow[]): () => Omit<ComparisonBody, 'id'> {
       revision: 0,
       name: '',
       keptAt: new Date().toISOString(),
-      groundCode: groundOr(familyOf(rig.family).kind, params.ground),
+      groundCode: groundOr(familyOf(rig.family), params.ground),
       soil: null,
       depthMm: null,
       first,
@@ -108,7 +108,7 @@ function Compare({ row, rigs }: CompareProps) {
     const { proved } = proofOf[which](rig, tests[which], asked);
     return proved.find(({ position }) => position === setup.position)?.pressureKpa;
   };
-  const kind = familyOf((firstRig ?? rigs[0]!).family).kind;
+  const family = familyOf((firstRig ?? rigs[0]!).family);
   const soilWords = ROUTINE_WORDS.climb.options!.soil!;
   return (
     <Page
@@ -129,7 +129,7 @@ function Compare({ row, rigs }: CompareProps) {
             label="Ground"
             layout="list"
             value={groundCode}
-            options={groundsFor(kind)
+            options={groundsFor(family)
               .filter((code) => code !== STUCK)
               .map((code) => ({ code, name: GROUND_WORDS[code].name }))}
             onChange={(code) => {

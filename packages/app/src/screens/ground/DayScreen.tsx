@@ -11,7 +11,7 @@ import { useChosenRig } from '../../hooks/useChosenRig';
 import { unitsStore } from '../../settings/preferences';
 import { day } from '../../words/format';
 import { groundName } from '../../words/grounds';
-import { way } from '../../words/route';
+import { way } from '../../words/way';
 import { useRouter } from '../../hooks/useRouter';
 import { RouteForm } from './RouteForm';
 

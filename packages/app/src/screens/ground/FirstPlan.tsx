@@ -1,6 +1,6 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { familyOf, type FirstNumbers } from '@dunlinmoss/core';
-import { firstOnGauge, gaugeStepKpa } from '@dunlinmoss/domain';
+import { axleOnGauge, gaugeStepKpa } from '@dunlinmoss/domain';
 
 import { Action } from '../../components/Action';
 import { Cautions } from '../../components/Cautions';
@@ -10,14 +10,17 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { Staff } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
-import { MIND_OUT } from '../../words/air';
 import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
-import { pressure, pressureRange, speed } from '../../words/format';
+import { speedGuide } from '../../words/cautions';
+import { pressure, pressureRange } from '../../words/format';
+import { LIMIT_WORDS } from '../../words/limits';
 import { SCHOOL_WORDS } from '../../words/schools';
 import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
 import { useRouter } from '../../hooks/useRouter';
 import { Asking } from './Asking';
+import { Remarks } from './AxleNumbers';
+import { FullAndEmpty } from './FullAndEmpty';
 import { LetOutOr } from './LetOutOr';
 import { besideFirst, WayOfChoosing } from './WayOfChoosing';
 
@@ -31,11 +34,9 @@ interface FirstPlanProps {
 export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
   const palette = usePalette();
   const { rig, family, units } = question;
-  const { likely, school, speedGuideKmh } = numbers;
-  const axles = numbers.axles.map((axle) => ({
-    ...axle,
-    ...firstOnGauge(axle, rig.axles.find(({ position }) => position === axle.position)?.roadKpa ?? null, units),
-  }));
+  const { plan, school } = numbers;
+  const guide = speedGuide(plan, units);
+  const axles = plan.axles.map((axle) => ({ ...axle, ...axleOnGauge(axle, units) }));
   return (
     <Page
       title="Ground"
@@ -45,38 +46,32 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
           <Panel title="Rule of thumb, until weighed">
             <Numerals
               units={units}
-              axles={axles.map(({ position, startKpa, lowKpa, highKpa, floorKpa }) => ({
+              axles={axles.map(({ position, startKpa, lowKpa, highKpa, floorKpa, ceilingKpa, ceiling }) => ({
                 position,
                 pressureKpa: startKpa,
                 below: (
                   <Text as="small">
                     {school === null
                       ? 'the road pressure you gave'
-                      : `try ${pressureRange(lowKpa, highKpa, units)}, not below ${pressure(floorKpa, units)}`}
+                      : `try ${pressureRange(lowKpa, highKpa, units)}, not below ${pressure(floorKpa, units)}${ceilingKpa === null || ceiling?.code === 'placard' ? '' : `, at most ${pressure(ceilingKpa, units)}: ${LIMIT_WORDS[ceiling!.code].name}`}`}
                   </Text>
                 ),
               }))}
             />
-            {speedGuideKmh && <Text as="strong">{`At most ${speed(speedGuideKmh.high, units)} there.`}</Text>}
+            {guide !== undefined && <Text as="strong">{`Speed: ${guide}`}</Text>}
+            <Remarks plan={plan} units={units} />
             {school !== null && <Text as="small">{`${SCHOOL_WORDS[school].name}. ${SCHOOL_WORDS[school].who}`}</Text>}
           </Panel>
-          {likely ? (
-            <Cautions plan={likely} severity="danger" />
-          ) : (
-            MIND_OUT.map((text) => (
-              <Text key={text} as="small" tone="rust">
-                {text}
-              </Text>
-            ))
-          )}
+          <Cautions plan={plan} severity="danger" />
           {school !== null && (
             <WayOfChoosing
               rig={rig}
               used={school}
-              positions={numbers.axles.map(({ position }) => position)}
+              positions={plan.axles.map(({ position }) => position)}
               beside={besideFirst(numbers, units)}
             />
           )}
+          {family.kind === 'farm' && <FullAndEmpty question={question} />}
           <Surer question={question} numbers={numbers} />
           <Panel title="Pressures">
             <Staff
@@ -93,7 +88,7 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
               palette={palette}
             />
           </Panel>
-          {likely && <Cautions plan={likely} severity="care" />}
+          <Cautions plan={plan} severity="care" />
         </>
       }
     >

@@ -11,7 +11,8 @@ import { Text } from '../../components/Text';
 import { noPlanText, setPressureText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { useRouter } from '../../hooks/useRouter';
-import { Asking, RigPicker } from './Asking';
+import { Asking } from './Asking';
+import { DoubtfulRoad } from './DoubtfulRoad';
 import { FirstPlan } from './FirstPlan';
 import { FloorPicker } from './FloorPicker';
 import { LetOutOr } from './LetOutOr';
@@ -19,12 +20,22 @@ import { SetPressures } from './SetPressures';
 import { wayToMissing } from '../../hooks/wayTo';
 import { usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 import { PlanResult } from './PlanResult';
+import { StuckNow } from './StuckNow';
 
 /** What pressure, for this ground, on this rig; how low at the most; why. */
 export function GroundScreen() {
   const { question, rigs, loading } = usePlanQuery();
-  if (!question)
-    return <NeedsRig title="Ground" loading={loading} why="A pressure needs a rig: load, tires and placard." />;
+  if (!question) {
+    return (
+      <NeedsRig
+        title="Ground"
+        loading={loading}
+        why="A pressure needs a rig: its tire size and road pressure are enough."
+      >
+        <StuckNow />
+      </NeedsRig>
+    );
+  }
   return <RigOnGround key={`${question.rig.id} ${question.asked.ground}`} question={question} rigs={rigs} />;
 }
 
@@ -38,18 +49,12 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
   const { rig, family, tests, asked, outing, units, change } = question;
   const [setting, setSetting] = useState(false);
   const input = planInput(rig, tests, asked);
-  if (!input.ok) {
-    // Nobody knows their loads by heart: a rule of thumb that needs none, marked as one.
-    const unweighed = input.problem.code === 'noLoadCase' && asked.ground !== STUCK;
-    const first = unweighed ? firstNumbersOf(rig, tests, asked) : undefined;
-    return first?.ok ? (
-      <FirstPlan question={question} rigs={rigs} numbers={first.value} />
-    ) : (
-      <Waiting question={question} rigs={rigs} reason={input.problem} />
-    );
-  }
+  if (!input.ok) return <Waiting question={question} rigs={rigs} reason={input.problem} />;
   const plan = planGround(input.value);
   const stuck = asked.ground === STUCK;
+  // Nobody knows their loads by heart: a rule of thumb that needs none, marked as one.
+  const first = input.value.unweighed && plan.ok && !stuck ? firstNumbersOf(rig, tests, asked) : undefined;
+  if (first?.ok) return <FirstPlan question={question} rigs={rigs} numbers={first.value} />;
   const canSet = plan.ok && plan.value.school !== null && !stuck;
   const way = plan.ok ? null : wayToMissing({ ...rig, loadCaseId: question.loadCase?.id ?? null }, plan.problem);
 
@@ -71,6 +76,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
               <Action label="Go by the guide of the ground" onPress={() => change({ speedKmh: null })} />
             )}
             {way && <Action label={`Put it right on ${rig.name}`} onPress={() => router.navigate(way)} />}
+            {stuck && <StuckNow kind={family.kind} />}
           </Panel>
         )
       }
@@ -101,31 +107,40 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
   );
 }
 
-/** Nothing can be worked out yet: what is missing, and where to tell it. */
+/** Nothing can be worked out yet: what is missing, and where to put it in. Rig and ground can still be changed. */
 function Waiting({ question, rigs, reason }: RigOnGroundProps & { readonly reason: NoPlan }) {
   const router = useRouter();
-  const { rig, units, change } = question;
+  const { rig, units } = question;
   return (
     <Page
       title="Ground"
       result={
-        <Panel title="No pressure yet">
-          <Text role="alert">{waitingText(reason, rig.family, units)}</Text>
-          <Action
-            label={`Put it right on ${rig.name}`}
-            onPress={() =>
-              router.navigate(
-                wayToMissing({ ...rig, loadCaseId: question.loadCase?.id ?? null }, reason) ?? {
-                  pathname: '/rigs/[id]',
-                  params: { id: rig.id },
-                },
-              )
-            }
-          />
-        </Panel>
+        <>
+          <Panel title="No pressure yet">
+            {reason.code === 'doubtfulRoad' ? (
+              <DoubtfulRoad rig={rig} />
+            ) : (
+              <>
+                <Text role="alert">{waitingText(reason, rig.family, units)}</Text>
+                <Action
+                  label={`Put it right on ${rig.name}`}
+                  onPress={() =>
+                    router.navigate(
+                      wayToMissing({ ...rig, loadCaseId: question.loadCase?.id ?? null }, reason) ?? {
+                        pathname: '/rigs/[id]',
+                        params: { id: rig.id },
+                      },
+                    )
+                  }
+                />
+              </>
+            )}
+          </Panel>
+          {question.asked.ground === STUCK && <StuckNow kind={question.family.kind} />}
+        </>
       }
     >
-      <RigPicker rig={rig} rigs={rigs} onRig={(id) => change({ rig: id })} />
+      <Asking question={question} rigs={rigs} />
     </Page>
   );
 }

@@ -20,6 +20,7 @@ import { printNote } from '../../words/remarks';
 import { useRouter } from '../../hooks/useRouter';
 import { AxleNumbers } from './AxleNumbers';
 import { Figures } from './Figures';
+import { FullAndEmpty } from './FullAndEmpty';
 import { FloorPicker } from './FloorPicker';
 import { GaugeNow } from './GaugeNow';
 import { HowSure } from './HowSure';
@@ -69,6 +70,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
             beside={besidePlan(plan, units)}
           />
         )}
+        {family.kind === 'farm' && <FullAndEmpty question={question} />}
         <ProvedBefore question={question} plan={plan} />
         <GaugeNow plan={plan} rigId={rig.id} units={units} />
         <View style={wide ? styles.pictures : styles.stack}>

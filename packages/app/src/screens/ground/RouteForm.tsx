@@ -25,7 +25,8 @@ import { Download, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { groundName } from '../../words/grounds';
-import { PLAN_WORDS, planFigure, planNote, way } from '../../words/route';
+import { PLAN_WORDS, planFigure, planNote } from '../../words/route';
+import { way } from '../../words/way';
 import { routeGeoJson, routeGpx } from '../../words/routeFile';
 import { savedText } from '../../words/saved';
 import { TOOL_WORDS } from '../../words/tools';
@@ -280,7 +281,7 @@ interface AddProps {
 function AddStretch({ form, rig, units, onTrack, count }: AddProps) {
   const palette = usePalette();
   const [lengthM, setLengthM] = useState<number>(LENGTHS[3]);
-  const { kind } = familyOf(rig.family);
+  const family = familyOf(rig.family);
   const add = (groundCode: RouteBody['stretches'][number]['groundCode']): void => {
     form.change((now) => {
       const stretch = newStretch(newId(), groundCode, lengthM);
@@ -307,7 +308,7 @@ function AddStretch({ form, rig, units, onTrack, count }: AddProps) {
         {onTrack ? 'Then comes, to be dragged to its place' : 'of'}
       </Text>
       <View style={styles.grounds}>
-        {groundsFor(kind)
+        {groundsFor(family)
           .filter((code) => code !== STUCK)
           .map((code) => (
             <Press
@@ -400,7 +401,7 @@ function FromFile({ form, rig }: { readonly form: OpenForm<RouteBody>; readonly 
           const marks = marksOf(
             now.row.stretches.length > 0
               ? now.row.stretches
-              : [newStretch(newId(), groundsFor(familyOf(rig.family).kind)[0]!)],
+              : [newStretch(newId(), groundsFor(familyOf(rig.family))[0]!)],
             profile.alongM.at(-1)!,
           );
           return {

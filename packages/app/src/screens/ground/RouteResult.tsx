@@ -30,12 +30,15 @@ import {
   sideBySide,
   settingText,
   startText,
+  KEPT_HARD,
+  keptHard,
+  legWarning,
   stopText,
   stretchText,
   verdictText,
   wearLines,
-  way,
 } from '../../words/route';
+import { way } from '../../words/way';
 
 interface RouteResultProps {
   readonly route: RouteBody;
@@ -178,6 +181,16 @@ export function RouteDetails({ route, rig, planned, units }: Omit<RouteResultPro
               <Text as="small" tone="muted">
                 {`${stretchText(stretch, rig, units)} · ${speed(leg.kmh, units)}${beginsMin === null ? '' : ` · through at ${clockText(beginsMin + leg.untilMin)}`}`}
               </Text>
+              {legWarning(leg, units) !== undefined && (
+                <Text as="small" tone="rust">
+                  {legWarning(leg, units)}
+                </Text>
+              )}
+              {keptHard(leg) && (
+                <Text as="small" tone="muted">
+                  {KEPT_HARD}
+                </Text>
+              )}
               {leg.bogChance >= 0.03 && (
                 <Text as="small" tone="rust">{`Gets through ${ofHundred(leg.bogChance)}.`}</Text>
               )}

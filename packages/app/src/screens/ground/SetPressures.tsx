@@ -20,6 +20,7 @@ import { notify } from '../../components/Notice';
 import { Over } from '../../components/Over';
 import { QuantityField } from '../../components/QuantityField';
 import { canonicalOf, EMPTY_QUANTITY, type QuantityText } from '../../components/quantityText';
+import { ReadingDoubtNote } from '../../components/ReadingDoubtNote';
 import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
 import { fieldText } from '../../words/problems';
@@ -103,19 +104,26 @@ export function SetPressures(props: SetPressuresProps) {
           <ScrollView contentContainerStyle={styles.fields}>
             <Text tone="muted">{`${rig.name} on ${groundName(ground).toLowerCase()}. ${rig.axles.every(({ wheels }) => wheels === 1) ? 'Tires cold.' : 'Both wheels of an axle alike, tires cold.'}`}</Text>
             {planned.map(({ position, pressureKpa }, index) => (
-              <QuantityField
-                key={position}
-                label={AXLE_WORDS[position]}
-                spokenLabel={`${AXLE_WORDS[position]} axle`}
-                quantity="pressure"
-                value={typed[index]!}
-                onChange={(value) => change(index, value)}
-                problem={
-                  problems[`/pressures/${index}/pressureKpa`] ?? against(index, canonicalOf('pressure', typed[index]!))
-                }
-                hint={`Planned: ${pressure(pressureKpa, units)}`}
-                stepsFrom={pressureKpa}
-              />
+              <View key={position} style={styles.field}>
+                <QuantityField
+                  label={AXLE_WORDS[position]}
+                  spokenLabel={`${AXLE_WORDS[position]} axle`}
+                  quantity="pressure"
+                  value={typed[index]!}
+                  onChange={(value) => change(index, value)}
+                  problem={
+                    problems[`/pressures/${index}/pressureKpa`] ??
+                    against(index, canonicalOf('pressure', typed[index]!))
+                  }
+                  hint={`Planned: ${pressure(pressureKpa, units)}`}
+                  stepsFrom={pressureKpa}
+                />
+                <ReadingDoubtNote
+                  typed={typed[index]!}
+                  limits={{ plannedKpa: pressureKpa, highest: null }}
+                  onChange={(value) => change(index, value)}
+                />
+              </View>
             ))}
           </ScrollView>
         </Dialog.ScrollArea>
@@ -146,6 +154,7 @@ export function SetPressures(props: SetPressuresProps) {
 const styles = StyleSheet.create({
   dialog: { maxWidth: 440, width: '92%', alignSelf: 'center' },
   area: { paddingHorizontal: 20 },
+  field: { gap: 4 },
   fields: { gap: 12, paddingVertical: 8 },
   actions: { padding: 20, gap: 10 },
 });

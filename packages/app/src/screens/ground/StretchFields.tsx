@@ -21,7 +21,8 @@ import type { OpenForm } from '../../forms/useRowForm';
 import type { Units } from '../../settings/preferences';
 import { ChevronDown, ChevronUp, Trash } from '../../theme/icons';
 import { GROUND_WORDS, groundName } from '../../words/grounds';
-import { loadText, stretchText, SURENESS_WORDS, wayUnit } from '../../words/route';
+import { loadText, stretchText, SURENESS_WORDS } from '../../words/route';
+import { wayUnit } from '../../words/way';
 
 interface StretchFieldsProps {
   readonly form: OpenForm<RouteBody>;
@@ -36,7 +37,7 @@ interface StretchFieldsProps {
 
 /** One stretch of a day: a line that opens. */
 export function StretchFields({ form, index, stretch, count, rig, units, onTrack }: StretchFieldsProps) {
-  const { kind } = familyOf(rig.family);
+  const family = familyOf(rig.family);
   const at = <Field extends keyof RouteStretchBody>(field: Field): `/stretches/${number}/${Field}` =>
     `/stretches/${index}/${field}`;
   const [, pickGround] = usePicked<RouteBody, GroundCode>(form, at('groundCode'));
@@ -64,7 +65,7 @@ export function StretchFields({ form, index, stretch, count, rig, units, onTrack
             label={`Ground of stretch ${index + 1}`}
             layout="list"
             value={stretch.groundCode}
-            options={groundsFor(kind)
+            options={groundsFor(family)
               .filter((code) => code !== STUCK)
               .map((code) => ({ code, name: GROUND_WORDS[code].name }))}
             onChange={(code) => {

@@ -6,7 +6,7 @@ import {
   type GroundPlan,
   groundsFor,
   isLike,
-  type Kind,
+  type Family,
   planGround,
   type Rung,
   STUCK,
@@ -24,21 +24,15 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { groundName } from '../../words/grounds';
 import { pressuresText } from '../../words/outing';
+import { StuckNow } from './StuckNow';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
 import { speed } from '../../words/format';
+import { BEFORE_LETTING_OUT } from '../../words/stuck';
 import { useRouter } from '../../hooks/useRouter';
 
 /** Where somebody is stuck of whom nothing else is known: the softest common ground of such a rig. */
-const softGround = (kind: Kind) =>
-  groundsFor(kind).find((code) => isLike(groundOf(code), 'deep') && code !== STUCK) ?? groundOr(kind, undefined);
-
-/** What to do before any air is let out, in the order of trying. */
-const FIRST = [
-  'Stop at once. Each turn of a spinning wheel digs deeper.',
-  'Look under: if the underside rests on the ground, less air only lowers it. Dig it free.',
-  'Reverse out along your own tracks, gently.',
-  'Dig a ramp in front of each wheel, lay boards, unload, people out.',
-];
+const softGround = (family: Family) =>
+  groundsFor(family).find((code) => isLike(groundOf(code), 'deep') && code !== STUCK) ?? groundOr(family, undefined);
 
 /**
  * The deliberate way below the floor: what else first, one rung at a time, and straight back up. What was let out is
@@ -49,9 +43,7 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
   const { rig, tests, asked, outing, units } = question;
   // The way back up is to what Today says: the outing's own ground and day.
   const stuckOn: PlanRequest =
-    outing && outing.groundCode !== STUCK
-      ? askedOf(outing)
-      : { ...asked, ground: softGround(familyOf(rig.family).kind) };
+    outing && outing.groundCode !== STUCK ? askedOf(outing) : { ...asked, ground: softGround(familyOf(rig.family)) };
   const here = stuckOn.ground;
   const below = outing?.stuckRung ?? 0;
   const [rung, setRung] = useState(below);
@@ -59,7 +51,7 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
   const input = planInput(rig, tests, stuckOn);
   const ladder = input.ok ? stuckLadder(input.value) : undefined;
   const planned = input.ok ? planGround(input.value) : undefined;
-  if (!ladder?.ok || !planned?.ok) return null;
+  if (!ladder?.ok || !planned?.ok) return <StuckNow kind={familyOf(rig.family).kind} />;
   const { rungs } = ladder.value;
   const at = Math.min(rung, rungs.length);
   // As Today has it.
@@ -87,7 +79,7 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
   if (at === 0) {
     return (
       <Panel title="Before letting out more">
-        {FIRST.map((text, index) => (
+        {BEFORE_LETTING_OUT.map((text, index) => (
           <Text key={text}>{`${index + 1}. ${text}`}</Text>
         ))}
         <Text as="strong">The floor, if you are not there yet:</Text>

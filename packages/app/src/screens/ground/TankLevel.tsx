@@ -1,30 +1,23 @@
-import { bodyOf, type LoadCaseBody, type RigRow } from '@dunlinmoss/contract';
-import { tankLevel, withTankLevel } from '@dunlinmoss/domain';
+import type { LoadCaseBody } from '@dunlinmoss/contract';
+import { tankLevel } from '@dunlinmoss/domain';
 import { useState } from 'react';
 
-import { save } from '../../data/outbox';
-import { notify } from '../../components/Notice';
 import { Slider } from '../../components/Slider';
 import { levelText } from '../../words/level';
 
 interface TankLevelProps {
-  readonly rig: RigRow;
   readonly loadCase: LoadCaseBody;
+  /** How full it is today, 0 to 1; null goes by the load case. */
+  readonly today: number | null;
+  readonly onToday: (level: number) => void;
 }
 
-/** How full it is today, where the pressure is asked for: kept with the load, so that every place goes by it. */
-export function TankLevel({ rig, loadCase }: TankLevelProps) {
-  const kept = tankLevel(loadCase);
+/** How full it is today, where the pressure is worked out: of this day and this person, and no change of the load. */
+export function TankLevel({ loadCase, today, onToday }: TankLevelProps) {
   const [dragged, setDragged] = useState<number | null>(null);
+  const kept = tankLevel(loadCase);
   if (kept === null) return null;
-  const level = dragged ?? kept;
-  const keep = async (next: number): Promise<void> => {
-    if (next === kept) return setDragged(null);
-    const loadCases = rig.loadCases.map((each) => (each.id === loadCase.id ? withTankLevel(each, next) : each));
-    const saved = await save('rigs', { ...bodyOf('rigs', rig), loadCases });
-    setDragged(null);
-    if (saved.kind === 'refused') notify(saved.problem.title);
-  };
+  const level = dragged ?? today ?? kept;
   return (
     <Slider
       label="How full today"
@@ -34,7 +27,10 @@ export function TankLevel({ rig, loadCase }: TankLevelProps) {
       max={1}
       step={0.05}
       onChange={setDragged}
-      onRelease={(next) => void keep(next)}
+      onRelease={(next) => {
+        onToday(next);
+        setDragged(null);
+      }}
     />
   );
 }

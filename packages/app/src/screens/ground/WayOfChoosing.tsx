@@ -40,8 +40,9 @@ interface WayOfChoosingProps {
  * there afterwards. A demo rig asks nothing.
  */
 export function WayOfChoosing({ rig, used, positions, beside }: WayOfChoosingProps) {
-  const { kind } = familyOf(rig.family);
-  const schools = schoolsFor(kind);
+  const family = familyOf(rig.family);
+  const { kind } = family;
+  const schools = schoolsFor(family);
   const chosen = rig.school !== null && schools.includes(rig.school) ? rig.school : schools[0]!;
   const choose = async (school: SchoolCode): Promise<void> => {
     const before = bodyOf('rigs', rig);
@@ -123,18 +124,9 @@ export function besidePlan(plan: GroundPlan, units: Units): Beside {
   };
 }
 
-/** Beside the ways of a rig that nobody weighed: those that need no load, and the others as most such rigs weigh. */
-export function besideFirst({ axles, likely }: FirstNumbers, units: Units): Beside {
-  const asMostWeigh = likely && besidePlan(likely, units);
-  return (code) => {
-    const own = axles.flatMap(({ schools }) => schools.filter((each) => each.code === code));
-    if (own.length === axles.length) {
-      const numbers = own.map(({ startKpa }) => pressureNumber(startKpa, units));
-      return { figure: `${numbers.join(' / ')} ${units.pressure}`, note: undefined };
-    }
-    const figure = asMostWeigh?.(code).figure;
-    return figure === undefined
-      ? { figure, note: 'once it is weighed' }
-      : { figure: `about ${figure}`, note: 'as most such rigs weigh; counts once yours is weighed' };
-  };
+/** Beside the ways of a rig that nobody weighed: those that need no load; the others count once it is weighed. */
+export function besideFirst({ plan }: FirstNumbers, units: Units): Beside {
+  const ready = new Set(plan.axles.flatMap(({ schools }) => schools.map(({ code }) => code)));
+  const beside = besidePlan(plan, units);
+  return (code) => (ready.has(code) ? beside(code) : { figure: undefined, note: 'once it is weighed' });
 }

@@ -1,4 +1,4 @@
-import { contextsOf, groundsFor, planGround, psi, whatIf, type WhatIf } from '@dunlinmoss/core';
+import { contextsOf, familyOf, groundsFor, planGround, psi, whatIf, type WhatIf } from '@dunlinmoss/core';
 import { axleOnGauge, planInput } from '@dunlinmoss/domain';
 import { SAMPLE_RIGS } from '@dunlinmoss/domain/testing';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
@@ -35,7 +35,7 @@ function drawFrames(): void {
 /** Every kind of rig, each on a ground of its own, and how it is shown. */
 const CASES = Object.entries(SAMPLE_RIGS).flatMap(([kind, rig], index) => {
   const input = planInput(rig, [], {
-    ground: groundsFor(kind as keyof typeof SAMPLE_RIGS)[0]!,
+    ground: groundsFor(familyOf(rig.family))[0]!,
     modifiers: [],
     speedKmh: null,
     loadCaseId: null,

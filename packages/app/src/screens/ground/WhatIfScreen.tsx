@@ -51,7 +51,9 @@ function OfQuestion({ question }: { readonly question: PlanQuery }) {
           <Text role="alert">
             {plan
               ? noPlanText(plan.problem, family.kind, units)
-              : waitingText(input.ok ? { code: 'noLoadCase' } : input.problem, rig.family, units)}
+              : input.ok
+                ? ''
+                : waitingText(input.problem, rig.family, units)}
           </Text>
           <Action label="Back to the ground" onPress={back} />
         </Panel>

@@ -2,6 +2,7 @@ import { familyOf, isAskedOf, readsGauge, routineOf } from '@dunlinmoss/core';
 import { Controller, type Path } from 'react-hook-form';
 
 import { Choice } from '../../components/Choice';
+import { ReadingDoubtNote } from '../../components/ReadingDoubtNote';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
 import { Trash } from '../../theme/icons';
@@ -37,24 +38,37 @@ export function FieldOfRoutine({ open, name, run }: FieldOfRoutineProps) {
       control={form.control}
       name={(run === undefined ? `setup.${name}` : `runs.${run}.${name}`) as Path<RoutineFormValues>}
       render={({ field: { value, onChange }, fieldState }) => (
-        <RoutineField
-          field={field}
-          label={label}
-          spoken={run === undefined ? label : `${words.run ?? 'Run'} ${run + 1}: ${label.toLowerCase()}`}
-          value={value as FieldText}
-          onChange={(typed) =>
-            run !== undefined && field.type === 'wheel' ? chooseWheelOf(run, String(typed)) : onChange(typed)
-          }
-          hint={isPressureOfRun(name) && run !== undefined ? pressureHint(open, run, name) : undefined}
-          options={words.options?.[name]}
-          kind={kind}
-          wheels={names}
-          problem={fieldState.error?.message}
-        />
+        <>
+          <RoutineField
+            field={field}
+            label={label}
+            spoken={run === undefined ? label : `${words.run ?? 'Run'} ${run + 1}: ${label.toLowerCase()}`}
+            value={value as FieldText}
+            onChange={(typed) =>
+              run !== undefined && field.type === 'wheel' ? chooseWheelOf(run, String(typed)) : onChange(typed)
+            }
+            hint={isPressureOfRun(name) && run !== undefined ? pressureHint(open, run, name) : undefined}
+            options={words.options?.[name]}
+            kind={kind}
+            wheels={names}
+            problem={fieldState.error?.message}
+          />
+          {isPressureOfRun(name) && run !== undefined && isRead(open, run, name) && (
+            <ReadingDoubtNote
+              typed={asQuantityText(value as FieldText)}
+              limits={open.limitsOf(open.values.runs[run]?.wheel)}
+              onChange={onChange}
+            />
+          )}
+        </>
       )}
     />
   );
 }
+
+/** Whether somebody read this pressure off a gauge. */
+const isRead = ({ code, values }: OpenRoutine, run: number, name: string): boolean =>
+  readsGauge(routineOf(code)) && values.runs[run] !== undefined && !isUnread(values.runs[run], name);
 
 /** What stands in a run's pressure before anybody typed there was read by nobody. */
 function pressureHint(

@@ -11,6 +11,8 @@ import { RunStrip } from './RunStrip';
 import { missingFields } from './routineForm';
 import type { OpenRoutine } from './openRoutine';
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 const TONE = { keep: 'moss', softer: 'ink', firmer: 'ink', again: 'ink', look: 'rust' } as const;
 
 /** What has still to be written down: `Still missing: gauge, distance.` */
@@ -57,7 +59,9 @@ export function RoutineVerdict({ open }: { readonly open: OpenRoutine }) {
         <Text>{words.advice(judgement, units)}</Text>
         {heldAt !== null && (
           <Text as="small" tone="rust">
-            {`Cut off at the plan’s ${isCeiling(heldAt) ? 'ceiling' : 'floor'}: ${LIMIT_WORDS[heldAt].voice}.`}
+            {judgement.tryKpa === null
+              ? `No lower: the plan’s floor stands above what you tried. ${capital(LIMIT_WORDS[heldAt].voice)}.`
+              : `Cut off at the plan’s ${isCeiling(heldAt) ? 'ceiling' : 'floor'}: ${LIMIT_WORDS[heldAt].voice}.`}
           </Text>
         )}
       </View>

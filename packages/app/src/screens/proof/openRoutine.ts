@@ -1,9 +1,10 @@
 import type { OutingRow, ProofTestRow, RigRow } from '@dunlinmoss/contract';
-import type { Judgement, RoutineCode, RoutineTest } from '@dunlinmoss/core';
+import type { Judgement, RoutineCode, RoutineTest, TestLimits } from '@dunlinmoss/core';
 import type { TestedWheel } from '@dunlinmoss/domain';
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
 
 import type { Units } from '../../settings/preferences';
+import type { FieldText } from './fieldText';
 import type { RoutineFormValues } from './routineForm';
 
 export interface RoutineInput {
@@ -29,6 +30,8 @@ export interface OpenRoutine extends RoutineInput {
   readonly names: Readonly<Record<string, string>>;
   readonly wheel: TestedWheel;
   readonly offsetKpa: number;
+  /** The limits of a run's own wheel, by its key, else of the wheel that the test is made on. */
+  readonly limitsOf: (wheel: FieldText | undefined) => TestLimits | undefined;
   /** What can be judged already, and what it says. */
   readonly test: RoutineTest | undefined;
   readonly judgement: Judgement | undefined;

@@ -85,6 +85,9 @@ export function useRoutine(input: RoutineInput): OpenRoutine {
   const test = written && routineTestOf(code, written.details, rig.family, limits);
   const judged = test && test.runs.length > 0 ? judgeRoutine(test) : undefined;
 
+  const limitsOf: OpenRoutine['limitsOf'] = (key) =>
+    limitsOfTest(rig, tests, outing, (wheels.find((each) => each.key === key) ?? found).position);
+
   const submit = async (): Promise<void> => {
     form.clearErrors();
     const identity = row
@@ -126,6 +129,7 @@ export function useRoutine(input: RoutineInput): OpenRoutine {
     names: Object.fromEntries(wheels.map((each) => [each.key, wheelName(each)])),
     wheel,
     offsetKpa,
+    limitsOf,
     test,
     judgement: judged,
     submit,

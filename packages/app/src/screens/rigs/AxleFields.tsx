@@ -1,9 +1,17 @@
 import type { Rig } from '@dunlinmoss/contract';
-import { isTrailer, usualValve, VALVES, type RigFormField, type Family, type LikelyValues } from '@dunlinmoss/core';
+import {
+  isTrailer,
+  usualValve,
+  VALVES,
+  type RigFormField,
+  type Family,
+  type Likely,
+  type LikelyValues,
+} from '@dunlinmoss/core';
 
 import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { useHoldsAsked } from '../../forms/askedField';
-import { RowQuantity, usePicked, type NumberPlace } from '../../forms/fields';
+import { RowPressure, RowQuantity, usePicked, type NumberPlace } from '../../forms/fields';
 import { withValue } from '../../forms/rowForm';
 import { useValue, type OpenForm } from '../../forms/useRowForm';
 import { Choice } from '../../components/Choice';
@@ -28,22 +36,23 @@ export function AxleFields({ form, index, family, name }: AxleFieldsProps) {
   const holdsAsked = useHoldsAsked(['present', 'behindMm', 'trackMm', 'ratingKg']);
   const towed = isTrailer(position);
   const asks = (what: RigFormField): boolean => family.asks.includes(what);
-  const likely = (key: keyof LikelyValues) => (towed && family.code !== 'farmTrailer' ? null : family.likely[key]);
+  const likely = <Key extends keyof LikelyValues>(key: Key): LikelyValues[Key] | null =>
+    towed && family.code !== 'farmTrailer' ? null : family.likely[key];
   const origin = index === 0 && !towed;
   const road = ROAD_WORDS[family.kind];
   return (
     <>
-      <RowQuantity
+      <RowPressure
         form={form}
         at={`/axles/${index}/roadKpa`}
         label={road.label}
         spoken={`${name}: ${road.label.toLowerCase()}`}
-        quantity="pressure"
-        likely={likely('roadKpa')}
+        usual={likely('roadKpa')}
+        confirmed={[`/axles/${index}/confirmedRoadKpa`]}
         hint={road.hint}
       />
       <Unfold label={`In it now, where it stands${asks('axleRating') ? ', its rating' : ''}`} startsOpen={holdsAsked}>
-        <PresentFields form={form} index={index} name={name} />
+        <PresentFields form={form} index={index} name={name} usual={letDown(likely('roadKpa'))} />
         {!origin && (
           <RowQuantity
             form={form}
@@ -103,6 +112,9 @@ export function AxleFields({ form, index, family, name }: AxleFieldsProps) {
   );
 }
 
+/** What is in a tire may be a good deal less than on the road. */
+const letDown = (usual: Likely | null): Likely | null => usual && { low: usual.low / 3, high: usual.high };
+
 /** What was read in an axle's tires: with its gauge, or not at all. */
 const presentPlace = (index: number): NumberPlace<Rig> => ({
   key: `/axles/${index}/present/rawKpa`,
@@ -114,17 +126,22 @@ const presentPlace = (index: number): NumberPlace<Rig> => ({
 });
 
 /** What is in an axle's tires now, and with which gauge it was read. */
-function PresentFields({ form, index, name }: Pick<AxleFieldsProps, 'form' | 'index' | 'name'>) {
+function PresentFields({
+  form,
+  index,
+  name,
+  usual,
+}: Pick<AxleFieldsProps, 'form' | 'index' | 'name'> & { readonly usual: Likely | null }) {
   const gauges = useGauges();
   const [present, pickPresent] = usePicked<Rig, Rig['axles'][number]['present']>(form, `/axles/${index}/present`);
   return (
     <>
-      <RowQuantity
+      <RowPressure
         form={form}
         at={presentPlace(index)}
         label="Read on the gauge now"
         spoken={`${name}: read on the gauge now`}
-        quantity="pressure"
+        usual={usual}
         hint="Kept as read; the gauge's own offset is taken off."
       />
       {gauges.length > 0 && present && (

@@ -81,7 +81,7 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
         return;
       }
       // Asked from a number, it goes back to it, and says what it changed.
-      const on = { ground: groundOr(family.kind, ground), modifiers: [], speedKmh: null };
+      const on = { ground: groundOr(family, ground), modifiers: [], speedKmh: null };
       const after = { ...rig, loadCases: [...rig.loadCases, saved], loadCaseId: id };
       notify(movedText(startsOf(rig, tests, on, units), startsOf(after, tests, on, units), units));
       router.navigate({ pathname: '/ground', params: { rig: rig.id, ground } });

@@ -1,10 +1,10 @@
-import type { Rig } from '@dunlinmoss/contract';
+import { isRoadDoubtful, type Rig } from '@dunlinmoss/contract';
 import { familyOf, type FamilyCode } from '@dunlinmoss/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { chosenRigStore } from '../../hooks/useChosenRig';
-import { RowQuantity } from '../../forms/fields';
+import { RowPressure, RowQuantity } from '../../forms/fields';
 import { chosen } from '../../forms/rowForm';
 import { useFormRow, useRowForm } from '../../forms/useRowForm';
 import { unitsFor, unitsStore } from '../../settings/preferences';
@@ -21,6 +21,7 @@ import { MarkingField } from './MarkingField';
 import { PasteSheet } from './PasteSheet';
 import { firstRows, quickRig } from './quickRig';
 import { withSameTires } from './rigForm';
+import { HooksField, TubeField } from './TireFields';
 
 const ON_ROAD = 'Pressure on the road, cold';
 
@@ -61,6 +62,9 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
     const behind = all.slice(1).map((index) => `/axles/${index}/roadKpa`);
     if (on) form.change((now) => chosen(now, behind, now.row.axles[0]!.roadKpa));
   };
+  // What holds the air decides much on what is ridden: it is never assumed in silence.
+  const ridden = bicycle || family.kind === 'motorcycle';
+  const doubtful = row.axles.some((axle) => isRoadDoubtful(code, axle));
   const road = ROAD_WORDS[family.kind];
   const rows = firstRows(row, units);
   const groups = alike ? [all] : all.map((index) => [index]);
@@ -81,21 +85,23 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
             />
             {!bicycle &&
               (same ? pressed.slice(0, 1) : pressed).map((index) => (
-                <RowQuantity<Rig>
+                <RowPressure<Rig>
                   key={index}
                   form={form}
                   at={`/axles/${index}/roadKpa`}
                   also={same ? all.slice(1).map((other) => `/axles/${other}/roadKpa` as const) : []}
+                  confirmed={(same ? all : [index]).map((other) => `/axles/${other}/confirmedRoadKpa` as const)}
                   label={
                     same || !several
                       ? ON_ROAD
                       : `${ON_ROAD}, ${axleName(row.axles[index]!.position, family.kind).toLowerCase()}`
                   }
-                  quantity="pressure"
-                  likely={family.likely.roadKpa}
+                  usual={family.likely.roadKpa}
                   hint={same ? road.hint : undefined}
                 />
               ))}
+            {ridden && <TubeField form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
+            {bicycle && <HooksField form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
             {family.asks.includes('dataSheet') && (
               <PasteSheet form={form} axles={axles} spoken={alike ? '' : `${name}: `} />
             )}
@@ -117,9 +123,11 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
         <FirstTable family={code} rows={rows} units={units} />
       ) : (
         <Text tone="muted" role="status">
-          {bicycle
-            ? 'With the size, pressures for every ground stand here.'
-            : 'With the size and the road pressure, pressures for every ground stand here.'}
+          {doubtful
+            ? 'Say above which pressure it is; then the pressures for every ground stand here.'
+            : ridden
+              ? 'With the size, pressures for every ground stand here.'
+              : 'With the size and the road pressure, pressures for every ground stand here.'}
         </Text>
       )}
       <Action kind="main" label="Keep this rig" onPress={() => void form.submit()} />

@@ -4,10 +4,11 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { unitsStore } from '../../settings/preferences';
-import { RowQuantity, RowText } from '../../forms/fields';
+import { RowQuantity, RowText, usePicked } from '../../forms/fields';
 import { appended, chosen, removed } from '../../forms/rowForm';
 import { useChanged, useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
+import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
 import { FormInTurn } from '../../components/FormInTurn';
 import { InTurn } from '../../components/InTurn';
@@ -59,7 +60,9 @@ export function RigForm({ family: code, row }: RigFormProps) {
 
   const vehicleAxles = axlesOf('vehicle', axles).length;
   const hasTrailer = axlesOf('trailer', axles).length > 0;
-  const canTandem = asks('tandem') && (vehicleAxles === 2 ? !hasTrailer : vehicleAxles === 0 && axles.length < 3);
+  // A trailer behind anything may have two or three axles; a truck or sprayer a second one at the rear.
+  const trailerAxles = axlesOf('trailer', axles).length;
+  const canTandem = hasTrailer ? trailerAxles < 3 && axles.length < 6 : asks('tandem') && vehicleAxles === 2;
 
   return (
     <FormInTurn>
@@ -106,6 +109,7 @@ export function RigForm({ family: code, row }: RigFormProps) {
           hint="From the front hub to the ball or pin."
         />
       )}
+      {family.kind === 'farm' && <RoadLoadField form={form} />}
       {asks('topSpeed') && (
         <RowQuantity
           form={form}
@@ -119,6 +123,22 @@ export function RigForm({ family: code, row }: RigFormProps) {
       <Action kind="main" label={row ? 'Save the changes' : 'Save this rig'} onPress={() => void form.submit()} />
       {row && <DropChanges form={form} row={row} />}
     </FormInTurn>
+  );
+}
+
+/** Which load the road pressures are for, where there are several: the heaviest until the person names one. */
+function RoadLoadField({ form }: { readonly form: OpenForm<Rig> }) {
+  const { loadCases } = useFormRow(form);
+  const [named, pick] = usePicked<Rig, string | null>(form, '/roadLoadCaseId');
+  if (loadCases.length < 2) return null;
+  return (
+    <Choice
+      label="The road pressure is for"
+      layout="list"
+      value={named ?? ''}
+      options={[{ code: '', name: 'The heaviest load' }, ...loadCases.map(({ id, name }) => ({ code: id, name }))]}
+      onChange={(id) => pick(id === '' ? null : id)}
+    />
   );
 }
 

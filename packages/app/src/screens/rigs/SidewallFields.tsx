@@ -2,7 +2,7 @@ import type { Rig } from '@dunlinmoss/contract';
 import type { RigFormField } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
-import { RowQuantity } from '../../forms/fields';
+import { RowPressure, RowQuantity } from '../../forms/fields';
 import { useValue } from '../../forms/useRowForm';
 import { unitsStore } from '../../settings/preferences';
 import { pressure } from '../../words/format';
@@ -17,26 +17,29 @@ export function SidewallFields({ form, axles, family, spoken }: TireFieldsProps)
   const lines = useValue<Rig, Rig['axles'][number]['lines']>(form, placesOf(axles, 'lines').at);
   const rules = lines.length === 1 ? lines[0]!.pressureKpa : null;
   const own = { form, axles, spoken };
+  // A sidewall says anything between half and three times of what is driven with.
+  const { low, high } = family.likely.roadKpa;
+  const usual = { low, high: 1.5 * high };
   return (
     <>
       {asks('loadLines') && <LoadLines {...own} />}
       <View style={styles.pair}>
         <View style={styles.half}>
-          <RowQuantity
+          <RowPressure
             form={form}
             {...placesOf(axles, 'minKpa')}
             label="Least"
             spoken={`${spoken}least pressure`}
-            quantity="pressure"
+            usual={usual}
           />
         </View>
         <View style={styles.half}>
-          <RowQuantity
+          <RowPressure
             form={form}
             {...placesOf(axles, 'maxKpa')}
             label="Maximum"
             spoken={`${spoken}maximum pressure`}
-            quantity="pressure"
+            usual={usual}
             hint={rules === null ? undefined : `The one line is the maximum too: ${pressure(rules, units)}.`}
           />
         </View>

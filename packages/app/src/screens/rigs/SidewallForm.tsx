@@ -37,7 +37,7 @@ export function SidewallForm({ rig }: { readonly rig: RigRow }) {
         router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } });
         return;
       }
-      const on = { ground: groundOr(family.kind, ground), modifiers: [], speedKmh: null };
+      const on = { ground: groundOr(family, ground), modifiers: [], speedKmh: null };
       const after = { ...rig, ...saved };
       notify(movedText(startsOf(rig, tests, on, units), startsOf(after, tests, on, units), units));
       router.navigate({ pathname: '/ground', params: { rig: rig.id, ground } });

@@ -2,7 +2,9 @@ import type { Rig } from '@dunlinmoss/contract';
 import {
   CASINGS,
   LOAD_RANGE_CODES,
+  hooksMatter,
   LOAD_RANGES,
+  readMarking,
   type RigFormField,
   type BeadHold,
   type Casing,
@@ -72,6 +74,7 @@ export function TireFields({
           </Text>
         </>
       )}
+      {asks('rimWidth') && <HooksField {...own} />}
       {asks('casing') && <CasingField {...own} />}
       {asks('insert') && <InsertField {...own} />}
       {/* On a farm tire they are the only thing that tells: they come first. */}
@@ -107,7 +110,7 @@ function LoadRangeField({ form, axles }: TireProps) {
 const offered = (code: LoadRange, chosenCode: LoadRange): boolean =>
   !'GHJL'.includes(code) || 'GHJL'.includes(chosenCode) || code === chosenCode;
 
-function TubeField({ form, axles }: TireProps) {
+export function TubeField({ form, axles }: TireProps) {
   const { at, also } = placesOf(axles, 'tube');
   const [tube, pick] = usePicked<Rig, boolean>(form, at, also);
   return (
@@ -119,6 +122,30 @@ function TubeField({ form, axles }: TireProps) {
         { code: 'tube', name: 'Tube' },
       ]}
       onChange={(code) => pick(code === 'tube')}
+    />
+  );
+}
+
+/** Whether the rim has hooks: asked of every bicycle tire narrow enough for it to matter. */
+export function HooksField({ form, axles }: TireProps) {
+  const { at, also } = placesOf(axles, 'hookless');
+  const [hookless, pick] = usePicked<Rig, boolean | null>(form, at, also);
+  const marking = useValue<Rig, string>(form, placesOf(axles, 'tireMarking').at);
+  const measuredMm = useValue<Rig, number | null>(form, placesOf(axles, 'measuredWidthMm').at);
+  const reading = readMarking(marking);
+  const matters =
+    reading.ok &&
+    hooksMatter({ build: { tire: reading.value, carcass: 1, ...(measuredMm !== null && { widthMm: measuredMm }) } });
+  if (!matters) return null;
+  return (
+    <Choice
+      label="Rim edge"
+      value={hookless === null ? undefined : hookless ? 'hookless' : 'hooked'}
+      options={[
+        { code: 'hooked', name: 'Hooked' },
+        { code: 'hookless', name: 'Hookless', note: '5\u00a0bar at most' },
+      ]}
+      onChange={(code) => pick(code === 'hookless')}
     />
   );
 }

@@ -1,4 +1,4 @@
-import type { Rig } from '@dunlinmoss/contract';
+import type { Rig, RigRow } from '@dunlinmoss/contract';
 import {
   familyOf,
   groundsFor,
@@ -8,7 +8,7 @@ import {
   type FamilyCode,
   type GroundCode,
 } from '@dunlinmoss/core';
-import { firstNumbersOf, onGauge, planInput, type GaugeUnits } from '@dunlinmoss/domain';
+import { axleOnGauge, firstNumbersOf, planInput, type GaugeUnits, type PlanRequest } from '@dunlinmoss/domain';
 
 import { newId } from '../../data/newId';
 import { FAMILY_WORDS } from '../../words/families';
@@ -16,7 +16,7 @@ import { emptyRig } from './rigForm';
 
 /** What most riders weigh with clothes and pack, and their bicycles, kg. Assumptions, to be replaced by the person's own. */
 const RIDER_KG = 80;
-const BICYCLE_KG: Partial<Record<FamilyCode, number>> = { electricBike: 24, roadBike: 10, fatBike: 16 };
+const BICYCLE_KG: Partial<Record<FamilyCode, number>> = { electricBike: 24, roadBike: 10, fatBike: 16, cityBike: 18 };
 const A_BICYCLE_KG = 14;
 
 /** A new rig of a family as it begins: with a name to change, and on a bicycle a rider, since nothing goes without one. */
@@ -60,50 +60,44 @@ export interface FirstRow {
 }
 
 /**
- * A rig's first pressures on every ground that its kind meets, firmest first; without those on which there is none. A
- * bicycle's go by its rider, all others by a rule of thumb that needs no load. An axle that is blank so far is left
- * out of it.
+ * A rig's first pressures on every ground that its family meets, firmest first; without those on which there is none, and
+ * none at all while a road pressure is asked back. An axle that is blank so far is left out of it.
  */
 export function firstRows(rig: Omit<Rig, 'id'>, units: GaugeUnits): FirstRow[] {
+  const family = familyOf(rig.family);
   const weighed = rig.loadCases.length > 0;
+  const needsRoad = family.kind !== 'bicycle' && family.kind !== 'motorcycle';
   const axles = rig.axles.filter(
-    ({ tireMarking, roadKpa }) => readMarking(tireMarking).ok && (weighed || (roadKpa ?? 0) > 0),
+    ({ tireMarking, roadKpa }) => readMarking(tireMarking).ok && (!needsRoad || (roadKpa ?? 0) > 0),
   );
   if (axles.length === 0 || (weighed && axles.length < rig.axles.length)) return [];
   const row = { ...rig, axles, id: '', createdAt: '', updatedAt: '' };
-  return groundsFor(familyOf(rig.family).kind)
+  return groundsFor(family)
     .filter((ground) => ground !== STUCK)
     .flatMap((ground): FirstRow[] => {
-      const asked = { ground, modifiers: [], speedKmh: null };
-      if (weighed) {
-        const input = planInput(row, [], asked);
-        const plan = input.ok ? planGround(input.value) : undefined;
-        if (!plan?.ok) return [];
-        return [
-          {
-            ground,
-            axles: plan.value.axles.map(({ position, startKpa, floor }) => ({
-              position,
-              pressureKpa: Math.max(onGauge(startKpa, units), onGauge(floor.pressureKpa, units, 'up')),
-            })),
-            mayBeOffKpa: null,
-            fastestKmh: plan.value.speedGuideKmh?.high ?? null,
-          },
-        ];
-      }
-      const first = firstNumbersOf(row, [], asked);
-      if (!first.ok) return [];
-      const off = first.value.axles.flatMap(({ mayBeOffKpa }) => (mayBeOffKpa === null ? [] : [mayBeOffKpa]));
+      const request = { ground, modifiers: [], speedKmh: null };
+      const input = planInput(row, [], request);
+      const plan = input.ok ? planGround(input.value) : undefined;
+      if (!plan?.ok) return [];
       return [
         {
           ground,
-          axles: first.value.axles.map(({ position, startKpa, floor }) => ({
-            position,
-            pressureKpa: Math.max(onGauge(startKpa, units), onGauge(floor.pressureKpa, units, 'up')),
+          axles: plan.value.axles.map((axle) => ({
+            position: axle.position,
+            pressureKpa: axleOnGauge(axle, units).startKpa,
           })),
-          mayBeOffKpa: off.length === 0 ? null : Math.max(...off),
-          fastestKmh: first.value.speedGuideKmh?.high ?? null,
+          mayBeOffKpa: weighed ? null : mayBeOff(row, request),
+          fastestKmh: plan.value.speedGuideKmh?.high ?? null,
         },
       ];
     });
+}
+
+/** How far off the numbers may be until it is weighed, kPa; null where that is unknown. */
+function mayBeOff(row: RigRow, request: PlanRequest): number | null {
+  const first = firstNumbersOf(row, [], request);
+  const off = first.ok
+    ? first.value.axles.flatMap(({ mayBeOffKpa }) => (mayBeOffKpa === null ? [] : [mayBeOffKpa]))
+    : [];
+  return off.length === 0 ? null : Math.max(...off);
 }

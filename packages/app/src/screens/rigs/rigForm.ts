@@ -38,6 +38,7 @@ export const emptyRig = (code: FamilyCode): Omit<Rig, 'id'> => ({
   loadCaseId: null,
   school: null,
   beadFloorKpa: null,
+  roadLoadCaseId: null,
   softOnPurposeAt: null,
   keeperId: null,
   demo: false,

@@ -1,5 +1,5 @@
 import type { OutingRow } from '@dunlinmoss/contract';
-import { familyOf, groundsFor, type GroundCode, type Kind, groundOr, STUCK, groundOf } from '@dunlinmoss/core';
+import { familyOf, groundsFor, type GroundCode, type Family, groundOr, STUCK, groundOf } from '@dunlinmoss/core';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 
@@ -31,15 +31,15 @@ interface StartValues extends StartDay {
 const DRAFT = 'outing:new';
 const EMPTY: StartValues = {
   rigId: '',
-  ground: groundOr('car', undefined),
+  ground: groundOr(familyOf('fourWheel'), undefined),
   title: '',
   when: 'now',
   date: '',
 };
 
 /** Nobody lets air out for pavement, and nobody sets out to be stuck. */
-const aheadOf = (kind: Kind): readonly GroundCode[] =>
-  groundsFor(kind).filter((code) => !groundOf(code).paved && code !== STUCK);
+const aheadOf = (family: Family): readonly GroundCode[] =>
+  groundsFor(family).filter((code) => !groundOf(code).paved && code !== STUCK);
 
 interface StartOutingProps {
   readonly toCome?: readonly OutingRow[];
@@ -65,7 +65,7 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
   if (rigs.length === 0) return <FirstRig />;
 
   const rig = rigs.find(({ id }) => id === (rigId || chosen)) ?? rigs[0]!;
-  const { kind } = familyOf(rig.family);
+  const family = familyOf(rig.family);
   const start = form.handleSubmit(async (values) => {
     const { ground, title } = values;
     const startedAt = startsAt(values, new Date());
@@ -77,7 +77,7 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
       ...blank,
       rigId: rig.id,
       loadCaseId: rig.loadCaseId,
-      groundCode: groundOr(kind, ground),
+      groundCode: groundOr(family, ground),
       title,
       startedAt,
     });
@@ -131,10 +131,10 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
         name="ground"
         render={({ field }) => (
           <GroundPicker
-            kind={kind}
-            value={groundOr(kind, field.value)}
+            family={family}
+            value={groundOr(family, field.value)}
             onChange={field.onChange}
-            grounds={aheadOf(kind)}
+            grounds={aheadOf(family)}
           />
         )}
       />

@@ -6,7 +6,7 @@ export const feelWords: RoutineWords = {
   need: 'Nothing.',
   where: 'Where it bothers you.',
   steps: ['Say what it does. Change one step, and say it again.'],
-  read: 'Harsh, pinging, bouncing back: too high. Bottoming out, folding, wandering, dragging: too low. On soft ground a front that pushes wide or wheels that spin want less.',
+  read: 'Harsh, pinging, skipping: too high. Bottoming out, wallowing, folding, wandering, dragging: too low. On soft ground a front that pushes wide or wheels that spin want less.',
   fields: { end: 'Where you feel it', pressureKpa: 'Gauge', symptom: 'What it does' },
   options: {
     end: { front: 'Front', rear: 'Rear' },
@@ -14,7 +14,8 @@ export const feelWords: RoutineWords = {
       well: 'Goes well',
       bottomsOut: 'Bottoms out',
       pings: 'Harsh, pings off',
-      bouncy: 'Bouncy',
+      wallows: 'Bouncy, wallows: feels soft',
+      bouncy: 'Bouncy, skips: feels hard',
       folds: 'Folds in turns',
       drags: 'Drags, slow',
       pushesWide: 'Front pushes wide',
@@ -25,7 +26,8 @@ export const feelWords: RoutineWords = {
   verdicts: {
     noRuns: 'Nothing said yet',
     bottomsOut: 'Bottoms out',
-    bouncy: 'Bouncy',
+    wallows: 'Bouncy and soft',
+    bouncy: 'Bouncy and hard',
     folds: 'Folds',
     wanders: 'Wanders',
     drags: 'Drags',
@@ -55,7 +57,8 @@ export const feelWords: RoutineWords = {
   },
   runs: {
     bottomsOut: 'bottoms out',
-    bouncy: 'bouncy',
+    wallows: 'wallows',
+    bouncy: 'skips',
     folds: 'folds',
     wanders: 'wanders',
     drags: 'drags',

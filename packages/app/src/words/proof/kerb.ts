@@ -19,7 +19,7 @@ export const kerbWords: RoutineWords = {
       : judgement.verdict === 'touches'
         ? `The next stone pinches it.${next(judgement, units)}`
         : judgement.verdict === 'far'
-          ? `There is room.${next(judgement, units)}`
+          ? `There is room for a slow climb: a press is not a hit.${next(judgement, units)}`
           : `Near, and not touching.${next(judgement, units)} A thumb on the tire can’t show this.`,
   runs: { touches: 'touches', far: 'far off', near: 'near' },
 };

@@ -33,6 +33,7 @@ export const obstacleWords: RoutineWords = {
     folds: 'It folds',
     bulgeNear: 'The bulge comes near the rock',
     hardly: 'It hardly wraps',
+    wrapsAndFelt: 'It wraps, and you felt it',
     right: 'It wraps',
   },
   advice: (judgement, units) => {
@@ -49,6 +50,8 @@ export const obstacleWords: RoutineWords = {
         return `It wraps, and the bulge is near the rock: no softer, and keep the tread, not the sidewall, on the stone.${next(judgement, units)}`;
       case 'hardly':
         return `It rides on top, you feel every edge, and it will slip off.${next(judgement, units)}`;
+      case 'wrapsAndFelt':
+        return `It wraps, rim and sidewall stay clear, and it comes through to the seat. That is right for a loaded rig; a step softer is gentler, at a crawl alone.${next(judgement, units)}`;
       default:
         return `It wraps, and rim and sidewall stay clear.${next(judgement, units)}`;
     }
@@ -59,6 +62,7 @@ export const obstacleWords: RoutineWords = {
     folds: 'folds',
     bulgeNear: 'bulge near the rock',
     hardly: 'hardly wraps',
+    wrapsAndFelt: 'wraps, felt',
     right: 'wraps',
   },
 };

@@ -78,6 +78,7 @@ describe('nextTimeText', () => {
     wheelLoadKg: 600,
     decided: 'lower',
     by: 'drive',
+    carriedFrom: null,
     id: 'outing',
   } as const;
 
