@@ -78,9 +78,10 @@ export { tankLevel, withTankLevel } from './plan/tankLevel';
 export { tankTable, type TankRow, type TankState } from './plan/tankTable';
 export {
   countsUntilMs,
-  nextTimeOf,
+  proofDoubt,
   provedOn,
   withProof,
+  type ProofDoubt,
   type ProofHistory,
   type ProofOfAxle,
   type ProvedAxle,

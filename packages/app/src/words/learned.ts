@@ -7,8 +7,17 @@ import {
   type OwnTire,
 } from '@dunlinmoss/core';
 
+import type { ProofDoubt } from '@dunlinmoss/domain';
+
 import type { Units } from '../settings/preferences';
 import { day, pressure } from './format';
+
+/** Why a proof does not count, though nobody left it out. */
+export const PROOF_DOUBT_WORDS: Readonly<Record<ProofDoubt, string>> = {
+  datedAhead: 'does not count: dated in the future; correct its date',
+  aboveSidewall: 'does not count: above the sidewall maximum; correct the reading',
+  farFromRule: 'does not count: outside half to double of the rule; correct the reading',
+};
 
 /** One constant of a tire: what is assumed, what was found, and between what with nine chances in ten. */
 export interface LearnedLine {

@@ -1,8 +1,9 @@
 import type { OutingRow, RigRow } from '@dunlinmoss/contract';
-import { contextsOf, planGround } from '@dunlinmoss/core';
-import { askedOf, nextTimeOf, planInput, provedOn } from '@dunlinmoss/domain';
+import { planGround } from '@dunlinmoss/core';
+import { askedOf, axleOnGauge, planInput, withProof, type ProvedAxle } from '@dunlinmoss/domain';
 
 import { unitsFor, unitsStore } from '../../settings/preferences';
+import { useNow } from '../../data/clock';
 import { useTestsOf } from '../../data/tests';
 import { useRows } from '../../data/rows';
 import { Panel } from '../../components/Panel';
@@ -17,25 +18,22 @@ export function NextTimeHere({ rig, outing }: { readonly rig: RigRow; readonly o
   const units = unitsFor(unitsStore.use(), rig.family);
   const tests = useTestsOf(rig.id);
   const { rows: outings } = useRows('outings', { rigId: rig.id });
-  const input = planInput(rig, tests, askedOf(outing));
+  const asked = withProof(rig, { tests, outings }, askedOf(outing), useNow(false));
+  const input = planInput(rig, tests, asked);
   const plan = input.ok ? planGround(input.value) : undefined;
-  if (!input.ok || !plan?.ok) return null;
-  const contexts = contextsOf(input.value);
-  const lines = plan.value.axles.flatMap((axle, index) => {
-    const next = nextTimeOf(
-      rig,
-      axle,
-      contexts[index]!.build,
-      provedOn(rig, axle.position, outing.groundCode, outings, tests),
-    );
-    return next ? [{ position: axle.position, next }] : [];
+  if (!plan?.ok) return null;
+  // What Ground says for the same day, limits and all.
+  const proved: readonly ProvedAxle[] = asked.proved;
+  const lines = proved.flatMap(({ position, next }) => {
+    const axle = plan.value.axles.find((each) => each.position === position);
+    return axle ? [{ position, next, startKpa: axleOnGauge(axle, units).startKpa }] : [];
   });
   if (lines.length === 0) return null;
   return (
     <Panel title={`Next time: ${groundName(outing.groundCode).toLowerCase()}`}>
-      {lines.map(({ position, next }) => (
+      {lines.map(({ position, next, startKpa }) => (
         <Text key={position}>
-          <Text as="strong">{`${AXLE_WORDS[position]} ${pressure(next.pressureKpa, units)}`}</Text>
+          <Text as="strong">{`${AXLE_WORDS[position]} ${pressure(startKpa, units)}`}</Text>
           {`  ${nextTimeText(next, units)}`}
         </Text>
       ))}

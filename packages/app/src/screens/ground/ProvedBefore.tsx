@@ -1,6 +1,6 @@
 import { bodyOf, type OutingRow, type ProofTestRow } from '@dunlinmoss/contract';
 import { compareTexts, type AxlePosition, type GroundPlan } from '@dunlinmoss/core';
-import { countsUntilMs, provedOn, type ProofOfAxle } from '@dunlinmoss/domain';
+import { countsUntilMs, proofDoubt, provedOn, type ProofDoubt, type ProofOfAxle } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
@@ -12,7 +12,7 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
 import { day, pressureNumber } from '../../words/format';
-import { PROOF_WORDS } from '../../words/learned';
+import { PROOF_DOUBT_WORDS, PROOF_WORDS } from '../../words/learned';
 import type { PlanQuery } from '../../hooks/usePlanQuery';
 import { useByRule } from '../../hooks/useProof';
 
@@ -28,6 +28,16 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
   const [byRule, goByRule] = useByRule(rig.id, asked.ground);
   if (plan.school === null) return null;
   const ruleOf = (position: AxlePosition) => plan.axles.find((axle) => axle.position === position)?.ruleKpa;
+  /** Why one that nobody left out does not count all the same. */
+  const doubtOf = (proof: Proof): ProofDoubt | null => {
+    for (const { position, pressureKpa } of proof.axles) {
+      const maxKpa = rig.axles.find((axle) => axle.position === position)?.maxKpa ?? null;
+      const ruleKpa = ruleOf(position);
+      const doubt = ruleKpa === undefined ? null : proofDoubt({ ...proof, pressureKpa }, { maxKpa, ruleKpa }, nowMs);
+      if (doubt !== null) return doubt;
+    }
+    return null;
+  };
   const proofs = new Map<string, Proof>();
   for (const { position } of plan.axles) {
     for (const { pressureKpa, ...proof } of provedOn(rig, position, asked.ground, outings, tests, ruleOf)) {
@@ -36,7 +46,7 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
     }
   }
   if (proofs.size === 0) return null;
-  const counts = (proof: Proof): boolean => proof.counts && countsUntilMs(proof) >= nowMs;
+  const counts = (proof: Proof): boolean => proof.counts && doubtOf(proof) === null && countsUntilMs(proof) >= nowMs;
   return (
     <Panel title="Proved here">
       {[...proofs.values()]
@@ -50,7 +60,14 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
             .join(', ');
           const text = `${PROOF_WORDS[proof.by === 'drive' ? proof.decided : proof.by]}: ${numbers} ${units.pressure}, ${day(proof.at)}`;
           const until = countsUntilMs(proof);
-          const state = !proof.counts ? ' (left out)' : until < nowMs ? ' (too long ago to count)' : '';
+          const doubt = doubtOf(proof);
+          const state = !proof.counts
+            ? ' (left out)'
+            : doubt !== null
+              ? ` (${PROOF_DOUBT_WORDS[doubt]})`
+              : until < nowMs
+                ? ' (too long ago to count)'
+                : '';
           return (
             <View key={proof.id} style={styles.proof}>
               <Text tone={counts(proof) ? 'ink' : 'muted'}>{text + state}</Text>
