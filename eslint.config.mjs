@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from 'node:fs';
+
 import expo from 'eslint-config-expo/flat.js';
 import prettier from 'eslint-config-prettier/flat';
 import { defineConfig } from 'eslint/config';
@@ -138,6 +140,12 @@ const ABOVE_CONTRACT = [
 ];
 const OUTSIDE_CORE = ['react*', 'react-native*', 'expo*', 'node:*', 'zod', 'swr'];
 
+/** Codes of families: each has a file of its own by its name. */
+const FAMILIES = new URL('packages/core/src/families/', import.meta.url);
+const FAMILY_CODES = readdirSync(FAMILIES)
+  .filter((name) => readFileSync(new URL(name, FAMILIES), 'utf8').includes('as const satisfies Family;'))
+  .map((name) => name.replace('.ts', ''));
+
 export default defineConfig([
   { ignores: ['**/dist/', '**/.expo/', '.data/', 'docs/', '**/expo-env.d.ts'] },
   ...expo,
@@ -256,6 +264,18 @@ export default defineConfig([
   },
   // Tests may read files; what ships may not.
   { files: ['packages/app/**/*.test.{ts,tsx}'], rules: mayNotImport('@dunlinmoss/server', '@dunlinmoss/contract/api') },
+  {
+    files: ['**/*.{test,spec}.{ts,tsx}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: `CallExpression[callee.property.name='filter'] BinaryExpression[operator='!=='] > Literal[value=/^(${FAMILY_CODES.join('|')})$/]`,
+          message: 'No test leaves a family out: give it a row of its own, or tell what is to hold for it.',
+        },
+      ],
+    },
+  },
   // A fixture's `use` is no hook.
   { files: ['e2e/**/*.ts'], rules: { 'react-hooks/rules-of-hooks': 'off', 'no-empty-pattern': 'off' } },
   {
