@@ -1,3 +1,4 @@
+import type { FamilyCode } from '@dunlinmoss/core';
 import type { Locator, Page } from '@playwright/test';
 
 import { action, expect, goTo, test } from './fixtures';
@@ -107,6 +108,73 @@ for (const onDemo of [true, false]) {
     }
   });
 }
+
+/** An odd rig of every family: sizes and road pressures, psi, one of each axle where they differ. */
+const ODD_RIGS: Readonly<Record<FamilyCode, readonly (readonly [size: string, psi: string])[]>> = {
+  fourWheel: [['37x12.5R17', '35']],
+  vanTruck: [['11.00R20', '75']],
+  quad: [['AT22x7-10', '4']],
+  sideBySide: [['35x10R15', '20']],
+  adventureTwin: [
+    ['110/80R19', '33'],
+    ['150/70R17', '36'],
+  ],
+  trailSingle: [
+    ['2.75-21', '6.5'],
+    ['4.00R18', '5'],
+  ],
+  lightSingle: [
+    ['70/100-19', '13'],
+    ['90/100-16', '13'],
+  ],
+  gravelBike: [['33-622', '']],
+  mountainBike: [['27.5x3.0', '']],
+  fatBike: [['27.5x4.5', '']],
+  electricBike: [['20x4.0', '']],
+  roadBike: [['700x23C', '']],
+  cityBike: [['60-559', '']],
+  tractor: [
+    ['14.9-24', '26'],
+    ['18.4R38', '18'],
+  ],
+  sprayer: [['IF520/85R42', '35']],
+  farmTrailer: [['28L-26', '28']],
+};
+
+/** Families that the ground can hold so that letting out more is a way out. */
+const CAN_BE_STUCK: ReadonlySet<string> = new Set([
+  ...(['fourWheel', 'vanTruck', 'quad', 'sideBySide'] satisfies FamilyCode[]),
+  ...(['adventureTwin', 'trailSingle', 'lightSingle'] satisfies FamilyCode[]),
+]);
+
+test('every family, oddly shod, comes from an empty space to a number, and out where it is stuck', async ({
+  page,
+  product,
+  request,
+}) => {
+  test.setTimeout(240_000);
+  const { items } = await (await request.get(`${product.address}/api/v1/rigs?limit=100`)).json();
+  for (const { id, revision } of items) {
+    await request.delete(`${product.address}/api/v1/rigs/${id}?revision=${revision}`);
+  }
+  for (const [family, told] of Object.entries(ODD_RIGS)) {
+    await page.goto(`/rigs/new?family=${family}`);
+    const sizes = page.getByLabel(/^Tire size/);
+    await sizes.first().waitFor();
+    for (const [index, size] of (await sizes.all()).entries()) await size.fill(told[index % told.length]![0]);
+    for (const [index, road] of (await page.getByLabel(/^Pressure on the road/).all()).entries()) {
+      await road.fill(told[index % told.length]![1]);
+    }
+    await expect(page.getByRole('table', { name: 'Pressures by ground' }), family).toContainText(/\d/);
+    await action(page, 'Keep this rig').click();
+    await expect(page.getByRole('group', { name: /axle$/ }).first(), family).toContainText('psi');
+    if (!CAN_BE_STUCK.has(family)) continue;
+    await page.goto(`/ground?rig=${new URL(page.url()).searchParams.get('rig')}&ground=stuck`);
+    await action(page, 'Stuck, and nothing else helped').click();
+    await expect(page.getByRole('heading', { name: /^Below the floor, step 1/ }), family).toBeVisible();
+    await expect(page.getByText(/^Then back up to .*psi/), family).toBeVisible();
+  }
+});
 
 test('the demo is put away with one tap and brought back from Files', async ({ page }) => {
   await page.goto('/');

@@ -229,11 +229,13 @@ test('what is said of the day is counted in, survives a reload, and a speed that
   await action(page, /^The day/).click();
   await page.getByRole('switch', { name: 'Hot day' }).click();
   await expect(page.getByText('Counted in: hot day.')).toBeVisible();
-  await expect(page.getByText('Speed guide: 15 km/h')).toBeVisible();
+  await expect(page.getByText('Speed: 15 km/h', { exact: false })).toBeVisible();
   await page.getByLabel('Speed needed in km/h').fill('900');
   await expect(page.getByText('Expected 1 to 300 km/h, or nothing.')).toBeVisible();
   await page.getByLabel('Speed needed in km/h').fill('60');
-  await expect(page.getByRole('list', { name: 'Dangers' })).toContainText('You ask for more than the 15 km/h');
+  await expect(page.getByRole('list', { name: 'Dangers' })).toContainText(
+    'Faster than the 20 km/h that people drive on this ground',
+  );
   await page.getByLabel('Speed needed in km/h').fill('250');
   await expect(page.getByRole('alert')).toContainText('made for 190 km/h at the most');
   await action(page, 'Go by the guide of the ground').click();

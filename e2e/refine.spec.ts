@@ -79,7 +79,7 @@ test('pounds bring miles and gallons along, and each can be set apart', async ({
   await action(page, /^Units/).click();
   await page.getByRole('radio', { name: 'lb', exact: true }).click();
   await page.goto('/ground?rig=0192f000-0000-7000-8000-000000000101&ground=gravel');
-  await expect(page.getByText(/Speed guide: \d+\smph/)).toBeVisible();
+  await expect(page.getByText(/Speed: \d+\smph/)).toBeVisible();
   await action(page, /^The day/).click();
   await page.getByLabel('Speed needed in mph').fill('30');
   await expect(action(page, /30\smph needed/)).toBeVisible();

@@ -673,6 +673,38 @@ describe('every route of the API', () => {
     },
   );
 
+  it('is no more open to a member who spells it another way', async () => {
+    const { cookie } = crewed.member!;
+    const { cookie: leader } = crewed.lead!;
+    const rig = aRig();
+    const at = `/in/${crewId}/rigs/${rig.id}`;
+    await ask('put', at, { cookie: leader, body: rig }).expect(200);
+    await ask('delete', `${at}?revision=1`, { cookie: leader }).expect(204);
+    const log = `/in/${crewId}/log-keeping`;
+    const spellings = [
+      ...['true', 'TRUE', '1', 'yes', 'on', 'y', 'enabled', 'True'].map(
+        (word) => ['delete', `${at}?revision=2&forever=${word}`] as const,
+      ),
+      ...['/log', '/log/', '/LOG', '/Log/', '//log', '/l%6fg', '/./log'].flatMap((end) =>
+        [at, at.replace('/rigs/', '/Rigs/')].map(
+          (way) => ['delete', `${way}${end}?from=2020-01-01T00:00:00.000Z&to=2030-01-01T00:00:00.000Z`] as const,
+        ),
+      ),
+      ...[log, `${log}/`, log.replace('log-k', 'Log-K'), log.replace('/log', '//log')].map(
+        (path) => ['put', path] as const,
+      ),
+      ...['/import', '/import/', '/IMPORT', '/archive', '/archive/', '/Archive', '/import/loads/', '/Import/Loads'].map(
+        (path) => ['post', `/in/${crewId}${path}`] as const,
+      ),
+    ];
+    for (const [method, path] of spellings) {
+      const answer = await ask(method, path, { cookie, ...(method !== 'delete' && { body: { months: 3 } }) });
+      expect(`${method} ${path}: ${[400, 403, 404].includes(answer.status)}`).toBe(`${method} ${path}: true`);
+    }
+    // The rig is where it was, in the archive.
+    await ask('delete', `${at}?revision=2&forever=1`, { cookie: leader }).expect(204);
+  });
+
   it('is shut to pages of another site, whoever looks at them', async () => {
     for (const { method, path } of asked) {
       for (const headers of [{ origin: 'https://elsewhere.test' }, { 'sec-fetch-site': 'cross-site' }]) {

@@ -58,6 +58,7 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
                 ),
               }))}
             />
+            <Text as="small">Weighed, the load has floors of its own: they may be higher.</Text>
             {guide !== undefined && <Text as="strong">{`Speed: ${guide}`}</Text>}
             <Remarks plan={plan} units={units} />
             {school !== null && <Text as="small">{`${SCHOOL_WORDS[school].name}. ${SCHOOL_WORDS[school].who}`}</Text>}

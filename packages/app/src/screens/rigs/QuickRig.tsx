@@ -102,9 +102,7 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
               ))}
             {ridden && <TubeField form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
             {bicycle && <HooksField form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
-            {family.asks.includes('dataSheet') && (
-              <PasteSheet form={form} axles={axles} spoken={alike ? '' : `${name}: `} />
-            )}
+            {family.kind === 'farm' && <PasteSheet form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
           </View>
         );
       })}
