@@ -1,6 +1,6 @@
 import { openApi } from '@dunlinmoss/contract/api';
 import compression from 'compression';
-import express, { Router, type Express } from 'express';
+import express, { type Router, type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { randomUUID } from 'node:crypto';
@@ -37,6 +37,7 @@ import { resourceRoutes } from './routes/resources';
 import { securityText } from './securityText';
 import { databaseStore, type PhotoStore } from './store/photoStore';
 import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
+import { strictRouter } from './strictRouter';
 
 /** An import carries everything a person has; all else is one row, or a batch of a log. */
 const IMPORT_LIMIT = '32mb';
@@ -176,7 +177,7 @@ interface ApiParts extends Required<Pick<AppParts, 'pool' | 'ownerId' | 'bodyMs'
 function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: ApiParts): Router {
   const repositories = createRepositories(pool);
   const description = openApi();
-  const api = Router();
+  const api = strictRouter();
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();

@@ -9,22 +9,16 @@ describe('mayAs', () => {
 
 describe('neededRole', () => {
   it.each([
-    ['GET', '/rigs', {}, 'viewer'],
-    ['HEAD', '/rigs', {}, 'viewer'],
-    ['POST', '/calc/tape', {}, 'viewer'],
-    ['PUT', '/rigs/1', {}, 'member'],
-    ['DELETE', '/rigs/1', { revision: '3' }, 'member'],
-    ['DELETE', '/rigs/1', { revision: '3', forever: 'true' }, 'lead'],
-    ['DELETE', '/rigs/1/log', {}, 'lead'],
-    ['POST', '/rigs/1/log', {}, 'member'],
-    ['POST', '/import', {}, 'lead'],
-    ['POST', '/import/loads', {}, 'lead'],
-    ['POST', '/archive', {}, 'lead'],
-    ['PUT', '/log-keeping', {}, 'lead'],
-    ['GET', '/log-keeping', {}, 'viewer'],
-    // Something that nobody has thought of yet is not a viewer's.
-    ['PATCH', '/whatever', {}, 'member'],
-  ] as const)('of %s %s %j is %s', (method, path, query, role) => {
-    expect(neededRole(method, path, query)).toBe(role);
+    ['GET', '/rigs', 'viewer'],
+    ['HEAD', '/rigs', 'viewer'],
+    ['POST', '/calc/tape', 'viewer'],
+    ['PUT', '/rigs/1', 'member'],
+    ['DELETE', '/rigs/1', 'member'],
+    ['GET', '/log-keeping', 'viewer'],
+    // Another spelling of what keeps nothing is not a viewer's, nor is what nobody has thought of yet.
+    ['POST', '/CALC/tape', 'member'],
+    ['PATCH', '/whatever', 'member'],
+  ] as const)('of %s %s is %s', (method, path, role) => {
+    expect(neededRole(method, path)).toBe(role);
   });
 });

@@ -126,11 +126,20 @@ export const whoseRequest =
     }
     const role = spaceId === null || spaceId === personId ? 'own' : found.signIn ? found.role : null;
     if (role === null) throw new Refusal('notMember');
-    if (!mayAs(role, neededRole(request.method, request.path, request.query))) throw new Refusal('notAllowed');
+    if (!mayAs(role, neededRole(request.method, request.path))) throw new Refusal('notAllowed');
     request.ownerId = spaceId ?? personId;
     request.role = role;
     next();
   };
+
+/** Whether they lead the space that the request is about, or own it: asked by the routes that take away for good. */
+export const leads = ({ role }: Request): boolean => mayAs(role, 'lead');
+
+/** Lets leads and owners through, where a route is theirs alone. */
+export const onlyLeads: RequestHandler = (request, _response, next) => {
+  if (!leads(request)) throw new Refusal('notAllowed');
+  next();
+};
 
 /** Who is written down beside a row: nobody, where nobody signs in. */
 export const byOf = ({ signIn, personId }: Request): string | null => (signIn ? personId : null);

@@ -2,16 +2,17 @@ import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract
 import { planQuery, planOut } from '@dunlinmoss/contract/api';
 import { familyOf, groundsFor, planGround, type GroundCode, groundOr } from '@dunlinmoss/core';
 import { boardOf, planInput, withProof, type PlanRequest, type ProofHistory } from '@dunlinmoss/domain';
-import { Router, type Request } from 'express';
+import type { Request, Router } from 'express';
 
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
 import type { Repositories } from '../repositories/repositories';
 import { idOf } from './idOf';
+import { strictRouter } from '../strictRouter';
 
 /** `GET /rigs/:id/plan`, `/rigs/:id/next-step` and `/rigs/:id/card`: answers from everything that is kept of a rig. */
 export function answerRoutes(repositories: Repositories): Router {
-  const router = Router();
+  const router = strictRouter();
 
   const rigOf = async (request: Request): Promise<RigRow> => {
     const rig = await repositories.rigs.get(request.ownerId, idOf(request.params.id));

@@ -1,5 +1,5 @@
 import { ARCHIVE_PATH, ARCHIVE_TYPE } from '@dunlinmoss/contract/api';
-import { Router } from 'express';
+import type { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
 import { ARCHIVE_BEGIN } from '../jobs/archiveJob';
@@ -12,6 +12,8 @@ import { idOf } from './idOf';
 import { beginImport, importing, ownJob, stateOf } from './imports';
 import { sendMade } from './made';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
+import { onlyLeads } from '../people/whose';
+import { strictRouter } from '../strictRouter';
 
 /** The largest archive that is taken in, bytes. */
 const MOST_BYTES = 20_000_000_000;
@@ -23,7 +25,7 @@ const AT_ONCE = 2;
  * stream.
  */
 export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
-  const router = Router();
+  const router = strictRouter();
   let underWay = 0;
   const one = async (work: () => Promise<void>): Promise<void> => {
     if (underWay >= AT_ONCE) throw new Refusal('overloaded');
@@ -47,7 +49,7 @@ export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
 
   router.get('/archives/:id', sendMade(pool, { kind: 'out', type: ARCHIVE_TYPE, nameOf: () => 'dunlinmoss.zip' }));
 
-  router.post(`/${ARCHIVE_PATH}`, onlyMediaType(ARCHIVE_TYPE), (request, response) =>
+  router.post(`/${ARCHIVE_PATH}`, onlyLeads, onlyMediaType(ARCHIVE_TYPE), (request, response) =>
     one(async () => {
       const begun = await beginImport(pool, request, 'archive', null, null);
       const tell = ndjsonWriter<unknown>(response);

@@ -8,7 +8,7 @@ import {
   probeQuery,
 } from '@dunlinmoss/contract/api';
 import { AXLE_POSITIONS, WHEEL_CODES } from '@dunlinmoss/core';
-import { Router, type Request, type Response } from 'express';
+import type { Request, Response, Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
@@ -27,6 +27,7 @@ import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import { changeWheels, setDriving, setFaults, simulatedRig, switchOff, switchOn } from '../repositories/simulatedRigs';
 import { idOf } from './idOf';
+import { strictRouter } from '../strictRouter';
 
 const wheelParameters = z.object({ position: z.enum(AXLE_POSITIONS), wheel: z.enum(WHEEL_CODES) });
 const historyQuery = z.strictObject({ minutes: z.coerce.number().int().min(1).max(1_440).default(180) });
@@ -55,8 +56,8 @@ export function deviceRoutes(
   repositories: Repositories,
   hub: MonitorHub,
 ): { readonly streams: Router; readonly rest: Router } {
-  const router = Router({ mergeParams: true });
-  const streams = Router({ mergeParams: true });
+  const router = strictRouter({ mergeParams: true });
+  const streams = strictRouter({ mergeParams: true });
 
   const rigIdOf = ({ params }: Request): string => idOf(params.id);
 
@@ -222,7 +223,7 @@ function centralOf(rig: SimulatedRig): CentralState {
 
 /** `/devices/probe/:id`: the simulated soil probe, uneven in the way of this rig's meadow. */
 export function probeRoutes(): Router {
-  const router = Router();
+  const router = strictRouter();
   router.get('/:id', (request, response) => {
     const { trackAKpa, trackBKpa } = probeQuery.parse(request.query);
     const seed = Number.parseInt(idOf(request.params.id).slice(-6), 16);

@@ -4,7 +4,7 @@ import { isDeepStrictEqual } from 'node:util';
 
 import type { ImportState, OpenImport } from '@dunlinmoss/contract';
 import { importQuery } from '@dunlinmoss/contract/api';
-import { Router, type Request, type Response } from 'express';
+import type { Request, Response, Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
 import { isPassing } from '../db/pool';
@@ -25,6 +25,8 @@ import {
 } from '../repositories/jobs';
 import { idOf } from './idOf';
 import { Cancelled } from './ndjsonWriter';
+import { onlyLeads } from '../people/whose';
+import { strictRouter } from '../strictRouter';
 
 /** Begins to take something long in, or goes on with it where the line broke: `as` is its name, `from` what has come of it. */
 export async function beginImport(
@@ -117,7 +119,7 @@ export const stateOf = ({ kind, state, bytes, told }: Job): ImportState => ({ ki
 
 /** `GET /imports`, `GET` and `DELETE /imports/:id`: how far something long has come, and that it is not wanted any more. */
 export function importRoutes(pool: Pool): Router {
-  const router = Router();
+  const router = strictRouter();
   router.get('/imports', async (request, response) => {
     const jobs = await openJobs(pool, request.ownerId);
     const items = jobs.map((job): OpenImport => {
@@ -132,7 +134,7 @@ export function importRoutes(pool: Pool): Router {
     response.json(stateOf(job));
   });
 
-  router.delete('/imports/:id', async (request, response) => {
+  router.delete('/imports/:id', onlyLeads, async (request, response) => {
     if (!(await forgetJob(pool, request.ownerId, idOf(request.params.id)))) throw new Refusal('underWay');
     response.status(204).end();
   });

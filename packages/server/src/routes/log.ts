@@ -3,7 +3,7 @@ import { Readable } from 'node:stream';
 import type { AiringRow, LogEvent, LogLineProblem, ReadingRoundRow } from '@dunlinmoss/contract';
 import { LOG_COLUMNS, logBatch, logDeletion, logKeeping, logQuery } from '@dunlinmoss/contract/api';
 import { correctedKpa, wheelKey, wheelsOf } from '@dunlinmoss/core';
-import { Router, type Request } from 'express';
+import type { Request, Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 
@@ -31,6 +31,8 @@ import { onlyMediaType } from '../sameSite';
 import { idOf } from './idOf';
 import { beginImport, importing } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
+import { onlyLeads } from '../people/whose';
+import { strictRouter } from '../strictRouter';
 
 /** How many refused lines are shown; all of them are counted. */
 const LINES_SHOWN = 20;
@@ -42,8 +44,8 @@ const READINGS_A_PART = 20_000;
 
 /** `POST /import/log`: long, so it reads its own body as it comes. Stands before whatever reads bodies whole. */
 export function logImportRoute(pool: Pool, repositories: Repositories, runner: JobRunner): Router {
-  const router = Router();
-  router.post('/import/log/:id', onlyMediaType('text/csv'), async (request, response) => {
+  const router = strictRouter();
+  router.post('/import/log/:id', onlyLeads, onlyMediaType('text/csv'), async (request, response) => {
     const { id: rigId, wheels } = await ownRig(request, repositories);
     const asked: LogAsked = { rigId };
     const begun = await beginImport(pool, request, 'log', asked, { line: 0, head: null } satisfies ComingLog);
@@ -190,13 +192,13 @@ async function ownRig(request: Request, repositories: Repositories): Promise<Own
 
 /** `GET` and `PUT /log-keeping`, `GET`, `POST` and `DELETE /rigs/:id/log`, `GET /export/log/:id`. */
 export function logRoutes(pool: Pool, repositories: Repositories): Router {
-  const router = Router();
+  const router = strictRouter();
 
   router.get('/log-keeping', async (request, response) => {
     response.json({ months: await logMonthsOf(pool, request.ownerId) });
   });
 
-  router.put('/log-keeping', async (request, response) => {
+  router.put('/log-keeping', onlyLeads, async (request, response) => {
     const { months } = logKeeping.parse(request.body);
     await keepLogFor(pool, request.ownerId, months);
     response.json({ months });
@@ -232,7 +234,7 @@ export function logRoutes(pool: Pool, repositories: Repositories): Router {
     response.json({ added, alreadyThere: rows.length - added });
   });
 
-  router.delete('/rigs/:id/log', async (request, response) => {
+  router.delete('/rigs/:id/log', onlyLeads, async (request, response) => {
     const { id: rigId } = await ownRig(request, repositories);
     const { from, to } = logDeletion.parse(request.query);
     response.json({ removed: await deleteFromLog(pool, request.ownerId, rigId, new Date(from), new Date(to)) });

@@ -1,5 +1,5 @@
 import { sheets } from '@dunlinmoss/contract/api';
-import { Router } from 'express';
+import type { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
 import type { PaperAsked } from '../jobs/paperJob';
@@ -9,10 +9,11 @@ import { findJob, forgetEarlierFiles, forgetJob, JobLost } from '../repositories
 import { idOf } from './idOf';
 import { beginWhole, keepWhole, stateOf } from './imports';
 import { sendMade } from './made';
+import { strictRouter } from '../strictRouter';
 
 /** `PUT /papers/:id` has sheets laid out as one PDF, and `GET` fetches it. The same under the same name is made once. */
 export function paperRoutes(pool: Pool, runner: JobRunner): Router {
-  const router = Router();
+  const router = strictRouter();
 
   router.put('/papers/:id', async (request, response) => {
     const { ownerId } = request;

@@ -15,7 +15,7 @@ import {
   signingInByPasskey,
   takenInvitation,
 } from '@dunlinmoss/contract/api';
-import { Router, type Request, type Response } from 'express';
+import type { Request, Response, Router } from 'express';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 
 import { clearSession, sessionToken, setSession } from '../people/cookie';
@@ -25,6 +25,7 @@ import type { KnownSessions } from '../people/whose';
 import { throttle } from '../people/throttle';
 import { Refusal } from '../problems';
 import { idOf } from './idOf';
+import { strictRouter } from '../strictRouter';
 
 /** The person who asks. Throws `signIn` where there is none, or where nobody signs in here yet. */
 function personOf({ personId, signIn }: Request): string {
@@ -36,7 +37,7 @@ const addressOf = (request: Request): string => request.ip ?? 'unknown';
 
 /** Signing in, crews, invitations. These are about who somebody is, so they look for themselves at what they may. */
 export function peopleRoutes(pool: Pool, firstId: string, sessions: KnownSessions): Router {
-  const router = Router();
+  const router = strictRouter();
   router.use(sessions.forgetWith);
   const wrong = throttle(pool);
 

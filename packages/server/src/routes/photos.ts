@@ -1,5 +1,5 @@
 import { PHOTO_LIMIT, PHOTO_PATH, PHOTO_TYPE } from '@dunlinmoss/contract';
-import express, { Router } from 'express';
+import express, { type Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
 import { isPlainJpeg } from '../imports/jpeg';
@@ -7,10 +7,11 @@ import { Refusal } from '../problems';
 import { keepPhoto, photoBytes } from '../repositories/photos';
 import type { PhotoStore } from '../store/photoStore';
 import { idOf } from './idOf';
+import { strictRouter } from '../strictRouter';
 
 /** Photos of prints by id, written once: the same id again is the same photo. */
 export function photoRoutes(pool: Pool, store: PhotoStore): Router {
-  const router = Router();
+  const router = strictRouter();
   router.get(`/${PHOTO_PATH}/:id`, async (request, response) => {
     const id = idOf(request.params.id);
     const bytes = await photoBytes(pool, store, request.ownerId, id);

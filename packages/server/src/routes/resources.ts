@@ -1,19 +1,20 @@
 import { RESOURCES, type ResourceName } from '@dunlinmoss/contract';
 import { removeQuery } from '@dunlinmoss/contract/api';
-import { Router } from 'express';
+import type { Router } from 'express';
 
-import { byOf } from '../people/whose';
+import { byOf, leads } from '../people/whose';
 import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import type { PageQuery, Repository, Stamped } from '../repositories/versioned';
 import { idOf } from './idOf';
+import { strictRouter } from '../strictRouter';
 
 type AnyBody = { id: string; revision: number };
 
 /** The routes of one kind of row. */
 function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyBody & Stamped, PageQuery>): Router {
   const { body, query } = RESOURCES[name];
-  const router = Router();
+  const router = strictRouter();
 
   router.get('/', async (request, response) => {
     response.json(await repository.list(request.ownerId, query.parse(request.query)));
@@ -43,6 +44,7 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
   router.delete('/:id', async (request, response) => {
     const { revision, forever } = removeQuery.parse(request.query);
     const id = idOf(request.params.id);
+    if (forever && !leads(request)) throw new Refusal('notAllowed');
     const outcome = forever
       ? await repository.erase(request.ownerId, id, revision)
       : await repository.remove(request.ownerId, id, revision, byOf(request));
@@ -73,7 +75,7 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
 
 /** Every kind of row of the contract, each under its own path. */
 export function resourceRoutes(repositories: Repositories): Router {
-  const router = Router();
+  const router = strictRouter();
   for (const name of Object.keys(RESOURCES) as ResourceName[]) {
     // The table ties each name to its own body; the loop can't tell, so the types meet here.
     const repository = repositories[name] as unknown as Repository<AnyBody, AnyBody & Stamped, PageQuery>;
