@@ -81,7 +81,7 @@ function perSecond(work: () => void): number {
 }
 
 const [wagon] = RIGS_OF;
-const onGrounds = groundsFor('car');
+const onGrounds = groundsFor(familyOf('fourWheel'));
 const grounds = Array.from({ length: GROUNDS }, (_, index) => onGrounds[index % onGrounds.length]!);
 const one = perSecond(() => plan(inputOf(...wagon!, 'softSand')));
 const twelve = perSecond(() => grounds.forEach((ground) => plan(inputOf(...wagon!, ground))));
@@ -92,12 +92,12 @@ const tenTimesTwelve = perSecond(() => {
 const cards = Object.fromEntries(
   RIGS_OF.map(([family, axles]) => [
     family,
-    perSecond(() => groundsFor(familyOf(family).kind).forEach((ground) => plan(inputOf(family, axles, ground)))),
+    perSecond(() => groundsFor(familyOf(family)).forEach((ground) => plan(inputOf(family, axles, ground)))),
   ]),
 );
 /** Every rig of the sweep on every ground it meets: what its laws are tried on. */
 const swept = sweepRigs(24, 0.811).flatMap(({ input }) =>
-  groundsFor(familyOf(input.family).kind).map((ground) => ({ ...input, ground })),
+  groundsFor(familyOf(input.family)).map((ground) => ({ ...input, ground })),
 );
 const begun = performance.now();
 for (const input of swept) planGround(input);

@@ -39,4 +39,5 @@ export const FAMILIES = [
 export type FamilyCode = (typeof FAMILIES)[number]['code'];
 export const FAMILY_CODES = FAMILIES.map(({ code }) => code) as [FamilyCode, ...FamilyCode[]];
 
-export const familyOf = (code: FamilyCode): Family => FAMILIES.find((family) => family.code === code)!;
+const BY_CODE: ReadonlyMap<string, Family> = new Map(FAMILIES.map((family) => [family.code, family]));
+export const familyOf = (code: FamilyCode): Family => BY_CODE.get(code)!;

@@ -63,7 +63,8 @@ export type GroundCode = (typeof GROUNDS)[number]['code'];
 export const GROUND_CODES = GROUNDS.map(({ code }) => code) as [GroundCode, ...GroundCode[]];
 
 /** The ground of a code. */
-export const groundOf = (code: GroundCode): Ground => GROUNDS.find((ground) => ground.code === code)!;
+export const groundOf = (code: GroundCode): Ground => BY_CODE.get(code)!;
+const BY_CODE: ReadonlyMap<string, Ground> = new Map(GROUNDS.map((ground) => [ground.code, ground]));
 
 /** Whether a family meets a ground at all. */
 export const meets = ({ kinds, notFor }: Ground, { kind, code }: Pick<Family, 'kind' | 'code'>): boolean =>

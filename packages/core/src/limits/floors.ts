@@ -49,13 +49,13 @@ const floorOf = ({ withoutLoad, pressureKpa }: Limit, context: AxleContext): num
 
 /** The highest of the floors: the one that binds. */
 export function bindingFloor(context: AxleContext): BindingFloor {
-  const all = (FLOORS as readonly Limit[]).flatMap((limit): FloorValue[] => {
-    const { code, source, sourceOf } = limit;
+  const all: FloorValue[] = [];
+  for (const limit of FLOORS as readonly Limit[]) {
     const value = floorOf(limit, context);
-    return value === null
-      ? []
-      : [{ code: code as FloorCode, source: sourceOf?.(context) ?? source, pressureKpa: value }];
-  });
+    if (value === null) continue;
+    const source = limit.sourceOf?.(context) ?? limit.source;
+    all.push({ code: limit.code as FloorCode, source, pressureKpa: value });
+  }
   const highest = all.reduce((best, floor) => (floor.pressureKpa > best.pressureKpa ? floor : best));
   return { ...highest, all };
 }

@@ -40,7 +40,8 @@ export const MODIFIERS = [
 export type ModifierCode = (typeof MODIFIERS)[number]['code'];
 export const MODIFIER_CODES = MODIFIERS.map(({ code }) => code) as [ModifierCode, ...ModifierCode[]];
 
-export const modifierOf = (code: ModifierCode): Modifier => MODIFIERS.find((each) => each.code === code)!;
+const BY_CODE: ReadonlyMap<string, Modifier> = new Map(MODIFIERS.map((each) => [each.code, each]));
+export const modifierOf = (code: ModifierCode): Modifier => BY_CODE.get(code)!;
 
 const countsOn = ({ kinds, on }: Modifier, kind: Kind, ground: Ground): boolean =>
   kinds.includes(kind) && (on ? isLike(ground, on) : ground.paved !== true);

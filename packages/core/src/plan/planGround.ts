@@ -193,10 +193,12 @@ interface LimitedAxle {
   readonly context: DayContext<ModifierCode>;
   readonly floor: BindingFloor;
   readonly ceiling: BindingCeiling | null;
+  /** What the number stays below unless the floor forbids it, kPa; infinite where there is no such. */
+  readonly softKpa: number;
 }
 
 /** How low and how high an axle may go; contradictions are reported, not averaged away. */
-function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'ceiling'>, PlanProblem> {
+function limitsOf(context: AxleContext): Result<Omit<LimitedAxle, 'context'>, PlanProblem> {
   const { axle, wheelLoadKg, speedKmh } = context;
   const { position, roadKpa, maxKpa, curve } = axle;
   const topKmh = curve?.from === 'rows' ? curve.speeds.at(-1)!.speedKmh : topSpeedKmh(axle.tire);
@@ -227,7 +229,8 @@ function limitsOf(context: AxleContext): Result<Pick<LimitedAxle, 'floor' | 'cei
       ceilingKpa: ceiling.pressureKpa,
     });
   }
-  return success({ floor, ceiling });
+  const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
+  return success({ floor, ceiling, softKpa });
 }
 
 /** The schools that can be asked: unweighed, those that need no load. */
@@ -305,30 +308,25 @@ interface PlannedAxle extends AxlePlan {
   readonly ruleWindow: AxlePlan['window'];
 }
 
-/** What holds a number of an axle between its limits, and which of them moved it. */
-function holdsOf(
-  { context, floor, ceiling }: LimitedAxle,
-  behind: Behind | null,
-): {
-  readonly hold: (kpa: number, end: Figure) => number;
-  readonly clampedBy: (kpa: number, end: Figure) => ClampCode;
-} {
-  const hardKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
-  const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
-  const mostBehind = (end: Figure): number => behind?.most[end] ?? Number.POSITIVE_INFINITY;
-  const leastBehind = (end: Figure): number => behind?.least[end] ?? Number.NEGATIVE_INFINITY;
-  const most = (end: Figure): number => Math.min(hardKpa, softKpa, mostBehind(end));
-  return {
-    // What is behind gives way to the floor; a ceiling was held against it before.
-    hold: (kpa, end) => Math.max(Math.min(Math.max(kpa, leastBehind(end)), most(end)), floor.pressureKpa),
-    clampedBy: (kpa, end) => {
-      const raised = Math.max(kpa, leastBehind(end));
-      if (Math.min(raised, most(end)) < floor.pressureKpa) return floor.code;
-      if (raised <= most(end)) return raised > kpa ? 'rearGap' : null;
-      if (most(end) === hardKpa) return ceiling!.code;
-      return most(end) === softKpa ? 'belowRoad' : 'rear';
-    },
-  };
+/** The most that an axle may have, kPa, where the floor allows it. */
+const mostKpa = ({ ceiling, softKpa }: LimitedAxle, behind: Behind | null, end: Figure): number =>
+  Math.min(ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY, softKpa, behind?.most[end] ?? Number.POSITIVE_INFINITY);
+
+/** A number of an axle between its limits, kPa. What is behind gives way to the floor; a ceiling was held against it before. */
+function heldKpa(limited: LimitedAxle, behind: Behind | null, kpa: number, end: Figure): number {
+  const raised = behind === null ? kpa : Math.max(kpa, behind.least[end]);
+  return Math.max(Math.min(raised, mostKpa(limited, behind, end)), limited.floor.pressureKpa);
+}
+
+/** Which limit moved a number of an axle. */
+function clampOf(limited: LimitedAxle, behind: Behind | null, kpa: number, end: Figure): ClampCode {
+  const { floor, ceiling, softKpa } = limited;
+  const raised = behind === null ? kpa : Math.max(kpa, behind.least[end]);
+  const most = mostKpa(limited, behind, end);
+  if (Math.min(raised, most) < floor.pressureKpa) return floor.code;
+  if (raised <= most) return raised > kpa ? 'rearGap' : null;
+  if (most === ceiling?.pressureKpa) return ceiling.code;
+  return most === softKpa ? 'belowRoad' : 'rear';
 }
 
 /** Every school side by side, each as it is by itself: only the default's front gives way to its rear. */
@@ -338,24 +336,23 @@ function schoolPlans(limited: LimitedAxle, startEnd: Figure, behind: Behind | nu
     const school = schoolOf(code);
     const targetKpa = school.targetKpa(context, startEnd);
     if (typeof targetKpa === 'string') return { code, ok: false, needs: targetKpa };
-    const { hold, clampedBy } = holdsOf(limited, school.frontYields ? behind : null);
+    const yields = school.frontYields ? behind : null;
     return {
       code,
       ok: true,
       targetKpa,
-      startKpa: hold(targetKpa, startEnd),
-      clampedBy: clampedBy(targetKpa, startEnd),
+      startKpa: heldKpa(limited, yields, targetKpa, startEnd),
+      clampedBy: clampOf(limited, yields, targetKpa, startEnd),
     };
   });
 }
 
 /** Which limit moves what was proved. */
 function provedClamp(
-  { context, floor, ceiling }: LimitedAxle,
+  { floor, ceiling, softKpa }: LimitedAxle,
   provedKpa: number,
 ): { readonly startKpa: number; readonly clampedBy: ClampCode } {
   const hardKpa = ceiling?.pressureKpa ?? Number.POSITIVE_INFINITY;
-  const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
   const startKpa = Math.max(Math.min(provedKpa, hardKpa, softKpa), floor.pressureKpa);
   if (startKpa === provedKpa) return { startKpa, clampedBy: null };
   if (startKpa > provedKpa) return { startKpa, clampedBy: floor.code };
@@ -369,11 +366,10 @@ function planAxle(
   provedKpa: number | null,
   behind: Behind | null = null,
 ): Result<PlannedAxle, PlanProblem> {
-  const { context, floor, ceiling } = limited;
+  const { context, floor, ceiling, softKpa } = limited;
   const { axle, printBuild, wheelLoadKg, modifiers } = context;
   const startEnd: Figure = modifiers.map((code) => modifierOf(code).startAt).find(Boolean) ?? 'start';
   const yields = school !== null && schoolOf(school).frontYields ? behind : null;
-  const { hold } = holdsOf(limited, yields);
   const schools = school === null ? [] : schoolPlans(limited, startEnd, behind);
   const held = schools.find(({ code }) => code === school);
   const targetKpa = held?.ok ? held.targetKpa : null;
@@ -388,12 +384,13 @@ function planAxle(
     const wanted = school === null ? null : schoolOf(school).targetKpa(context, end);
     return typeof wanted === 'number' ? wanted : (targetKpa ?? startKpa);
   };
-  const edge = (end: Figure): number => (school === null ? axle.roadKpa! : hold(wantedAt(end), end));
+  const edge = (end: Figure): number =>
+    school === null ? axle.roadKpa! : heldKpa(limited, yields, wantedAt(end), end);
   const highKpa = edge('high');
   // Where the start was cut from above, the low end keeps its distance: there is still a way down to try.
   const lowKpa =
     targetKpa !== null && ruleKpa < targetKpa
-      ? Math.min(edge('low'), hold((wantedAt('low') * ruleKpa) / targetKpa, 'low'))
+      ? Math.min(edge('low'), heldKpa(limited, yields, (wantedAt('low') * ruleKpa) / targetKpa, 'low'))
       : edge('low');
   const roadKpa = axle.roadKpa ?? (context.unweighed ? null : needsOnRoadKpa(context));
   const atRoad = roadKpa === null ? null : (contactPatch(printBuild, wheelLoadKg, roadKpa) ?? null);
@@ -407,7 +404,6 @@ function planAxle(
     source: (code === 'windowLow' ? figures?.lowSource : undefined) ?? figures?.source ?? schoolOf(school!).source,
   });
   const window = { lowKpa: Math.min(lowKpa, startKpa), highKpa: Math.max(highKpa, startKpa) };
-  const softKpa = softCeilingKpa(context, floor.pressureKpa) ?? Number.POSITIVE_INFINITY;
   return success({
     position: axle.position,
     wheelLoadKg,

@@ -38,18 +38,14 @@ const WORTH_SAYING = 0.1;
 const DUST_KPA = psi(0.1);
 
 /** What belongs beside the number of an axle, the most pressing first. */
-export const remarksOf = (context: DayContext, come: Come): Remark[] =>
-  [
-    noAirNear,
-    bendUnlikely,
-    roadTooLow,
-    ratingUnread,
-    practiceLower,
-    softerOnCorrugations,
-    groundsOnFloor,
-    schoolsApart,
-    gainsLess,
-  ].flatMap((remark) => remark(context, come) ?? []);
+export function remarksOf(context: DayContext, come: Come): Remark[] {
+  const remarks: Remark[] = [];
+  for (const make of REMARKS) {
+    const remark = make(context, come);
+    if (remark !== null) remarks.push(remark);
+  }
+  return remarks;
+}
 
 type MakesRemark = (context: DayContext, come: Come) => Remark | null;
 
@@ -170,3 +166,16 @@ const gainsLess: MakesRemark = ({ build, wheelLoadKg }, { atStart, atRoad }) => 
   const lessShare = 1 - (atStart.lengthMm - atRoad.lengthMm) / (soft.lengthMm - firm.lengthMm);
   return lessShare > WORTH_SAYING ? { code: 'gainsLess', lessShare } : null;
 };
+
+/** The most pressing first. */
+const REMARKS: readonly MakesRemark[] = [
+  noAirNear,
+  bendUnlikely,
+  roadTooLow,
+  ratingUnread,
+  practiceLower,
+  softerOnCorrugations,
+  groundsOnFloor,
+  schoolsApart,
+  gainsLess,
+];

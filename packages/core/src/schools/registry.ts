@@ -42,14 +42,22 @@ export const SCHOOLS = [
 export type SchoolCode = (typeof SCHOOLS)[number]['code'];
 export const SCHOOL_CODES = SCHOOLS.map(({ code }) => code) as [SchoolCode, ...SchoolCode[]];
 
-export const schoolOf = (code: SchoolCode): School => SCHOOLS.find((school) => school.code === code)!;
+const BY_CODE: ReadonlyMap<string, School> = new Map(SCHOOLS.map((school) => [school.code, school]));
+export const schoolOf = (code: SchoolCode): School => BY_CODE.get(code)!;
 
 /**
  * The schools of a family, the default first: the one that goes by the rig's own load and tire, unless the family begins
  * with another.
  */
 export function schoolsFor({ kind, firstSchool }: Pick<Family, 'kind' | 'firstSchool'>): readonly SchoolCode[] {
+  const key = `${kind} ${firstSchool ?? ''}`;
+  const known = OF_FAMILY.get(key);
+  if (known) return known;
   const own = SCHOOLS.filter((school: School) => school.kinds.includes(kind)).map(({ code }) => code);
   const first = own.filter((code) => code === firstSchool);
-  return [...first, ...own.filter((code) => code !== firstSchool)];
+  const schools = [...first, ...own.filter((code) => code !== firstSchool)];
+  OF_FAMILY.set(key, schools);
+  return schools;
 }
+/** Put in order once: every plan asks for them on every axle. */
+const OF_FAMILY = new Map<string, readonly SchoolCode[]>();
