@@ -244,4 +244,14 @@ describe('a table of loads', () => {
     ]);
     expect((await ask(text)).done!.counts).toEqual({ add: 0, change: 0, same: 3, leave: 4, refuse: 0 });
   });
+
+  it('gives no cell that a spreadsheet would run, and reads its own again', async () => {
+    const name = '=HYPERLINK("x","y")';
+    const weighed = [{ position: 'front' as const, part: 'axle' as const, loadKg: 1000 }];
+    const rig = aRig({ name, loadCases: [aCase({ name: '+1', weighed })] });
+    await put(rig);
+    const { text } = await request(server.app).get(`/api/v1/export/loads.csv?rig=${rig.id}`).expect(200);
+    expect(text.split('\r\n')[1]).toBe(`"'=HYPERLINK(""x"",""y"")","'+1",front,axle,1000,weighed`);
+    expect((await ask(text)).done!.counts).toEqual({ add: 0, change: 0, same: 1, leave: 0, refuse: 0 });
+  });
 });

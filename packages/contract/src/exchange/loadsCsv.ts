@@ -140,13 +140,17 @@ const UNITS: ReadonlyMap<string, 'kg' | 'lb'> = new Map([
 ]);
 const MOST_KG = 100_000;
 
+/** What a table that we wrote has before a cell that a spreadsheet would run as a formula. */
+const AS_TEXT = /^'(?=[=+\-@])/;
+
 /** Reads one line's cells, or says why it can't. */
 export function readLoadsLine(
   cells: readonly string[],
   columns: LoadsColumns,
   decimal: DecimalSign,
 ): LoadsLine | LoadsLineProblem {
-  const cell = (column: Column): string => (columns[column] === undefined ? '' : (cells[columns[column]] ?? '').trim());
+  const cell = (column: Column): string =>
+    columns[column] === undefined ? '' : (cells[columns[column]] ?? '').trim().replace(AS_TEXT, '');
   const loadCase = cell('loadCase').replace(/\s+/g, ' ');
   if (loadCase === '' || loadCase.length > 60) return 'noLoadCase';
   const position = POSITIONS.get(plain(cell('axle')));

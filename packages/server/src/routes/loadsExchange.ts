@@ -63,7 +63,7 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories, runn
         ? { items: [one], next: null }
         : await repositories.rigs.list(request.ownerId, { limit: 100, after, archived: false });
       const lines = page.items.flatMap(loadLines);
-      if (lines.length > 0) response.write(`${Papa.unparse(lines)}\r\n`);
+      if (lines.length > 0) response.write(`${Papa.unparse(lines, { escapeFormulae: true })}\r\n`);
       after = page.next ?? undefined;
     } while (after !== undefined);
     response.end();
