@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
+import { Readable } from 'node:stream';
 
 import type { ArchiveEvent, ImportState } from '@dunlinmoss/contract';
 import { ARCHIVE_PARTS } from '@dunlinmoss/contract/api';
@@ -11,6 +12,8 @@ import type { Express } from 'express';
 import request from 'supertest';
 import { ZipFile } from 'yazl';
 
+import { linesIn, LineTooLong } from '../src/archive/lines';
+import { ArchiveRefused, readArchive } from '../src/archive/read';
 import { aComparison, aDayRoute, aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -181,6 +184,48 @@ describe('the archive of everything', () => {
     expect('done' in (await restore(await anotherOwner(), await madeOf(older)))).toBe(true);
     const { 'readings.jsonl': __, ...cut } = EMPTY;
     expect(await restore(await anotherOwner(), await madeOf(cut))).toMatchObject({ problem: { code: 'notAnArchive' } });
+  });
+
+  it('with any one bit changed is refused, or is what it was', async () => {
+    await fillIn(server.app);
+    const archive = await archiveOf(server.app);
+    const readBack = async (bytes: Buffer): Promise<string> => {
+      const batches: unknown[] = [];
+      const from = async function* (start: number, end: number) {
+        yield bytes.subarray(start, end);
+      };
+      for await (const batch of readArchive(bytes.length, from)) batches.push(batch);
+      return JSON.stringify(batches);
+    };
+    const whole = await readBack(archive);
+    expect(whole).toContain('Twite');
+    // A seeded walk over all of it (Lehmer's generator).
+    let seed = 20_261_201;
+    const next = (below: number): number => (seed = (seed * 48_271) % 2_147_483_647) % below;
+    let refused = 0;
+    for (let flip = 0; flip < 200; flip += 1) {
+      const at = next(archive.length);
+      const bytes = Buffer.from(archive);
+      bytes[at]! ^= 1 << next(8);
+      const told = await readBack(bytes).catch((error: unknown) => {
+        if (!(error instanceof ArchiveRefused)) throw error;
+        refused += 1;
+        return whole;
+      });
+      expect(`byte ${at}: ${told === whole}`).toBe(`byte ${at}: true`);
+    }
+    expect(refused).toBeGreaterThan(100);
+  });
+
+  it('with a line that never ends is refused when it is longer than any may be', async () => {
+    const line = async function* (): AsyncGenerator<Buffer> {
+      for (;;) yield Buffer.alloc(65_536, 'x');
+    };
+    await expect(linesIn(line(), 1_000_000).next()).rejects.toThrow(LineTooLong);
+    const lines: string[] = [];
+    const parts = ['a\r', '\nü', '\n\nlast'].map((text) => Buffer.from(text));
+    for await (const text of linesIn(Readable.from(parts), 5)) lines.push(text);
+    expect(lines).toEqual(['a', 'ü', '', 'last']);
   });
 
   it('restored into an empty store gives the same archive again, byte for byte', async () => {

@@ -1,7 +1,7 @@
 import { once } from 'node:events';
 import { Readable } from 'node:stream';
-import readline from 'node:readline';
 import { promisify } from 'node:util';
+import { crc32 } from 'node:zlib';
 
 import {
   fieldProblems,
@@ -25,6 +25,7 @@ import { isPlainJpeg } from '../imports/jpeg';
 import { MOST_ROW_BYTES } from '../limits';
 import { LOG_ROWS_AT_ONCE } from '../repositories/monitorLog';
 import type { KeptRow } from '../repositories/versioned';
+import { LineTooLong, linesIn } from './lines';
 
 /** Why an archive is refused, and where. */
 export class ArchiveRefused extends Error {
@@ -36,7 +37,7 @@ export class ArchiveRefused extends Error {
   }
 }
 
-/** The longest line that is read, characters: the largest row, and what an archive says beside it. */
+/** The longest line that is read, bytes: the largest row, and what an archive says beside it. */
 const LONGEST_LINE = MOST_ROW_BYTES + 10_000;
 const ROWS_AT_ONCE = 500;
 
@@ -46,11 +47,15 @@ const openReader = promisify<yauzl.RandomAccessReader, number, yauzl.Options, Zi
 
 /** Reads an archive from wherever its bytes lie. */
 class BytesReader extends yauzl.RandomAccessReader {
+  /** Why its bytes could not be had; undefined while they could. */
+  failed: unknown;
+
   constructor(private readonly bytes: (start: number, end: number) => AsyncIterable<Buffer>) {
     super();
   }
   override _readStreamForRange(start: number, end: number): Readable {
-    return Readable.from(this.bytes(start, end), { objectMode: false });
+    const stream = Readable.from(this.bytes(start, end), { objectMode: false });
+    return stream.on('error', (error) => (this.failed ??= error));
   }
 }
 
@@ -61,6 +66,8 @@ async function entriesOf(zip: ZipFile): Promise<ReadonlyMap<string, Entry>> {
     entries.set(entry.fileName, entry);
     zip.readEntry();
   });
+  // What it finds wrong once the directory was read is told by the stream of the entry as well.
+  zip.on('error', () => undefined);
   zip.readEntry();
   await once(zip, 'end');
   return entries;
@@ -71,10 +78,25 @@ const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
     zip.openReadStream(entry, (error, stream) => (error ? reject(error) : resolve(stream))),
   );
 
+/** The bytes of an entry as they come, held against its checksum at their end. */
+async function* partsOf(zip: ZipFile, entry: Entry): AsyncGenerator<Buffer> {
+  const stream = await streamOf(zip, entry);
+  // Left before its end it may fail when nobody waits for it any more.
+  stream.on('error', () => undefined);
+  let sum = 0;
+  for await (const part of stream) {
+    sum = crc32(part as Buffer, sum);
+    yield part as Buffer;
+  }
+  if (sum !== entry.crc32) {
+    throw new ArchiveRefused('notAnArchive', { message: `${entry.fileName} was changed since it was written` });
+  }
+}
+
 async function bytesOf(zip: ZipFile, entry: Entry): Promise<Buffer> {
   if (entry.uncompressedSize > PHOTO_LIMIT) throw new ArchiveRefused('notAnArchive', { part: 'photos' });
   const parts: Buffer[] = [];
-  for await (const part of await streamOf(zip, entry)) parts.push(part as Buffer);
+  for await (const part of partsOf(zip, entry)) parts.push(part);
   return Buffer.concat(parts);
 }
 
@@ -91,9 +113,8 @@ async function* linesOf<Value>(
   const refuse = (message: string): never => {
     throw new ArchiveRefused('lineRefused', { part, line, message });
   };
-  for await (const text of readline.createInterface({ input: await streamOf(zip, entry), crlfDelay: Infinity })) {
+  for await (const text of linesIn(partsOf(zip, entry), LONGEST_LINE)) {
     line += 1;
-    if (text.length > LONGEST_LINE) refuse('The line is too long');
     let json: unknown;
     try {
       json = JSON.parse(text);
@@ -141,32 +162,32 @@ export async function* readArchive(
   size: number,
   bytes: (start: number, end: number) => AsyncIterable<Buffer>,
 ): AsyncGenerator<ArchiveBatch> {
-  const zip = await openReader(new BytesReader(bytes), size, { lazyEntries: true, autoClose: false }).catch(
-    (error: unknown) => {
-      throw damaged(error) ?? error;
-    },
-  );
+  const reader = new BytesReader(bytes);
+  /** What goes wrong here is wrong with the archive, unless its bytes could not be had. */
+  const asRefused = (error: unknown): unknown => {
+    if (reader.failed !== undefined) return reader.failed;
+    if (error instanceof ArchiveRefused) return error;
+    const message = error instanceof LineTooLong ? 'A line is too long' : error instanceof Error ? error.message : '';
+    return new ArchiveRefused('notAnArchive', { message });
+  };
+  let zip: ZipFile | undefined;
   try {
+    zip = await openReader(reader, size, { lazyEntries: true, autoClose: false });
     yield* batchesOf(zip);
   } catch (error) {
-    throw damaged(error) ?? error;
+    throw asRefused(error);
   } finally {
-    zip.close();
+    zip?.close();
   }
 }
 
-/** What the library says of bytes that are not as their directory promises. */
-const damaged = (error: unknown): ArchiveRefused | undefined =>
-  error instanceof Error &&
-  /zip|invalid|unexpected end|corrupt|central directory|too many bytes|too few/i.test(error.message)
-    ? new ArchiveRefused('notAnArchive', { message: error.message })
-    : undefined;
-
 async function* batchesOf(zip: ZipFile): AsyncGenerator<ArchiveBatch> {
   const entries = await entriesOf(zip);
+  const unread = new Set(entries.keys());
   const entryOf = (name: string): Entry => {
     const entry = entries.get(name);
     if (!entry) throw new ArchiveRefused('notAnArchive', { message: `${name} is missing` });
+    unread.delete(name);
     return entry;
   };
   const head = archiveHead.safeParse(JSON.parse((await bytesOf(zip, entryOf('dunlinmoss.json'))).toString('utf8')));
@@ -196,4 +217,7 @@ async function* batchesOf(zip: ZipFile): AsyncGenerator<ArchiveBatch> {
     lines += 1;
     yield { part: 'photos', lines, rows: [{ id, createdAt, bytes }] };
   }
+  // A part under a name that is not its own would be lost without a word.
+  const [stranger] = unread;
+  if (stranger !== undefined) throw new ArchiveRefused('notAnArchive', { message: `${stranger} is no part of one` });
 }
