@@ -6,7 +6,7 @@ import type { PlanProblem } from '../plan/plan';
 import { failure, success, type Result } from '../result/result';
 import { canBog, softnessAt, timesStuck, type Softness } from '../grounds/bogging';
 import { cheapestRoute, routeOf, type RouteGraph, type RoutePath, type RouteStage } from './cheapestRoute';
-import { routeSettings } from './routeSettings';
+import { nearestMark, ownOnGauge, routeSettings } from './routeSettings';
 import { routeStops, type RouteTools, type Setting } from './routeStops';
 import {
   bogChance,
@@ -331,13 +331,15 @@ function bestFixed(graph: RouteGraph, settings: number): Timed | null {
 }
 
 /** The setting of each stretch that lies nearest to what its ground asks for; what stands is kept where one can't stop. */
-function tableOf({ built, settings }: Base): number[] | null {
+function tableOf({ input, built, settings }: Base): number[] | null {
   const chosen: number[] = [];
   for (const [index, { kind, at, stretch }] of built.entries()) {
     const before = index === 0 ? 0 : chosen[index - 1]!;
     const closed = stretch.noStopping && index > 0 && built[index - 1]!.stretch.noStopping;
+    const own = ownOnGauge(kind, input.stepKpa);
+    const shown = (kpa: number): number => (kind.ground.paved === true ? kpa : nearestMark(kpa, input.stepKpa));
     const apart = (setting: Setting): number =>
-      Math.max(...setting.map(({ pressureKpa }, axle) => Math.abs(Math.log(pressureKpa / kind.ownKpa[axle]!))));
+      Math.max(...setting.map(({ pressureKpa }, axle) => Math.abs(Math.log(shown(pressureKpa) / own[axle]!))));
     const fit = settings
       .map((setting, code) => ({ code, apart: at[code] ? apart(setting) : Number.POSITIVE_INFINITY }))
       // What is in the tires stays where it is as good as any.

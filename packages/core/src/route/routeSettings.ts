@@ -5,6 +5,27 @@ import type { StretchKind } from './stretch';
 const STEPS = 10;
 const DUST = 1e-6;
 
+const markAbove = (kpa: number, stepKpa: number): number => Math.ceil(kpa / stepKpa - DUST) * stepKpa;
+const markBelow = (kpa: number, stepKpa: number): number => Math.floor(kpa / stepKpa + DUST) * stepKpa;
+/** The nearest mark of a gauge, kPa. */
+export const nearestMark = (kpa: number, stepKpa: number): number => Math.round(kpa / stepKpa + DUST) * stepKpa;
+
+/**
+ * What a ground asks for of each axle, kPa, as a gauge shows it: no rounding goes below the ground's floor or above its
+ * ceiling. On the road what is entered stands, whatever the marks.
+ */
+export function ownOnGauge(
+  { ground, ownKpa, lowestKpa, highestKpa, groundFloorKpa }: StretchKind,
+  stepKpa: number,
+): number[] {
+  return ownKpa.map((kpa, axle) => {
+    if (ground.paved === true) return Math.min(Math.max(kpa, lowestKpa[axle]!), highestKpa[axle]!);
+    const mark = nearestMark(kpa, stepKpa);
+    if (mark < Math.max(lowestKpa[axle]!, groundFloorKpa[axle]!) - DUST) return markAbove(kpa, stepKpa);
+    return mark > highestKpa[axle]! + DUST ? markBelow(kpa, stepKpa) : mark;
+  });
+}
+
 /**
  * The pressures that a route is planned with: what is in the tires now (always the first), what each ground asks for, and
  * steps between the lowest and the highest of all stretches, each on a mark of the gauge and never below a floor by
@@ -20,22 +41,7 @@ export function routeSettings(start: Setting, kinds: readonly StretchKind[], ste
     );
     if (!known) settings.push(next);
   };
-  const nearest = (kpa: number): number => Math.round(kpa / stepKpa + DUST) * stepKpa;
-  const up = (kpa: number): number => Math.ceil(kpa / stepKpa - DUST) * stepKpa;
-  const down = (kpa: number): number => Math.floor(kpa / stepKpa + DUST) * stepKpa;
-  for (const { ground, ownKpa, lowestKpa, highestKpa } of distinct) {
-    // On the road what is entered stands, whatever the marks.
-    if (ground.paved === true)
-      add(ownKpa.map((kpa, axle) => Math.min(Math.max(kpa, lowestKpa[axle]!), highestKpa[axle]!)));
-    else {
-      add(
-        ownKpa.map((kpa, axle) => {
-          const mark = nearest(kpa);
-          return mark < lowestKpa[axle]! - DUST ? up(kpa) : mark > highestKpa[axle]! + DUST ? down(kpa) : mark;
-        }),
-      );
-    }
-  }
+  for (const kind of distinct) add(ownOnGauge(kind, stepKpa));
   // The lowest that every stretch of the day allows: what one pressure for all of it has to be at least.
   add(start.map((_, axle) => Math.max(...distinct.map(({ lowestKpa }) => lowestKpa[axle]!))));
   const lowest = start.map((_, axle) =>
@@ -45,7 +51,7 @@ export function routeSettings(start: Setting, kinds: readonly StretchKind[], ste
     Math.max(lowest[axle]!, ...distinct.map(({ ownKpa, lowestKpa }) => Math.max(ownKpa[axle]!, lowestKpa[axle]!))),
   );
   for (let step = 0; step <= STEPS; step += 1) {
-    add(lowest.map((low, axle) => up(low * (highest[axle]! / low) ** (step / STEPS))));
+    add(lowest.map((low, axle) => markAbove(low * (highest[axle]! / low) ** (step / STEPS), stepKpa)));
   }
   return settings;
 }

@@ -1,8 +1,10 @@
 import type { RouteBody } from '@dunlinmoss/contract';
-import { planRoute, psi, type RouteInput } from '@dunlinmoss/core';
+import { familyOf, groundOf, groundsFor, planGround, planRoute, psi, type RouteInput } from '@dunlinmoss/core';
 
 import type { InTire } from '../air/inTire';
 import type { RigWheel } from '../air/wheels';
+import { axleOnGauge, gaugeStepKpa, onGauge } from '../gauge/onGauge';
+import { planInput } from '../plan/planInput';
 import { sampleCase, sampleRig, SAMPLE_RIGS } from '../testing/sampleRig';
 import {
   drivenOn,
@@ -227,4 +229,27 @@ describe('drivenOn', () => {
     expect(last.stretches[5]!.found).toBe('asThought');
     expect(drivenOn(beach(), 'firmer')).toEqual(beach());
   });
+});
+
+describe('the trade’s table of a route', () => {
+  it.each(Object.keys(SAMPLE_RIGS) as (keyof typeof SAMPLE_RIGS)[])(
+    '%s: has on each ground the figure that its own plan shows on the gauge',
+    (kind) => {
+      const rig = SAMPLE_RIGS[kind];
+      const units = { pressure: 'psi' as const, fine: kind === 'bicycle' };
+      for (const ground of groundsFor(familyOf(rig.family))) {
+        if (groundOf(ground).deliberate || groundOf(ground).paved) continue;
+        const input = planInput(rig, [], { ground, modifiers: [], speedKmh: null });
+        const plan = input.ok && planGround(input.value);
+        const shown = plan && plan.ok ? plan.value.axles.map((axle) => axleOnGauge(axle, units).startKpa) : [];
+        const route = beach({ rigId: rig.id, stretches: [newStretch(idOf(1), ground, 3_000)] });
+        const answer = planRoute(inputOf(route, { rig, stepKpa: gaugeStepKpa(units) }));
+        const table = answer.ok ? answer.value.tradeTable : null;
+        const driven = table?.legs[0]!.setting.map(({ pressureKpa }) => onGauge(pressureKpa, units)) ?? [];
+        const inPsi = (of: readonly number[]): readonly number[] => of.map((kpa) => Number((kpa / psi(1)).toFixed(2)));
+        expect([ground, ...inPsi(driven)]).toEqual([ground, ...inPsi(shown)]);
+        expect(shown).not.toEqual([]);
+      }
+    },
+  );
 });
