@@ -184,6 +184,8 @@ const gpx = (): string => {
 test('a gravel ride from a track: its climbs, marks to drag, and files that are no track', async ({ page }) => {
   await page.goto(`/ground/day?rig=${SANDERLING}`);
   await expect(page.getByRole('heading', { name: 'A day’s route' })).toBeVisible();
+  // Nobody picks a file before the page has its rows; what is given to it sooner is not heard.
+  await expect(leg(page, 2)).toContainText('psi');
   const input = page.getByLabel('From a track (GPX, GeoJSON)');
   const file = (name: string, text: string) => ({
     name,
