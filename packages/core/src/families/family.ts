@@ -41,7 +41,10 @@ export interface AxleTemplate {
   readonly driven: boolean;
 }
 
-/** What is likely of a rig of a family: assumptions, wide of every real one, to catch slips of unit and decimal. */
+/**
+ * What is likely of a rig of a family, to catch slips of unit and decimal. Assumptions: loads and lengths are wide of every
+ * real one; a road pressure is what most run, and is asked back outside half to double of it (`pressureDoubt`).
+ */
 export interface LikelyValues {
   readonly wheelLoadKg: Likely;
   readonly wheelbaseMm: Likely;
