@@ -31,6 +31,24 @@ describe('ReadingDoubtNote', () => {
     expect(container.querySelector('[role="status"]')).toBeNull();
   });
 
+  it('asks nothing of the road’s pressure, however far below it the plan lies', () => {
+    const change = (): void => undefined;
+    const note = (roadKpa: number | null) => (
+      <PaperTheme>
+        <ReadingDoubtNote
+          typed={{ text: '36', unit: 'psi' }}
+          limits={{ plannedKpa: psi(16), highest: null }}
+          roadKpa={roadKpa}
+          onChange={change}
+        />
+      </PaperTheme>
+    );
+    const { container, rerender } = render(note(psi(36)));
+    expect(container.querySelector('[role="status"]')).toBeNull();
+    rerender(note(null));
+    expect(container.querySelector('[role="status"]')).not.toBeNull();
+  });
+
   it.each([
     ['2.4', 'bar'],
     ['240', 'kPa'],

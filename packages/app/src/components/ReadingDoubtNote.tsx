@@ -9,14 +9,16 @@ interface ReadingDoubtNoteProps {
   readonly typed: QuantityText;
   /** What it is held against; nothing is asked without it. */
   readonly limits: Pick<TestLimits, 'plannedKpa' | 'highest'> | undefined;
+  /** What the wheel has on the road, kPa: no reading of that is asked back. */
+  readonly roadKpa?: number | null;
   readonly onChange: (typed: QuantityText) => void;
 }
 
 /** Asks back, under its field, about a reading that hardly can be. It is kept as it stands, but proves nothing until it fits. */
-export function ReadingDoubtNote({ typed, limits, onChange }: ReadingDoubtNoteProps) {
+export function ReadingDoubtNote({ typed, limits, roadKpa = null, onChange }: ReadingDoubtNoteProps) {
   const own = unitsStore.use().pressure;
   const readKpa = canonicalOf('pressure', typed);
-  const doubt = readKpa === undefined || readKpa === 0 || !limits ? null : readingDoubt(readKpa, limits);
+  const doubt = readKpa === undefined || readKpa === 0 || !limits ? null : readingDoubt(readKpa, limits, roadKpa);
   if (doubt === null || readKpa === undefined || !limits) return null;
   const unit = typedPressureUnit(typed, own);
   const { plannedKpa, highest } = limits;

@@ -55,14 +55,20 @@ export type ReadingDoubt = 'farFromPlan' | 'aboveSidewall';
 /** A reading outside half to double of the plan is a slip of the pen or of the unit. Assumption. */
 const FAR_FROM_PLAN = { low: 0.5, high: 2 };
 
+/** A tire that was driven on the road shows so much of its road pressure at the most. Assumption. */
+const WARM_ROAD = 1.2;
+
 /** Whether a pressure that was written down can hardly be; null where it can, or there is nothing to hold it against. */
 export function readingDoubt(
   pressureKpa: number,
   { plannedKpa, highest }: Pick<TestLimits, 'plannedKpa' | 'highest'>,
+  roadKpa: number | null = null,
 ): ReadingDoubt | null {
   const most = highest?.code === 'sidewallMaximum' ? highest.pressureKpa : Number.POSITIVE_INFINITY;
   if (pressureKpa > most * 1.02) return 'aboveSidewall';
   if (plannedKpa === null) return null;
-  const isFar = pressureKpa < FAR_FROM_PLAN.low * plannedKpa || pressureKpa > FAR_FROM_PLAN.high * plannedKpa;
+  // Many a test begins at the road's pressure, warm or cold, however far below it the plan lies.
+  const mostKpa = Math.max(FAR_FROM_PLAN.high * plannedKpa, WARM_ROAD * (roadKpa ?? 0));
+  const isFar = pressureKpa < FAR_FROM_PLAN.low * plannedKpa || pressureKpa > mostKpa;
   return isFar ? 'farFromPlan' : null;
 }

@@ -57,6 +57,7 @@ export function FieldOfRoutine({ open, name, run }: FieldOfRoutineProps) {
             <ReadingDoubtNote
               typed={asQuantityText(value as FieldText)}
               limits={open.limitsOf(open.values.runs[run]?.wheel)}
+              roadKpa={(open.wheels.find(({ key }) => key === open.values.runs[run]?.wheel) ?? open.wheel).roadKpa}
               onChange={onChange}
             />
           )}
