@@ -133,7 +133,14 @@ describe('farm tires by load and speed', () => {
   });
 
   it('meets no ground but its own', () => {
-    expect(groundsFor(familyOf('tractor'))).toEqual(['pavement', 'lane', 'fieldDry', 'fieldMoist', 'fieldWet']);
+    expect(groundsFor(familyOf('tractor'))).toEqual([
+      'pavement',
+      'lane',
+      'fieldDry',
+      'fieldMoist',
+      'fieldWet',
+      'stuck',
+    ]);
     const curve = loadCurve({
       tire: sampleAxle({ marking: '480/80R50 159A8/B **' }).tire,
       maxKpa: 240,

@@ -181,7 +181,7 @@ export {
 export { ticketSum } from './loads/ticketSum';
 export type { Figure } from './grounds/figure';
 export { MODIFIER_CODES, modifierOf, modifiersFor, toggled, type ModifierCode } from './modifiers/registry';
-export { sidewallMostKpa, type PlanAxle, type RimTry } from './axle/planAxle';
+export { bareAxle, sidewallMostKpa, type PlanAxle, type RimTry, type UnweighedAxle } from './axle/planAxle';
 export type { AxlePlan, GroundPlan, ClampCode, PlanInput, PlanProblem, Remark, SchoolPlan } from './plan/plan';
 export type { AxleContext } from './axle/axleContext';
 export {
@@ -201,7 +201,6 @@ export {
   type FirstAxle,
   type FirstInput,
   type FirstNumbers,
-  type UnweighedAxle,
   wheelLoadsKg,
   withLoads,
 } from './plan/firstNumbers';

@@ -40,6 +40,25 @@ export interface PlanAxle {
   readonly rimTries?: readonly RimTry[];
 }
 
+/** An axle of which the load is not known. */
+export type UnweighedAxle = Omit<PlanAxle, 'leftLoadKg' | 'rightLoadKg'>;
+
+/** An axle of which nothing is known but its tire. */
+export const bareAxle = (known: Pick<PlanAxle, 'position' | 'wheels' | 'tire'>): UnweighedAxle => ({
+  ...known,
+  loadRange: 'standard',
+  roadKpa: null,
+  beadHold: 'none',
+  tube: false,
+  insert: false,
+  casing: null,
+  rimInnerMm: null,
+  widthMm: null,
+  minKpa: null,
+  maxKpa: null,
+  curve: null,
+});
+
 /** A pressure and load at which an edge was tried on a rim, and whether it came through to it. */
 export interface RimTry {
   readonly pressureKpa: number;

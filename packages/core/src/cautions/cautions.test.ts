@@ -163,6 +163,7 @@ const TABLE: Record<Kind, Partial<Record<GroundCode, readonly [plain: string, ad
     mud: ['sidewallUnread lookEveryRide overruled', 'tubePinch'],
     snow: ['brakingOnSnow sidewallUnread lookEveryRide overruled', 'tubePinch'],
     softSand: ['sidewallUnread lookEveryRide overruled', 'tubePinch'],
+    stuck: ['stuckOnly sidewallUnread lookEveryRide overruled', 'tubePinch'],
   },
   farm: {
     pavement: ['sidewallUnread overruled', 'notForHighway'],
@@ -175,6 +176,10 @@ const TABLE: Record<Kind, Partial<Record<GroundCode, readonly [plain: string, ad
     fieldWet: [
       'speedAndHeat airBeforePavement firstPass sustainedTorque sidewallUnread clearanceLost overruled',
       'seedbedRuts',
+    ],
+    stuck: [
+      'stuckOnly speedAndHeat airBeforePavement chassisAground recoveryGear sidewallUnread clearanceLost overruled',
+      '',
     ],
   },
 };

@@ -6,5 +6,5 @@ export const recoveryGear = {
   code: 'recoveryGear',
   severity: 'danger',
   source: commonPractice,
-  applies: ({ ground }) => ground.deliberate === true,
+  applies: ({ family, ground }) => family.kind !== 'bicycle' && ground.deliberate === true,
 } as const satisfies Caution;

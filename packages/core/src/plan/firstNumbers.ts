@@ -4,12 +4,9 @@ import type { FloorCode } from '../limits/floors';
 import { isTrailer } from '../loads/geometry';
 import { success, type Result } from '../result/result';
 import type { SchoolCode } from '../schools/registry';
-import type { PlanAxle } from '../axle/planAxle';
+import type { PlanAxle, UnweighedAxle } from '../axle/planAxle';
 import type { GroundPlan, PlanInput, PlanProblem } from './plan';
 import { planGround } from './planGround';
-
-/** An axle of which the load is not known. */
-export type UnweighedAxle = Omit<PlanAxle, 'leftLoadKg' | 'rightLoadKg'>;
 
 export interface FirstInput extends Omit<PlanInput, 'axles' | 'stuckAccepted' | 'unweighed'> {
   readonly axles: readonly UnweighedAxle[];

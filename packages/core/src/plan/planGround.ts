@@ -297,7 +297,9 @@ function behindOf(context: AxleContext, { ruleKpa, ruleWindow }: PlannedAxle): B
   if (context.family.kind !== 'bicycle') return null;
   const share = frontShareOf(context);
   if (share === null) return null;
-  const gapKpa = context.family.posture === 'road' ? Number.POSITIVE_INFINITY : MOST_GAP_KPA;
+  // At walking pace, for one attempt, the gap is no matter.
+  const anyGap = context.family.posture === 'road' || context.ground.deliberate === true;
+  const gapKpa = anyGap ? Number.POSITIVE_INFINITY : MOST_GAP_KPA;
   const rear = { start: ruleKpa, low: ruleWindow.lowKpa, high: ruleWindow.highKpa };
   const each = (of: (kpa: number) => number) => ({ start: of(rear.start), low: of(rear.low), high: of(rear.high) });
   return { most: each((kpa) => share * kpa), least: each((kpa) => kpa - gapKpa) };

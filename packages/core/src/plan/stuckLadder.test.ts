@@ -1,5 +1,6 @@
-import { SAMPLE_RIGS, sampleAxle, sampleInput } from '../testing/samplePlan';
-import { psi } from '../units/units';
+import { lowestRiddenKpa } from '../limits/lowestRidden';
+import { bicycleAxles, SAMPLE_RIGS, sampleAxle, sampleInput } from '../testing/samplePlan';
+import { inch, psi } from '../units/units';
 import type { PlanInput } from './plan';
 import { stuckLadder, type StuckLadder } from './stuckLadder';
 
@@ -30,8 +31,30 @@ describe('stuckLadder', () => {
     }
   });
 
-  it('is none for a rig that nobody takes there', () => {
-    expect(stuckLadder(sampleInput({ ...SAMPLE_RIGS.bicycle!, ground: 'mud' }))).toMatchObject({
+  it('goes on a bicycle to the lowest that its tire can be ridden on, and no further', () => {
+    const axles = bicycleAxles('29x2.40', 60, 0.4);
+    const { rungs } = ladder({ family: 'mountainBike', axles, ground: 'softSand', riderKg: 46 });
+    const lowest = lowestRiddenKpa(inch(2.4), 'medium', null);
+    expect(rungs).toHaveLength(1);
+    expect(rungs[0]!.pressures.map(({ pressureKpa }) => pressureKpa)).toEqual([lowest, lowest]);
+  });
+
+  it('goes on a farm tire to what its load asks for at walking pace', () => {
+    const farm = { family: 'tractor', ground: 'fieldWet', roadSpeedKmh: 40 } as const;
+    const unread = sampleAxle({ marking: '480/80R50', loadKg: 2500, roadKpa: psi(23) });
+    expect(inPsi(ladder({ ...farm, axles: [unread] }))).toEqual([13, 15]);
+  });
+
+  it('has no rung where the ground is at the last already', () => {
+    const farm = ladder({ ...SAMPLE_RIGS.farm!, ground: 'fieldWet' });
+    expect(farm.rungs).toEqual([]);
+    expect(farm.back).toHaveLength(1);
+    const fat = ladder({ family: 'fatBike', axles: bicycleAxles('26x4.8', 60, 0.4), ground: 'softSand', riderKg: 46 });
+    expect(fat.rungs).toEqual([]);
+  });
+
+  it('is none for a rig that nobody takes to that ground', () => {
+    expect(stuckLadder(sampleInput({ ...SAMPLE_RIGS.bicycle!, ground: 'fieldWet' }))).toMatchObject({
       ok: false,
       problem: { code: 'otherGround' },
     });

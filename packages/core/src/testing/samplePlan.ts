@@ -1,5 +1,5 @@
 import { loadCurve, type LoadLine, type LoadRow } from '../capacity/loadCurve';
-import type { PlanAxle } from '../axle/planAxle';
+import { bareAxle, type PlanAxle } from '../axle/planAxle';
 import type { PlanInput } from '../plan/plan';
 import { readMarking } from '../markings/readMarking';
 import { psi } from '../units/units';
@@ -20,21 +20,10 @@ export function sampleAxle(change: SampleAxle = {}): PlanAxle {
   if (!reading.ok) throw new RangeError(marking);
   const curve = loadCurve({ tire: reading.value, maxKpa: rest.maxKpa ?? null, lines, rows, rowsOf });
   return {
-    position: 'front',
-    wheels: 2,
-    tire: reading.value,
-    loadRange: 'standard',
+    ...bareAxle({ position: 'front', wheels: 2, tire: reading.value }),
     leftLoadKg: loadKg,
     rightLoadKg: loadKg,
     roadKpa: psi(36),
-    beadHold: 'none',
-    tube: false,
-    insert: false,
-    casing: null,
-    rimInnerMm: null,
-    widthMm: null,
-    minKpa: null,
-    maxKpa: null,
     curve: curve.ok ? curve.value : null,
     ...rest,
   };

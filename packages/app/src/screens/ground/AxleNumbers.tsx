@@ -68,11 +68,6 @@ export function AxleNumbers({ plan, units, beadHeld, proved = [] }: AxleNumbersP
         </Text>
       )}
       <Remarks plan={plan} units={units} />
-      {decidedTexts(plan, units).map((text) => (
-        <Text key={text} as="small">
-          {text}
-        </Text>
-      ))}
       {plan.silentSchool && (
         <Text as="small" tone="rust">
           {`${SCHOOL_WORDS[plan.silentSchool.code].name} ${NEED_WORDS[plan.silentSchool.needs]}; until then the number comes from “${SCHOOL_WORDS[plan.school!].name}”.`}
@@ -99,6 +94,15 @@ function todayText({ provedKpa }: AxlePlan, startKpa: number, units: Units): str
   const proved = onGauge(provedKpa, units);
   if (Math.abs(proved - startKpa) < gaugeStepKpa(units) / 2) return undefined;
   return startKpa > proved ? 'today’s load and speed want more' : 'today’s limit allows less';
+}
+
+/** Whose each number is, below its dangers: a phone shows those first. */
+export function DecidedBy({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
+  return decidedTexts(plan, units).map((text) => (
+    <Text key={text} as="small">
+      {text}
+    </Text>
+  ));
 }
 
 /** Whose the number is, once where all axles have it from the same, with what the school alone would have. */

@@ -18,7 +18,7 @@ import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
 import { printNote } from '../../words/remarks';
 import { useRouter } from '../../hooks/useRouter';
-import { AxleNumbers } from './AxleNumbers';
+import { AxleNumbers, DecidedBy } from './AxleNumbers';
 import { Figures } from './Figures';
 import { FullAndEmpty } from './FullAndEmpty';
 import { FloorPicker } from './FloorPicker';
@@ -45,8 +45,9 @@ export function PlanResult({ plan, question }: PlanResultProps) {
   if (asked.ground === STUCK) {
     return (
       <>
-        <Cautions plan={plan} severity="danger" />
+        {/* Its steps are the caution that counts most: first dig, then let out. */}
         <StuckLadder question={question} plan={plan} />
+        <Cautions plan={plan} severity="danger" />
         <Cautions plan={plan} severity="care" />
       </>
     );
@@ -60,6 +61,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
         beadHeld={new Set(rig.axles.filter(({ beadHold }) => beadHold !== 'none').map(({ position }) => position))}
       />
       <Cautions plan={plan} severity="danger" />
+      <DecidedBy plan={plan} units={units} />
       {/* The number and its dangers stand as soon as the buttons that go by them. */}
       <InTurn>
         {plan.school !== null && (

@@ -1,8 +1,8 @@
 import { bodyOf } from '@dunlinmoss/contract';
 import {
   familyOf,
+  type GroundCode,
   groundOf,
-  groundOr,
   type GroundPlan,
   groundsFor,
   isLike,
@@ -30,9 +30,11 @@ import { speed } from '../../words/format';
 import { BEFORE_LETTING_OUT } from '../../words/stuck';
 import { useRouter } from '../../hooks/useRouter';
 
-/** Where somebody is stuck of whom nothing else is known: the softest common ground of such a rig. */
-const softGround = (family: Family) =>
-  groundsFor(family).find((code) => isLike(groundOf(code), 'deep') && code !== STUCK) ?? groundOr(family, undefined);
+/** Where somebody is stuck of whom nothing else is known: the first deep ground that such a rig meets, else its softest. */
+function softGround(family: Family): GroundCode {
+  const grounds = groundsFor(family).filter((code) => code !== STUCK);
+  return grounds.find((code) => isLike(groundOf(code), 'deep')) ?? grounds.at(-1)!;
+}
 
 /**
  * The deliberate way below the floor: what else first, one rung at a time, and straight back up. What was let out is
@@ -51,7 +53,8 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
   const input = planInput(rig, tests, stuckOn);
   const ladder = input.ok ? stuckLadder(input.value) : undefined;
   const planned = input.ok ? planGround(input.value) : undefined;
-  if (!ladder?.ok || !planned?.ok) return <StuckNow kind={familyOf(rig.family).kind} />;
+  const { kind } = familyOf(rig.family);
+  if (!ladder?.ok || !planned?.ok) return <StuckNow kind={kind} />;
   const { rungs } = ladder.value;
   const at = Math.min(rung, rungs.length);
   // As Today has it.
@@ -76,33 +79,46 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
     router.navigate('/');
   };
 
+  const floors = plan.axles.map((axle) => ({
+    position: axle.position,
+    pressureKpa: axleOnGauge(axle, units).floorKpa,
+  }));
+  const belowFloor = rungs.some(({ pressures }) =>
+    onGaugeUp(pressures).some(({ pressureKpa }, axle) => pressureKpa < floors[axle]!.pressureKpa),
+  );
+  const groundHere = groundName(here).toLowerCase();
+
   if (at === 0) {
     return (
       <Panel title="Before letting out more">
-        {BEFORE_LETTING_OUT.map((text, index) => (
+        {BEFORE_LETTING_OUT[kind].map((text, index) => (
           <Text key={text}>{`${index + 1}. ${text}`}</Text>
         ))}
-        <Text as="strong">The floor, if you are not there yet:</Text>
-        <Numerals
-          units={units}
-          axles={plan.axles.map((axle) => ({
-            position: axle.position,
-            pressureKpa: axleOnGauge(axle, units).floorKpa,
-          }))}
-        />
-        <Text>Going below it is for one attempt and then straight back up.</Text>
-        <Action kind="hurt" label="Stuck, and nothing else helped" onPress={() => setRung(1)} />
+        {rungs.length === 0 ? (
+          <Text as="strong">
+            {`Less air is no help here: ${pressuresText(back, units)}, what ${groundHere} asks for, is as low as these tires go. If they have more than that, let it out to that.`}
+          </Text>
+        ) : (
+          <>
+            <Text as="strong">
+              {belowFloor ? 'The floor, if you are not there yet:' : `For ${groundHere}, if you are not there yet:`}
+            </Text>
+            <Numerals units={units} axles={belowFloor ? floors : back} />
+            <Text>Going below it is for one attempt and then straight back up.</Text>
+            <Action kind="hurt" label="Stuck, and nothing else helped" onPress={() => setRung(1)} />
+          </>
+        )}
       </Panel>
     );
   }
   const step = rungs[at - 1]!;
   return (
-    <Panel title={`Below the floor, step ${at} of ${rungs.length}`}>
+    <Panel title={`${belowFloor ? 'Below the floor' : 'For one attempt'}, step ${at} of ${rungs.length}`}>
       <Numerals units={units} axles={onGaugeUp(step.pressures)} />
       <Text>
         {`One attempt, a few lengths, straight, at walking pace (${speed(step.speedKmh, units)} at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
       </Text>
-      <Text>{`Then back up to ${pressuresText(back, units)}, what ${groundName(here).toLowerCase()} asks for, before you drive on.`}</Text>
+      <Text>{`Then back up to ${pressuresText(back, units)}, what ${groundHere} asks for, before you ${kind === 'bicycle' ? 'ride' : 'drive'} on.`}</Text>
       <Action kind="hurt" label="It is let out: keep it, with the way back" onPress={() => void keep()} />
       {at < rungs.length ? (
         <Action label="Tried this: the next step down" onPress={() => setRung(at + 1)} />

@@ -1,12 +1,13 @@
 import {
-  firstNumbers,
-  groundOr,
-  KINDS,
-  STUCK,
+  bareAxle,
   familyOf,
+  firstNumbers,
+  KINDS,
   psi,
   readMarking,
+  STUCK,
   type FamilyCode,
+  type GroundCode,
   type Kind,
 } from '@dunlinmoss/core';
 import { onGauge } from '@dunlinmoss/domain';
@@ -25,22 +26,22 @@ export function StuckNow({ kind }: { readonly kind?: Kind }) {
   const rows = STUCK_WITHOUT_RIG.filter((row) => kind === undefined || row.kind === kind);
   return (
     <Panel title="Stuck now?">
-      {BEFORE_LETTING_OUT.map((text, index) => (
+      {BEFORE_LETTING_OUT[kind ?? 'car'].map((text, index) => (
         <Text key={text}>{`${index + 1}. ${text}`}</Text>
       ))}
       {rows.length > 0 && (
         <>
-          <Text as="strong">If nothing helped: let out to this, for one attempt, straight, at walking pace.</Text>
+          <Text as="strong">If nothing helped: let out to about this, for one attempt, straight, at walking pace.</Text>
           {rows.map((row) => (
             <View key={row.kind} style={styles.row}>
-              <Text style={styles.name}>{KIND_WORDS[row.kind]}</Text>
+              <Text style={styles.name}>{`${KIND_WORDS[row.kind]}, ${row.example}`}</Text>
               <Text as="figure">
                 {pressureRange(onGauge(row.lowKpa, units, 'up'), onGauge(row.highKpa, units, 'up'), units)}
               </Text>
             </View>
           ))}
           <Text>
-            {`Then straight back up to what the ground asks for: ${rows.map((row) => pressureNumber(row.backKpa, units)).join(', ')}\u00a0${units.pressure} on soft ground, before you drive on.`}
+            {`Then straight back up to what the ground asks for: ${rows.map((row) => pressureNumber(row.backKpa, units)).join(', ')}\u00a0${units.pressure} on soft ground, before you go on. Another tire size has another number: add yours.`}
           </Text>
         </>
       )}
@@ -54,29 +55,37 @@ export function StuckNow({ kind }: { readonly kind?: Kind }) {
 
 interface StuckRow {
   readonly kind: Kind;
+  /** The rig that the figures are of. */
+  readonly example: string;
   readonly lowKpa: number;
   readonly highKpa: number;
   readonly backKpa: number;
 }
 
-/** A common rig of each kind that meets being stuck: what it is told then is the trade's figure for any of them. */
-const COMMON: Partial<
-  Record<
-    Kind,
-    { readonly family: FamilyCode; readonly marking: string; readonly roadPsi: number; readonly maxPsi: number | null }
-  >
-> = {
-  car: { family: 'fourWheel', marking: '265/65R17', roadPsi: 36, maxPsi: null },
-  quad: { family: 'quad', marking: 'AT25x8-12', roadPsi: 7, maxPsi: 10 },
-  motorcycle: { family: 'trailSingle', marking: '4.60-18', roadPsi: 25, maxPsi: null },
+interface CommonRig {
+  readonly family: FamilyCode;
+  readonly marking: string;
+  readonly roadPsi: number | null;
+  readonly maxPsi: number | null;
+  readonly ground: GroundCode;
+  readonly riderKg?: number;
+}
+
+/** A common rig of each kind: what it is let out to where it is stuck. */
+const COMMON: Record<Kind, CommonRig> = {
+  car: { family: 'fourWheel', marking: '265/65R17', roadPsi: 36, maxPsi: null, ground: 'softSand' },
+  quad: { family: 'quad', marking: 'AT25x8-12', roadPsi: 7, maxPsi: 10, ground: 'softSand' },
+  motorcycle: { family: 'trailSingle', marking: '4.60-18', roadPsi: 25, maxPsi: null, ground: 'softSand' },
+  bicycle: { family: 'mountainBike', marking: '29x2.4', roadPsi: null, maxPsi: null, ground: 'softSand', riderKg: 80 },
+  farm: { family: 'tractor', marking: '480/80R50', roadPsi: 23, maxPsi: null, ground: 'fieldWet' },
 };
 
 const STUCK_WITHOUT_RIG: readonly StuckRow[] = KINDS.flatMap((kind): StuckRow[] => {
   const common = COMMON[kind];
-  const tire = common && readMarking(common.marking);
-  if (!common || !tire?.ok) return [];
-  const family = familyOf(common.family);
-  const at = (ground: typeof STUCK) =>
+  const tire = readMarking(common.marking);
+  if (!tire.ok) return [];
+  const kpa = (inPsi: number | null): number | null => (inPsi === null ? null : psi(inPsi));
+  const at = (ground: GroundCode) =>
     firstNumbers({
       family: common.family,
       ground,
@@ -84,34 +93,24 @@ const STUCK_WITHOUT_RIG: readonly StuckRow[] = KINDS.flatMap((kind): StuckRow[] 
       modifiers: [],
       speedKmh: null,
       roadSpeedKmh: null,
-      riderKg: null,
+      riderKg: common.riderKg ?? null,
       ownFloorKpa: null,
       totalKg: null,
       laden: 'empty',
       like: null,
-      axles: family.axles.map(({ position, wheels }) => ({
-        position,
-        wheels,
-        tire: tire.value,
-        loadRange: 'standard',
-        roadKpa: psi(common.roadPsi),
-        beadHold: 'none',
-        tube: false,
-        insert: false,
-        casing: null,
-        rimInnerMm: null,
-        widthMm: null,
-        minKpa: null,
-        maxKpa: common.maxPsi === null ? null : psi(common.maxPsi),
-        curve: null,
+      axles: familyOf(common.family).axles.map(({ position, wheels }) => ({
+        ...bareAxle({ position, wheels, tire: tire.value }),
+        roadKpa: kpa(common.roadPsi),
+        maxKpa: kpa(common.maxPsi),
       })),
     });
-  const [stuck, back] = [at(STUCK), at(groundOr(family, 'softSand'))];
+  const [stuck, back] = [at(STUCK), at(common.ground)];
   if (!stuck.ok || !back.ok) return [];
   const axles = stuck.value.axles;
   return [
     {
       kind,
+      example: common.marking,
       lowKpa: Math.min(...axles.map(({ lowKpa }) => lowKpa)),
       highKpa: Math.max(...axles.map(({ startKpa }) => startKpa)),
       backKpa: Math.max(...back.value.axles.map(({ startKpa }) => startKpa)),

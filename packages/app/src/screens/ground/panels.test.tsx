@@ -5,7 +5,7 @@ import { fireEvent, render, screen, within } from '@testing-library/react';
 
 import { FIRST_UNITS, unitsFor } from '../../settings/preferences';
 import { SAMPLE_RIGS, sampleAxle, sampleBicycle, sampleRig } from '@dunlinmoss/domain/testing';
-import { AxleNumbers } from './AxleNumbers';
+import { AxleNumbers, DecidedBy } from './AxleNumbers';
 import { Figures } from './Figures';
 import { FloorPicker } from './FloorPicker';
 import { Limits } from './Limits';
@@ -31,7 +31,12 @@ const plain = (element: HTMLElement): string => (element.textContent ?? '').repl
 
 describe('AxleNumbers', () => {
   const shown = (plan: GroundPlan, rig: RigRow) =>
-    render(<AxleNumbers plan={plan} units={unitsFor(units, rig.family)} beadHeld={new Set()} />).container;
+    render(
+      <>
+        <AxleNumbers plan={plan} units={unitsFor(units, rig.family)} beadHeld={new Set()} />
+        <DecidedBy plan={plan} units={unitsFor(units, rig.family)} />
+      </>,
+    ).container;
 
   it('has number, window, ceiling and floor of each axle, and the speed', () => {
     const rig = sampleRig();
