@@ -20,6 +20,10 @@ export const CEILINGS = [
 export type CeilingCode = (typeof CEILINGS)[number]['code'];
 export type SoftCeilingCode = typeof belowRoad.code;
 
+/** The ceiling of a code. */
+export const ceilingOf = (code: CeilingCode): Limit => BY_CODE.get(code)!;
+const BY_CODE: ReadonlyMap<string, Limit> = new Map(CEILINGS.map((ceiling) => [ceiling.code, ceiling]));
+
 /** One ceiling with the pressure it comes to, kPa. */
 export interface CeilingValue {
   readonly code: CeilingCode;
@@ -34,10 +38,11 @@ export interface BindingCeiling extends CeilingValue {
 
 /** The lowest of the ceilings: the one that binds; null where unknown how high a tire may go. */
 export function bindingCeiling(context: AxleContext): BindingCeiling | null {
-  const all = CEILINGS.flatMap(({ code, source, pressureKpa }): CeilingValue[] => {
+  const all: CeilingValue[] = [];
+  for (const { code, source, pressureKpa } of CEILINGS) {
     const value = pressureKpa(context);
-    return value === null ? [] : [{ code, source, pressureKpa: value }];
-  });
+    if (value !== null) all.push({ code, source, pressureKpa: value });
+  }
   if (all.length === 0) return null;
   const lowest = all.reduce((best, ceiling) => (ceiling.pressureKpa < best.pressureKpa ? ceiling : best));
   return { ...lowest, all };

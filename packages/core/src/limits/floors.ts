@@ -31,6 +31,10 @@ export const FLOORS = [
 
 export type FloorCode = (typeof FLOORS)[number]['code'];
 
+/** The floor of a code. */
+export const floorOf = (code: FloorCode): Limit => BY_CODE.get(code)!;
+const BY_CODE: ReadonlyMap<string, Limit> = new Map(FLOORS.map((floor) => [floor.code, floor]));
+
 /** One floor with the pressure it comes to, kPa. */
 export interface FloorValue {
   readonly code: FloorCode;
@@ -44,14 +48,14 @@ export interface BindingFloor extends FloorValue {
 }
 
 /** What a floor comes to, kPa; of an axle that nobody weighed those that need a load say nothing. */
-const floorOf = ({ withoutLoad, pressureKpa }: Limit, context: AxleContext): number | null =>
+const floorKpa = ({ withoutLoad, pressureKpa }: Limit, context: AxleContext): number | null =>
   context.unweighed && !withoutLoad ? null : pressureKpa(context);
 
 /** The highest of the floors: the one that binds. */
 export function bindingFloor(context: AxleContext): BindingFloor {
   const all: FloorValue[] = [];
   for (const limit of FLOORS as readonly Limit[]) {
-    const value = floorOf(limit, context);
+    const value = floorKpa(limit, context);
     if (value === null) continue;
     const source = limit.sourceOf?.(context) ?? limit.source;
     all.push({ code: limit.code as FloorCode, source, pressureKpa: value });
@@ -76,7 +80,7 @@ export function floorsKpa(context: AxleContext): { readonly letsGoKpa: number; r
   let letsGoKpa = Number.NEGATIVE_INFINITY;
   let byTableKpa = Number.NEGATIVE_INFINITY;
   for (const floor of FLOORS) {
-    const value = floorOf(floor, context);
+    const value = floorKpa(floor, context);
     if (value === null) continue;
     if (BY_TABLE.has(floor.code)) byTableKpa = Math.max(byTableKpa, value);
     else letsGoKpa = Math.max(letsGoKpa, value);

@@ -67,6 +67,6 @@ export const modifiersOn = (
   chosen: readonly ModifierCode[],
   axle: PlanAxle,
 ): readonly ModifierCode[] =>
-  MODIFIERS.filter((each: Modifier) => countsOn(each, kind, ground))
-    .filter((each: Modifier) => each.fromRig?.(axle) ?? isChosen(each, chosen))
-    .map(({ code }) => code);
+  MODIFIERS.filter(
+    (each: Modifier) => (each.fromRig?.(axle) ?? isChosen(each, chosen)) && countsOn(each, kind, ground),
+  ).map(({ code }) => code);

@@ -283,30 +283,31 @@ function planAxles(
   const last = limited.at(-1)!;
   const rear = planAxle(last, school, provedOf(last));
   if (!rear.ok) return rear;
-  const axles: PlannedAxle[] = [];
+  const axles: AxlePlan[] = [];
   for (const axle of limited.slice(0, -1)) {
     const planned = planAxle(axle, school, provedOf(axle), behindOf(axle.context, rear.value));
     if (!planned.ok) return planned;
-    axles.push(planned.value);
+    axles.push(planned.value.plan);
   }
-  return success([...axles, rear.value].map(({ ruleWindow: _, ...axle }) => axle));
+  return success([...axles, rear.value.plan]);
 }
 
 /** By the rule for the rear, so that what was proved behind moves nothing in front. Null for what is no bicycle. */
-function behindOf(context: AxleContext, { ruleKpa, ruleWindow }: PlannedAxle): Behind | null {
+function behindOf(context: AxleContext, { plan, ruleWindow }: PlannedAxle): Behind | null {
   if (context.family.kind !== 'bicycle') return null;
   const share = frontShareOf(context);
   if (share === null) return null;
   // At walking pace, for one attempt, the gap is no matter.
   const anyGap = context.family.posture === 'road' || context.ground.deliberate === true;
   const gapKpa = anyGap ? Number.POSITIVE_INFINITY : MOST_GAP_KPA;
-  const rear = { start: ruleKpa, low: ruleWindow.lowKpa, high: ruleWindow.highKpa };
+  const rear = { start: plan.ruleKpa, low: ruleWindow.lowKpa, high: ruleWindow.highKpa };
   const each = (of: (kpa: number) => number) => ({ start: of(rear.start), low: of(rear.low), high: of(rear.high) });
   return { most: each((kpa) => share * kpa), least: each((kpa) => kpa - gapKpa) };
 }
 
 /** A planned axle, with the window that the school alone comes to. */
-interface PlannedAxle extends AxlePlan {
+interface PlannedAxle {
+  readonly plan: AxlePlan;
   readonly ruleWindow: AxlePlan['window'];
 }
 
@@ -380,7 +381,7 @@ function planAxle(
     provedKpa === null
       ? { startKpa: ruleKpa, clampedBy: held?.ok ? held.clampedBy : null }
       : provedClamp(limited, provedKpa);
-  const { startKpa } = start;
+  const { startKpa, clampedBy } = start;
   // A school that has a start may have no answer for an end of the window: then the window ends at the start.
   const wantedAt = (end: Figure): number => {
     const wanted = school === null ? null : schoolOf(school).targetKpa(context, end);
@@ -406,19 +407,18 @@ function planAxle(
     source: (code === 'windowLow' ? figures?.lowSource : undefined) ?? figures?.source ?? schoolOf(school!).source,
   });
   const window = { lowKpa: Math.min(lowKpa, startKpa), highKpa: Math.max(highKpa, startKpa) };
-  return success({
+  const plan: AxlePlan = {
     position: axle.position,
     wheelLoadKg,
     roadKpa,
     startKpa,
     ruleKpa,
-    ruleWindow: { lowKpa: Math.min(lowKpa, ruleKpa), highKpa: Math.max(highKpa, ruleKpa) },
     provedKpa,
     window,
     floor,
     ceiling,
     targetKpa,
-    clampedBy: start.clampedBy,
+    clampedBy,
     schools,
     modifiers,
     atRoad,
@@ -426,7 +426,7 @@ function planAxle(
     carriesKg: context.unweighed ? null : carriedKg(context, startKpa),
     clearanceLostMm: atRoad && atStart.deflectionMm - atRoad.deflectionMm,
     allowsKmh: allowsKmh(context, startKpa),
-    remarks: remarksOf(context, { ...start, window, roadKpa, atStart, atRoad, floor, school, schools }),
+    remarks: remarksOf(context, { startKpa, clampedBy, window, roadKpa, atStart, atRoad, floor, school, schools }),
     own: axle.own ?? null,
     working: [
       ...workingOfLoadAndTire(context),
@@ -437,6 +437,10 @@ function planAxle(
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
       ...workingOfContact(printBuild, wheelLoadKg, atStart, axle.own),
     ],
+  };
+  return success({
+    plan,
+    ruleWindow: { lowKpa: Math.min(lowKpa, ruleKpa), highKpa: Math.max(highKpa, ruleKpa) },
   });
 }
 

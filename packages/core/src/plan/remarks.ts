@@ -142,11 +142,16 @@ const groundsOnFloor: MakesRemark = (context, { school, clampedBy, floor }) => {
     : null;
 };
 
+type ReachedSchool = Extract<SchoolPlan, { ok: true }>;
+
 const schoolsApart: MakesRemark = (_, { schools, startKpa }) => {
-  const counted = schools.flatMap((each) => (each.ok && schoolOf(each.code).counted !== false ? [each] : []));
-  if (counted.length < 2) return null;
-  const softest = counted.reduce((a, b) => (b.startKpa < a.startKpa ? b : a));
-  const firmest = counted.reduce((a, b) => (b.startKpa > a.startKpa ? b : a));
+  let [softest, firmest]: ReachedSchool[] = [];
+  for (const each of schools) {
+    if (!each.ok || schoolOf(each.code).counted === false) continue;
+    if (softest === undefined || each.startKpa < softest.startKpa) softest = each;
+    if (firmest === undefined || each.startKpa > firmest.startKpa) firmest = each;
+  }
+  if (softest === undefined || firmest === undefined) return null;
   if (firmest.startKpa - softest.startKpa <= APART_SHARE * startKpa) return null;
   return {
     code: 'schoolsApart',

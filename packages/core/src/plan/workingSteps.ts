@@ -9,8 +9,8 @@ import {
 import { isBicycleTire, standingDiameterMm, standingHeightMm, widthOnRimMm } from '../contact/deflection';
 import type { OwnTire } from '../contact/ownTire';
 import { STIFFNESS_SOURCE, type TireBuild } from '../contact/stiffness';
-import { CEILINGS, type BindingCeiling } from '../limits/ceilings';
-import { FLOORS, type BindingFloor } from '../limits/floors';
+import { ceilingOf, type BindingCeiling } from '../limits/ceilings';
+import { floorOf, type BindingFloor } from '../limits/floors';
 import { belowRoad } from '../limits/placard';
 import { assumption, exact, measured } from '../sources/source';
 import type { AxleContext } from '../axle/axleContext';
@@ -55,15 +55,9 @@ export function workingOfLimits(
   softKpa: number,
 ): WorkingStep[] {
   return [
-    ...FLOORS.flatMap((each): readonly WorkingStep[] => {
-      const value = floor.all.find(({ code }) => code === each.code);
-      return value ? each.trace(context, value.pressureKpa) : [];
-    }),
+    ...floor.all.flatMap(({ code, pressureKpa }) => floorOf(code).trace(context, pressureKpa)),
     { code: 'lowest', inputs: {}, result: { name: 'lowestKpa', value: floor.pressureKpa }, source: floor.source },
-    ...CEILINGS.flatMap((each): readonly WorkingStep[] => {
-      const value = ceiling?.all.find(({ code }) => code === each.code);
-      return value ? each.trace(context, value.pressureKpa) : [];
-    }),
+    ...(ceiling?.all ?? []).flatMap(({ code, pressureKpa }) => ceilingOf(code).trace(context, pressureKpa)),
     ...(Number.isFinite(softKpa) ? belowRoad.trace(context, softKpa) : []),
   ];
 }

@@ -1,6 +1,7 @@
 import { CASING_KPA, pressureForDropKpa } from '../contact/bicycleDrop';
 import { widthOnRimMm } from '../contact/deflection';
 import { alongLogRows } from '../numerics/alongLogRows';
+import type { Rows } from '../numerics/alongRows';
 import type { AxleContext } from '../axle/axleContext';
 import { assumption, commonPractice, type Source } from '../sources/source';
 import { inch, psi } from '../units/units';
@@ -25,6 +26,11 @@ const POINTS: readonly (readonly [widthMm: number, frontPsi: number, rearPsi: nu
   [inch(5.0), 6.6, 7.2],
 ];
 export const POINTS_SOURCE: Source = commonPractice;
+/** The same for each wheel: width in mm, kPa. */
+const POINTS_OF: Readonly<Record<BicycleWheel, Rows>> = {
+  front: POINTS.map(([widthMm, frontPsi]) => [widthMm, psi(frontPsi)]),
+  rear: POINTS.map(([widthMm, , rearPsi]) => [widthMm, psi(rearPsi)]),
+};
 
 /** The rider of the points with the bicycle, kg; an electric one has its motor and battery as well. Assumptions. */
 const TOTAL_KG = 94;
@@ -74,15 +80,9 @@ export const towardsFat = (widthMm: number): number =>
  * as 1/width below.
  */
 export function tradePointKpa(widthMm: number, wheel: BicycleWheel): number {
-  const column = wheel === 'front' ? 1 : 2;
-  const [narrowest] = POINTS;
-  if (widthMm <= narrowest![0]) return (psi(narrowest![column]) * narrowest![0]) / widthMm;
-  return psi(
-    alongLogRows(
-      POINTS.map((point) => [point[0], point[column]]),
-      widthMm,
-    ),
-  );
+  const points = POINTS_OF[wheel];
+  const [narrowestMm, kpa] = points[0]!;
+  return widthMm <= narrowestMm ? (kpa * narrowestMm) / widthMm : alongLogRows(points, widthMm);
 }
 
 /** Wheel load of the rider whom the points are for, kg. */
@@ -119,13 +119,15 @@ export const byDropKpa = (context: AxleContext, loadKg: number = dropLoadKg(cont
  */
 export function bicycleStartKpa(context: AxleContext): {
   readonly kpa: number;
-  readonly byDropKpa: number;
+  /** Null where the drop does not count. */
+  readonly byDropKpa: number | null;
   readonly byPointsKpa: number;
   readonly trailShare: number;
 } {
   const trailShare = pointsShare(context);
-  const drop = byDropKpa(context);
   const points = byPointsKpa(context, bicycleWheelOf(context), context.wheelLoadKg);
+  if (trailShare === 1) return { kpa: points, byDropKpa: null, byPointsKpa: points, trailShare };
+  const drop = byDropKpa(context);
   return { kpa: drop + (points - drop) * trailShare, byDropKpa: drop, byPointsKpa: points, trailShare };
 }
 
@@ -134,11 +136,13 @@ export function bicycleStartKpa(context: AxleContext): {
  * the heavier wheel's on trail widths, where braking throws as much on the front.
  */
 export function hardWorkedKpa(context: AxleContext): number {
-  const drop = byDropKpa(context, context.wheelLoadKg);
   const byOwn = byPointsKpa(context, bicycleWheelOf(context), context.wheelLoadKg);
   const byHeaviest = byPointsKpa(context, 'rear', context.heaviestWheelKg);
   const points = byOwn + (byHeaviest - byOwn) * towardsTrail(widthOnRimMm(context.build));
-  return drop + (points - drop) * pointsShare(context);
+  const trailShare = pointsShare(context);
+  if (trailShare === 1) return points;
+  const drop = byDropKpa(context, context.wheelLoadKg);
+  return drop + (points - drop) * trailShare;
 }
 
 /** Where the points are common practice, mm. */

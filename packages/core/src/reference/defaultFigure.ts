@@ -31,7 +31,8 @@ export function defaultFigureKpa(context: AxleContext, figureKpa: number): numbe
   if (context.family.kind === 'quad') return quadFigureKpa(context, figureKpa);
   if (context.family.kind !== 'car' || context.axle.roadKpa === null) return null;
   const { byDeflectionKpa, byShareKpa } = twoSides(context, figureKpa);
-  return byDeflectionKpa ** DEFLECTION_COUNTS * byShareKpa ** SHARE_COUNTS;
+  // As the exponents sum to one.
+  return byShareKpa * (byDeflectionKpa / byShareKpa) ** DEFLECTION_COUNTS;
 }
 
 /** Halvings for a load, and how many times its own a wheel may be asked about. */

@@ -32,7 +32,7 @@ export const equalDrop = {
         result: { name: 'pointKpa', value: byPointsKpa },
         source: commonPractice,
       },
-      ...(trailShare < 1
+      ...(byDropKpa !== null
         ? ([
             {
               code: 'dropPressure',
@@ -44,7 +44,7 @@ export const equalDrop = {
         : []),
       {
         code: 'dropOrPoint',
-        inputs: { pointKpa: byPointsKpa, trailShare, ...(trailShare < 1 && { dropKpa: byDropKpa }) },
+        inputs: { pointKpa: byPointsKpa, trailShare, ...(byDropKpa !== null && { dropKpa: byDropKpa }) },
         result: { name: 'baseKpa', value: kpa },
         source: assumption,
       },

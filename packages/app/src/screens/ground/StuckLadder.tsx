@@ -86,7 +86,7 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
   const belowFloor = rungs.some(({ pressures }) =>
     onGaugeUp(pressures).some(({ pressureKpa }, axle) => pressureKpa < floors[axle]!.pressureKpa),
   );
-  const groundHere = groundName(here).toLowerCase();
+  const groundHere = `“${groundName(here)}”`;
 
   if (at === 0) {
     return (
@@ -123,7 +123,9 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
       {at < rungs.length ? (
         <Action label="Tried this: the next step down" onPress={() => setRung(at + 1)} />
       ) : (
-        <Text tone="muted">Below this nothing is left to let out. Dig, boards, or help with the right gear.</Text>
+        <Text tone="muted">
+          {`Below this nothing is left to let out. ${kind === 'bicycle' ? 'Walk it.' : 'Dig, boards, or help with the right gear.'}`}
+        </Text>
       )}
       <Action label="Free, or another way: leave the ladder" onPress={() => setRung(0)} />
     </Panel>
