@@ -206,6 +206,7 @@ export {
 } from './plan/firstNumbers';
 export { speedLadder, type SpeedRung } from './plan/speedLadder';
 export { stuckLadder, type Rung, type StuckLadder } from './plan/stuckLadder';
+export { axleAt, leastAllowedKmh, type AxleAt } from './plan/axleAt';
 export { whatIf, type WhatIf } from './plan/whatIf';
 export type { ValueName, WorkingCode, WorkingStep } from './working/working';
 export {

@@ -60,6 +60,7 @@ export {
   type OwnStrength,
 } from './depth/onField';
 export { isToCome, nextStep, openOutings, outingOf, pathOf } from './outing/nextStep';
+export { shownPlan } from './plan/shownPlan';
 export { DRAWS, gaugeErrorKpa, LOAD_SHARE, marginInputs, TEMP_C, UNKNOWN_GAUGE_KPA } from './plan/howSure';
 export {
   askedOf,

@@ -1,9 +1,12 @@
-import { FAMILY_CODES, familyOf, groundsFor, planGround, STUCK } from '@dunlinmoss/core';
-import type { RigRow, Sheet } from '@dunlinmoss/contract';
-import { axleOnGauge, planInput } from '@dunlinmoss/domain';
+import type { OutingRow, RigRow, Sheet } from '@dunlinmoss/contract';
+import { contextsOf, FAMILY_CODES, familyOf, groundsFor, planGround, STUCK } from '@dunlinmoss/core';
+import { axleOnGauge, planInput, shownPlan } from '@dunlinmoss/domain';
 import { SAMPLE_RIGS } from '@dunlinmoss/domain/testing';
+import { renderHook } from '@testing-library/react';
 
+import { tryingOf } from '../screens/ground/whatIfValues';
 import { firstRows } from '../screens/rigs/quickRig';
+import { useNext } from '../screens/today/useNext';
 import { FIRST_UNITS, unitsFor } from '../settings/preferences';
 import { toldRow } from './toldRigs';
 import { pressureNumber } from '../words/format';
@@ -12,11 +15,29 @@ import { pressureCard } from '../words/pressureCard';
 import { sheetText } from '../words/sheet';
 import { wallTable } from '../words/wallSheet';
 
+jest.mock('../data/tests', () => ({ useTestsOf: () => [] }));
+jest.mock('../hooks/useProof', () => ({ useProof: () => (_rig: unknown, _tests: unknown, asked: unknown) => asked }));
+jest.mock('../hooks/useRouter', () => ({ useRouter: () => ({ navigate: () => undefined }) }));
+
 const NOW = '2026-11-28T08:00:00.000Z';
 const RIGS: readonly (readonly [string, RigRow])[] = [
   ...FAMILY_CODES.map((code) => [`${code}, not weighed`, toldRow(code)] as const),
   ...Object.entries(SAMPLE_RIGS).map(([kind, rig]) => [`${kind}, weighed`, rig] as const),
 ];
+
+/** What Today says next of a machine that sets out for a ground. */
+function nextOf(rig: RigRow, groundCode: OutingRow['groundCode']) {
+  const outing = { groundCode, loadCaseId: rig.loadCaseId, modifiers: [], speedKmh: null, pressures: [], stuckRung: 0 };
+  const entry = {
+    rig,
+    outing: outing as never,
+    airing: undefined,
+    wheels: [],
+    step: 'setPressures',
+    lastBy: undefined,
+  };
+  return renderHook(() => useNext(entry as never)).result.current;
+}
 
 /** The rows of a sheet's first table. */
 const tableOf = ({ parts: [first] }: Sheet): readonly (readonly string[])[] =>
@@ -59,6 +80,32 @@ describe.each(RIGS)('%s', (_, rig) => {
       if (wall.grounds.includes(ground)) expect(onWall?.split(',')[0]).toBe(wanted.join(' / '));
       const inForm = short.find((row) => row.ground === ground);
       expect(inForm && numbers(inForm.axles.map(({ pressureKpa }) => pressureKpa))).toEqual(wanted);
+    }
+  });
+
+  it('has the same figure on Today, and at What if with all that stands beside it', () => {
+    for (const ground of grounds) {
+      const input = planInput(rig, [], asked(ground));
+      const plan = input.ok ? planGround(input.value) : input;
+      if (!input.ok || !plan.ok) throw new Error(ground);
+      const { axles } = shownPlan(input.value, plan.value, units);
+      expect([ground, ...nextOf(rig, ground).numbers.map(({ pressureKpa }) => pressureKpa)]).toEqual([
+        ground,
+        ...shown[grounds.indexOf(ground)]!,
+      ]);
+      const contexts = contextsOf(input.value);
+      for (const [index, axle] of axles.entries()) {
+        const marks = axleOnGauge(axle, units);
+        const { pressureKpa, what } = tryingOf(contexts[index]!, axle, marks.startKpa).live.get();
+        const { patch, clearanceLostMm, loadLeftKg } = what();
+        expect([ground, pressureKpa, patch, clearanceLostMm, loadLeftKg]).toEqual([
+          ground,
+          marks.startKpa,
+          axle.atStart,
+          axle.clearanceLostMm,
+          axle.carriesKg === null ? null : axle.carriesKg - axle.wheelLoadKg,
+        ]);
+      }
     }
   });
 

@@ -7,10 +7,10 @@ import { familyOf } from '../families/registry';
 import type { Family } from '../families/family';
 import { figuresFor, isLike, stepsFor, type Ground } from '../grounds/ground';
 import { groundOf, meets } from '../grounds/registry';
-import { carriedKg, ratedMostKg } from '../limits/carried';
+import { ratedMostKg } from '../limits/carried';
 import { bindingCeiling, softCeilingKpa, type BindingCeiling } from '../limits/ceilings';
 import { bindingFloor, type BindingFloor } from '../limits/floors';
-import { speedForPressureKmh } from '../limits/speedAtPressure';
+import { axleAt, leastAllowedKmh } from './axleAt';
 import { frontShareOf } from './frontOfRear';
 import { remarksOf } from './remarks';
 import { isTrailer } from '../loads/geometry';
@@ -66,7 +66,6 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
   if (!planned.ok) return planned;
   const axles = planned.value;
   const guide = speedGuide(family, ground, input, axles);
-  const allowed = axles.flatMap(({ allowsKmh: kmh }) => (kmh === null ? [] : [kmh]));
   return success({
     family: input.family,
     ground: input.ground,
@@ -74,7 +73,7 @@ export function planGround(input: PlanInput): Result<GroundPlan, PlanProblem> {
     silentSchool,
     speedGuideKmh: guide,
     groundGuideKmh: family.speedGuide ? (ground.speedGuideKmh?.high ?? null) : null,
-    upToKmh: allowed.length === 0 ? null : Math.min(...allowed),
+    upToKmh: leastAllowedKmh(axles),
     speedKmh: limited[0]!.context.speedKmh,
     needsStuckStep: ground.deliberate === true && !input.stuckAccepted,
     axles,
@@ -397,8 +396,8 @@ function planAxle(
       : edge('low');
   const roadKpa = axle.roadKpa ?? (context.unweighed ? null : needsOnRoadKpa(context));
   const atRoad = roadKpa === null ? null : (contactPatch(printBuild, wheelLoadKg, roadKpa) ?? null);
-  const atStart = contactPatch(printBuild, wheelLoadKg, startKpa);
-  if (!atStart) return failure({ code: 'liesFlat', position: axle.position, wheelLoadKg, pressureKpa: startKpa });
+  const at = axleAt(context, atRoad, startKpa);
+  if (!at) return failure({ code: 'liesFlat', position: axle.position, wheelLoadKg, pressureKpa: startKpa });
   const figures = figuresFor(context.ground, context.family.kind, wheelOf(axle));
   const windowStep = (code: 'windowLow' | 'windowHigh', value: number): WorkingStep => ({
     code,
@@ -422,11 +421,21 @@ function planAxle(
     schools,
     modifiers,
     atRoad,
-    atStart,
-    carriesKg: context.unweighed ? null : carriedKg(context, startKpa),
-    clearanceLostMm: atRoad && atStart.deflectionMm - atRoad.deflectionMm,
-    allowsKmh: allowsKmh(context, startKpa),
-    remarks: remarksOf(context, { startKpa, clampedBy, window, roadKpa, atStart, atRoad, floor, school, schools }),
+    atStart: at.atStart,
+    carriesKg: at.carriesKg,
+    clearanceLostMm: at.clearanceLostMm,
+    allowsKmh: at.allowsKmh,
+    remarks: remarksOf(context, {
+      startKpa,
+      clampedBy,
+      window,
+      roadKpa,
+      atStart: at.atStart,
+      atRoad,
+      floor,
+      school,
+      schools,
+    }),
     own: axle.own ?? null,
     working: [
       ...workingOfLoadAndTire(context),
@@ -435,7 +444,7 @@ function planAxle(
       workingOfStart(targetKpa, ruleKpa, floor, ceiling, Math.min(softKpa, yields?.most[startEnd] ?? softKpa)),
       ...(provedKpa === null ? [] : [workingOfProved(provedKpa, startKpa, floor, ceiling)]),
       ...(school === null ? [] : [windowStep('windowLow', lowKpa), windowStep('windowHigh', highKpa)]),
-      ...workingOfContact(printBuild, wheelLoadKg, atStart, axle.own),
+      ...workingOfContact(printBuild, wheelLoadKg, at.atStart, axle.own),
     ],
   };
   return success({
@@ -453,10 +462,6 @@ const needsOnRoadKpa = ({ axle, wheelLoadKg, roadSpeedKmh }: AxleContext): numbe
         rolling: isTrailer(axle.position),
       })
     : null) ?? null;
-
-/** The fastest that a pressure allows here, km/h; null where nothing holds it back. */
-const allowsKmh = (context: AxleContext, pressureKpa: number): number | null =>
-  placardRules(context) ? null : speedForPressureKmh(context, pressureKpa, context.ground.paved === true);
 
 /** A speed found by halving must not lose a step for its last place, km/h. */
 const SPEED_ROUNDING = 0.05;

@@ -1,9 +1,9 @@
-import { contactPatch, type ContactPatch } from '../contact/contactPatch';
-import { carriedKg } from '../limits/carried';
+import type { ContactPatch } from '../contact/contactPatch';
 import type { CeilingCode } from '../limits/ceilings';
 import type { FloorCode } from '../limits/floors';
 import { speedForPressureKmh } from '../limits/speedAtPressure';
 import type { AxleContext } from '../axle/axleContext';
+import { axleAt } from './axleAt';
 import type { AxlePlan } from './plan';
 
 /** What an axle would do at another pressure, and how near it would come to each limit. */
@@ -33,18 +33,18 @@ export interface WhatIf {
  * @param pressureKpa gauge, cold
  */
 export function whatIf(context: AxleContext, plan: AxlePlan, pressureKpa: number): WhatIf {
-  const { printBuild, wheelLoadKg, ground, family } = context;
-  const patch = contactPatch(printBuild, wheelLoadKg, pressureKpa) ?? null;
+  const { wheelLoadKg, ground, family } = context;
+  const at = axleAt(context, plan.atRoad, pressureKpa);
   const allowed = family.speedGuide ? speedForPressureKmh(context, pressureKpa, ground.paved === true) : null;
   const guide = family.speedGuide ? (context.speedKmh ?? ground.speedGuideKmh?.high ?? null) : null;
   const speeds = [allowed, guide].filter((kmh) => kmh !== null);
-  const carries = patch && !context.unweighed ? carriedKg(context, pressureKpa) : null;
+  const carriesKg = at?.carriesKg ?? null;
   return {
     pressureKpa,
-    patch,
-    clearanceLostMm: patch && plan.atRoad && patch.deflectionMm - plan.atRoad.deflectionMm,
+    patch: at?.atStart ?? null,
+    clearanceLostMm: at?.clearanceLostMm ?? null,
     speedKmh: speeds.length === 0 ? null : Math.min(...speeds),
-    loadLeftKg: carries === null ? null : carries - wheelLoadKg,
+    loadLeftKg: carriesKg === null ? null : carriesKg - wheelLoadKg,
     limits: [
       ...plan.floor.all.map(({ code, pressureKpa: limitKpa }) => ({
         code,

@@ -37,7 +37,7 @@ export function CurveScreen() {
   const back = (): void => router.navigate({ pathname: '/ground', params: addressOf(question) });
   const input = planInput(question.rig, question.tests, question.asked);
   const plan = input.ok ? planGround(input.value) : undefined;
-  if (!input.ok || !plan?.ok) {
+  if (!input.ok || !plan?.ok || input.value.unweighed) {
     return (
       <Page title="What the next step buys">
         <Panel>

@@ -1,6 +1,6 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { planGround, STUCK } from '@dunlinmoss/core';
-import { axleOnGauge, firstNumbersOf, planInput, type NoPlan } from '@dunlinmoss/domain';
+import { axleOnGauge, firstNumbersOf, planInput, shownPlan, type NoPlan } from '@dunlinmoss/domain';
 import { useState } from 'react';
 
 import { Action } from '../../components/Action';
@@ -64,7 +64,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
       action={canSet && <LetOutOr question={question} onSet={() => setSetting(true)} />}
       result={
         plan.ok ? (
-          <PlanResult plan={plan.value} question={question} />
+          <PlanResult plan={shownPlan(input.value, plan.value, units)} question={question} />
         ) : (
           <Panel title="No safe pressure">
             <Text role="alert">{noPlanText(plan.problem, family.kind, units)}</Text>

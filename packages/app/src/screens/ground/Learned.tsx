@@ -1,5 +1,5 @@
 import { carcassFactor, familyOf, planGround, type GroundPlan } from '@dunlinmoss/core';
-import { axleOnGauge, planInput } from '@dunlinmoss/domain';
+import { axleOnGauge, planInput, shownPlan } from '@dunlinmoss/domain';
 
 import { Fragment } from 'react';
 
@@ -17,14 +17,15 @@ export function Learned({ question, plan }: { readonly question: PlanQuery; read
   const router = useRouter();
   const { rig, asked, units } = question;
   const input = planInput(rig, [], asked);
-  const plain = input.ok ? planGround(input.value) : undefined;
+  const fine = input.ok ? planGround(input.value) : undefined;
+  const plain = input.ok && fine?.ok ? shownPlan(input.value, fine.value, units) : undefined;
   if (plan.axles.every(({ own }) => own === null)) return null;
   const bicycle = familyOf(rig.family).kind === 'bicycle';
   return (
     <Panel title="Measured by you">
       {plan.axles.map((axle, index) => {
         if (!axle.own) return null;
-        const before = plain?.ok ? plain.value.axles[index] : undefined;
+        const before = plain?.axles[index];
         const [was, is] = [before && axleOnGauge(before, units).startKpa, axleOnGauge(axle, units).startKpa];
         const grew = before ? axle.atStart.lengthMm - before.atStart.lengthMm : 0;
         return (

@@ -60,6 +60,28 @@ function OfQuestion({ question }: { readonly question: PlanQuery }) {
       </Page>
     );
   }
+  if (input.ok && input.value.unweighed) {
+    return (
+      <Page title="What if">
+        <Panel title="No load yet">
+          <Text role="alert">
+            What the tire does at a pressure depends on what stands on it. Enter the whole weight first.
+          </Text>
+          <Action
+            kind="main"
+            label="Enter what it weighs"
+            onPress={() =>
+              router.navigate({
+                pathname: '/rigs/[id]/load/[case]',
+                params: { id: rig.id, case: 'new', ground: asked.ground },
+              })
+            }
+          />
+          <Action label="Back to the ground" onPress={back} />
+        </Panel>
+      </Page>
+    );
+  }
   return <OfAxles key={key} question={question} plan={plan.value} contexts={contexts} onBack={back} />;
 }
 
