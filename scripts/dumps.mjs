@@ -1,9 +1,11 @@
 import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import {
   createReadStream,
   createWriteStream,
   existsSync,
   mkdirSync,
+  readFileSync,
   readdirSync,
   renameSync,
   rmSync,
@@ -11,6 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import path from 'node:path';
+import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 
@@ -43,6 +46,59 @@ async function tool(command, { socket, user }, args, ends) {
   await Promise.all([ended, ends(child)]);
 }
 
+/** The last line of a dump: the digest of all lines before it. A comment to every reader of SQL. */
+const DIGEST_LINE = /^-- dunlinmoss-sha256 ([0-9a-f]{64})\n$/m;
+/** More than the last line is long, bytes. */
+const TAIL_BYTES = 256;
+
+/** Passes a dump on, with its digest as a last line. */
+function withDigest() {
+  const hash = createHash('sha256');
+  return new Transform({
+    transform(part, _, done) {
+      hash.update(part);
+      done(null, part);
+    },
+    flush(done) {
+      done(null, `-- dunlinmoss-sha256 ${hash.digest('hex')}\n`);
+    },
+  });
+}
+
+/**
+ * Reads a dump through, and throws where it is not whole, is not as it was written, or is none of this product's. Gives
+ * whether it has a digest: dumps of earlier versions have none, and are held against the checksum of gzip alone.
+ */
+export async function checkDump(file) {
+  const damaged = (why) => new PlainError(`${file} is not restored: ${why}. Nothing was changed.`);
+  const hash = createHash('sha256');
+  let tail = Buffer.alloc(0);
+  let isOurs = false;
+  try {
+    await pipeline(createReadStream(file), createGunzip(), async (parts) => {
+      for await (const part of parts) {
+        const all = Buffer.concat([tail, part]);
+        isOurs ||= all.includes('CREATE TABLE `migrations`');
+        const cut = Math.max(0, all.length - TAIL_BYTES);
+        hash.update(all.subarray(0, cut));
+        tail = all.subarray(cut);
+      }
+    });
+  } catch (error) {
+    throw damaged(`it is damaged or cut off (${error.message})`);
+  }
+  const end = tail.toString('latin1');
+  const line = DIGEST_LINE.exec(end);
+  if (line) {
+    hash.update(tail.subarray(0, line.index));
+    if (hash.digest('hex') !== line[1]) throw damaged('it is not as it was written');
+  } else if (!/-- Dump completed/.test(end)) {
+    throw damaged('its end is missing');
+  }
+  if (!isOurs) throw damaged('it is no backup of this application');
+  return line !== null;
+}
+
 /** Writes a dump, whole or not at all, and gives back its file. Readers and writers are not held up. */
 export async function dump(database, folder, kind) {
   const backups = backupsOf(folder);
@@ -50,7 +106,12 @@ export async function dump(database, folder, kind) {
   const file = path.join(backups, `${kind}-${new Date().toISOString().replaceAll(/[:.]/g, '-')}.sql.gz`);
   const args = ['--single-transaction', '--quick', '--hex-blob', '--skip-dump-date', database.name];
   await tool('mariadb-dump', database, args, (child) =>
-    pipeline(child.stdout, createGzip({ level: 6 }), createWriteStream(`${file}.new`, { mode: 0o600, flush: true })),
+    pipeline(
+      child.stdout,
+      withDigest(),
+      createGzip({ level: 6 }),
+      createWriteStream(`${file}.new`, { mode: 0o600, flush: true }),
+    ),
   );
   renameSync(`${file}.new`, file);
   return file;
@@ -87,9 +148,12 @@ export async function dumpBeforeUpgrade(database, folder) {
   say(`A new version changes the tables. Everything as it was: ${await dump(database, folder, 'before-upgrade')}`);
 }
 
-/** Reads a dump into the database, in place of all that is there. Cut off, it must be run again: a mark says so. */
-export async function restore(database, folder, file) {
-  writeFileSync(restoringMark(folder), file);
+/**
+ * Reads a dump that was checked into the database, in place of all that is there. Cut off, it must be run again: a mark says
+ * so, and where what was there before is.
+ */
+export async function restore(database, folder, { file, before }) {
+  writeFileSync(restoringMark(folder), JSON.stringify({ file, before }));
   database.admin(
     `DROP DATABASE ${database.name}; CREATE DATABASE ${database.name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
   );
@@ -107,10 +171,21 @@ export async function restore(database, folder, file) {
 
 /** A database that holds half of a dump must not be taken for a whole one. */
 export function refuseHalfRestored(folder) {
-  if (!existsSync(restoringMark(folder))) return;
+  const half = halfRestored(folder);
+  if (half === null) return;
+  const { file, before } = half;
   throw new PlainError(
-    'Restoring a backup was cut off, so half of it is missing. Run it again: npm run restore -- FILE',
+    `Restoring ${file ?? 'a backup'} did not come to its end, so what is here is half of it. ` +
+      `Run it again: npm run restore -- ${file ?? 'FILE'}` +
+      (before ? `\nOr go back to what was here before it: npm run restore -- ${before}` : ''),
   );
+}
+
+/** What did not come to its end, and where what was there before is; of earlier versions the file alone. Null where nothing. */
+export function halfRestored(folder) {
+  if (!existsSync(restoringMark(folder))) return null;
+  const text = readFileSync(restoringMark(folder), 'utf8');
+  return text.startsWith('{') ? JSON.parse(text) : { file: text };
 }
 
 /** A number from the environment, checked. */

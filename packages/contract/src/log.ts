@@ -79,7 +79,15 @@ export const logEvent = z.union([
   }),
   z.strictObject({
     problem: z.strictObject({
-      code: z.enum(['linesRefused', 'noLines', 'headerUnread', 'tooLarge', 'databaseAway', 'internal']),
+      code: z.enum([
+        'linesRefused',
+        'noLines',
+        'headerUnread',
+        'tooLarge',
+        'databaseAway',
+        'serverStopped',
+        'internal',
+      ]),
       /** How many lines, and the first of them. */
       refused: z.int().optional(),
       lines: z

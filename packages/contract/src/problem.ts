@@ -26,6 +26,7 @@ export const PROBLEM_CODES = [
   'invitationUsed',
   'invitationExpired',
   'tooMany',
+  'tooManyStreams',
   'underWay',
   'notFound',
   'staleRevision',
@@ -35,6 +36,7 @@ export const PROBLEM_CODES = [
   'overloaded',
   'tooLong',
   'tooSlow',
+  'serverStopped',
   'internal',
 ] as const;
 

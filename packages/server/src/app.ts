@@ -19,6 +19,7 @@ import { admitted, bodyMoving, bodyWithin } from './overload';
 import { MOST_ROW_BYTES } from './limits';
 import { errorHandler, noSuchRoute, Refusal } from './problems';
 import { LiveChanges } from './people/liveChanges';
+import { OpenStreams } from './people/openStreams';
 import { KnownSessions, whoseRequest } from './people/whose';
 import { createRepositories } from './repositories/repositories';
 import { answerRoutes } from './routes/answers';
@@ -121,7 +122,9 @@ export function createApp({
   const hub = new MonitorHub(pool);
   const live = new LiveChanges(pool);
   life.onStop(() => hub.close());
+  const streams = new OpenStreams(pool, ownerId);
   life.onStop(() => live.close());
+  life.onStop(() => streams.close());
   life.onStop(() => runner.stop());
   const metrics = new Metrics({ pool, followers: () => hub.size + live.size });
   app.use(metrics.measure);
@@ -131,7 +134,7 @@ export function createApp({
   app.use(compression({ threshold: 8_192 }));
   app.get('/metrics', metrics.tell);
   app.use('/api', onlyOwnPages);
-  app.use('/api/v1', apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }));
+  app.use('/api/v1', apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, streams }));
   app.use('/api', noSuchRoute);
   if (contact !== undefined) app.get('/.well-known/security.txt', securityText(contact));
   if (webRoot !== null) {
@@ -172,9 +175,10 @@ function requestId(request: IncomingMessage, response: ServerResponse): string {
 interface ApiParts extends Required<Pick<AppParts, 'pool' | 'ownerId' | 'bodyMs' | 'life' | 'photos' | 'runner'>> {
   readonly hub: MonitorHub;
   readonly live: LiveChanges;
+  readonly streams: OpenStreams;
 }
 
-function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: ApiParts): Router {
+function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, streams }: ApiParts): Router {
   const repositories = createRepositories(pool);
   const description = openApi();
   const api = strictRouter();
@@ -197,9 +201,10 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live }: A
   const sessions = new KnownSessions();
   api.use(whoseRequest(pool, ownerId, sessions));
   // A stream is open for as long as somebody looks at it, so it takes nobody's place.
-  const devices = deviceRoutes(pool, repositories, hub);
+  const devices = deviceRoutes({ pool, repositories, hub, streams });
   api.use('/devices/rigs/:id', devices.streams);
   api.get('/changes/stream', (request, response) => {
+    streams.enter(request, response);
     beginEvents(response);
     live.follow(request.ownerId, response);
   });

@@ -36,6 +36,7 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
   invitationUsed: { status: 410, title: 'That invitation was used already; ask for a new one' },
   invitationExpired: { status: 410, title: 'That invitation is too old; ask for a new one' },
   tooMany: { status: 409, title: 'There are as many of these as one may have' },
+  tooManyStreams: { status: 429, title: 'One person follows by as many streams as one may; close a page' },
   underWay: { status: 409, title: 'All of it has come and it is being taken in: it can no longer be stopped' },
   notFound: { status: 404, title: 'There is nothing here' },
   staleRevision: { status: 409, title: 'This was saved again since you read it' },
@@ -45,6 +46,10 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
   overloaded: { status: 503, title: 'More is asked than this server can do just now; nothing was saved' },
   tooLong: { status: 503, title: 'This took too long and was stopped; nothing was saved' },
   tooSlow: { status: 408, title: 'The body did not come in time' },
+  serverStopped: {
+    status: 500,
+    title: 'The server ended twice while it worked on this; nothing further is taken in. The file may be damaged',
+  },
   internal: { status: 500, title: 'Something went wrong on this server; nothing was saved' },
 };
 
@@ -53,6 +58,7 @@ const RETRY_AFTER_S: Partial<Record<ProblemCode, number>> = {
   stopping: 2,
   databaseAway: 5,
   overloaded: 2,
+  tooManyStreams: 30,
   tooLong: 30,
 };
 

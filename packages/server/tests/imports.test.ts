@@ -92,6 +92,39 @@ function killedAfter(steps: number): ReturnType<typeof serverDoing> & { readonly
 const letLapse = (id: string): Promise<unknown> =>
   server.pool.query('UPDATE jobs SET holder = NULL, held_until = NOW(3) - INTERVAL 1 SECOND WHERE id = ?', [id]);
 
+describe('a job that ends the server', () => {
+  it('is taken up again once, then refused with the reason, and a later server starts', async () => {
+    const [rigId, id] = [await newRig(), randomUUID()];
+    let runs = 0;
+    for (let start = 1; start <= 4; start += 1) {
+      // As a process that ends: it neither goes on nor lets go.
+      const { app, runner } = serverDoing(() => async () => {
+        runs += 1;
+        runner.stop();
+        throw new JobLost();
+      });
+      if (start === 1) {
+        void request(app)
+          .post(`/api/v1/import/log/${rigId}?as=${id}`)
+          .set('content-type', 'text/csv')
+          .send(TABLE)
+          .then(
+            () => undefined,
+            () => undefined,
+          );
+        await until(async () => runs === 1);
+      } else {
+        runner.start();
+        await until(async () => runs >= start || (await importOf(id)).state === 'refused');
+        runner.stop();
+      }
+      await letLapse(id);
+    }
+    expect(runs).toBe(2);
+    expect(await importOf(id)).toMatchObject({ state: 'refused', told: { problem: { code: 'serverStopped' } } });
+  });
+});
+
 describe('an import whose line breaks', () => {
   it('is gone on with from where it broke, and is whole', async () => {
     const [rigId, id] = [await newRig(), randomUUID()];

@@ -2,7 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { gunzipSync } from 'node:zlib';
+import { gunzipSync, gzipSync } from 'node:zlib';
 
 import { aRig } from './testServer';
 
@@ -28,6 +28,12 @@ function begin(): { readonly child: ChildProcess; readonly told: Promise<Told | 
     child.once('exit', () => resolve(null));
   });
   return { child, told };
+}
+
+/** A seeded walk from 0 to 1 (Lehmer's generator). */
+function seeded(seed: number): () => number {
+  let at = seed;
+  return () => (at = (at * 48_271) % 2_147_483_647) / 2_147_483_647;
 }
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
@@ -231,9 +237,51 @@ describe('backup and restore', () => {
     expect((await fetch(`${again!.address}/api/v1/rigs/${after}`)).status).toBe(404);
   }, 60_000);
 
+  it('refuses a backup that is damaged, cut off or another’s, and changes nothing', async () => {
+    const { child, told } = begin();
+    const { address } = (await told)!;
+    const kept = await save(address);
+    const file = /(\/\S+\.sql\.gz)/.exec(script('backup.mjs').stdout)![1]!;
+    child.kill('SIGTERM');
+    await ended(child);
+    const whole = readFileSync(file);
+    const sql = gunzipSync(whole).toString('latin1');
+    const withoutDigest = sql.slice(0, sql.lastIndexOf('-- dunlinmoss-sha256'));
+    const next = seeded(7);
+    const flipped = Array.from({ length: 20 }, () => {
+      const bytes = Buffer.from(whole);
+      // Behind the header of gzip, whose time and flags say nothing of what is in it.
+      const at = 10 + Math.floor(next() * (bytes.length - 10));
+      bytes[at]! ^= 1 << Math.floor(next() * 8);
+      return bytes;
+    });
+    const other = path.join(folder, 'other.sql.gz');
+    const packed = (text: string): Buffer => gzipSync(Buffer.from(text, 'latin1'));
+    for (const bytes of [
+      ...flipped,
+      whole.subarray(0, whole.length - 20),
+      whole.subarray(0, whole.length / 2),
+      packed(sql.replace(kept, 'f'.repeat(kept.length))),
+      packed(withoutDigest.slice(0, -200)),
+      packed('SELECT 1;\n-- Dump completed\n'),
+    ]) {
+      writeFileSync(other, bytes);
+      const refused = script('restore.mjs', other);
+      expect(refused.stderr).toMatch(/^\S+ is not restored: .* Nothing was changed\.\n$/);
+      expect(refused.status).toBe(1);
+    }
+    // As earlier versions wrote them.
+    writeFileSync(other, packed(withoutDigest));
+    expect(script('restore.mjs', other).stdout).toContain('no digest');
+    const again = await begin().told;
+    expect((await fetch(`${again!.address}/api/v1/rigs/${kept}`)).status).toBe(200);
+  }, 180_000);
+
   it('does not start on half a restored backup, and says what to do', async () => {
-    writeFileSync(path.join(folder, 'restoring'), '/some/file');
-    expect((await begin().told)?.problem).toContain('npm run restore -- FILE');
+    writeFileSync(path.join(folder, 'restoring'), JSON.stringify({ file: '/some/file', before: '/what/was' }));
+    const problem = (await begin().told)?.problem;
+    expect(problem).toContain('npm run restore -- /some/file');
+    expect(problem).toContain('go back to what was here before it: npm run restore -- /what/was');
     expect(script('restore.mjs', '/no/such.sql.gz').stderr).toContain('There is no file');
   }, 30_000);
 });

@@ -5,6 +5,7 @@ import type { LoadsCounts, Rig, Role } from '@dunlinmoss/contract';
 import request from 'supertest';
 
 import { LIVE_TABLES } from '../src/people/liveChanges';
+import { MOST_STREAMS } from '../src/people/openStreams';
 import type { PastRow } from '../src/repositories/versioned';
 import {
   aComparison,
@@ -434,6 +435,64 @@ describe('a crew', () => {
     }
   });
 
+  it('ends the streams of who is let go or signed out, within a second, on every server', async () => {
+    const servers = [server.as(server.config.ownerId), server.as(server.config.ownerId)].map((app) => app.listen(0));
+    const leaver = await join(await inviteTo(crewId, first, 'member'), 'Streamer');
+    const signsOut = await join(await inviteTo(crewId, first, 'member'), 'Signer out');
+    const stays = crewed.viewer!;
+    const follow = async (port: number, path: string, { cookie }: Browser) => {
+      const line = await fetch(`http://127.0.0.1:${port}/api/v1${path}`, { headers: { cookie } });
+      expect(line.status).toBe(200);
+      let isOpen = true;
+      void line.text().then(
+        () => (isOpen = false),
+        () => (isOpen = false),
+      );
+      return () => isOpen;
+    };
+    const ports = servers.map((each) => (each.address() as { port: number }).port);
+    const inCrew = `/in/${crewId}/changes/stream`;
+    const ended = await Promise.all(
+      ports.flatMap((port) => [
+        follow(port, inCrew, leaver),
+        follow(port, inCrew, signsOut),
+        follow(port, '/changes/stream', signsOut),
+      ]),
+    );
+    const left = await Promise.all(
+      ports.flatMap((port) => [follow(port, inCrew, stays), follow(port, '/changes/stream', leaver)]),
+    );
+    await ask('delete', `/crews/${crewId}/members/${leaver.id}`, { cookie: first.cookie }).expect(204);
+    await ask('delete', '/session', { cookie: signsOut.cookie }).expect(204);
+    const until = Date.now() + 10_000;
+    while (ended.some((isOpen) => isOpen()) && Date.now() < until) await new Promise((done) => setTimeout(done, 50));
+    expect(ended.map((isOpen) => isOpen())).toEqual(ended.map(() => false));
+    expect(left.map((isOpen) => isOpen())).toEqual(left.map(() => true));
+    for (const each of servers) {
+      each.closeAllConnections();
+      each.close();
+    }
+  });
+
+  it('lets one person follow by so many streams and no more, and says so', async () => {
+    const one = server.as(server.config.ownerId).listen(0);
+    const { port } = one.address() as { port: number };
+    const stop = new AbortController();
+    const person = await join(await inviteTo(crewId, first, 'viewer'), 'Follower');
+    const follow = () =>
+      fetch(`http://127.0.0.1:${port}/api/v1/in/${crewId}/changes/stream`, {
+        headers: { cookie: person.cookie },
+        signal: stop.signal,
+      });
+    const answers = await Promise.all(Array.from({ length: MOST_STREAMS + 3 }, follow));
+    const refused = answers.filter(({ status }) => status !== 200);
+    expect(refused.map(({ status }) => status)).toEqual([429, 429, 429]);
+    expect(await refused[0]!.json()).toMatchObject({ code: 'tooManyStreams' });
+    stop.abort();
+    one.closeAllConnections();
+    one.close();
+  });
+
   it('looks at every table whose rows say when they changed', async () => {
     const [tables] = (await server.pool.query(
       `SELECT table_name AS name FROM information_schema.columns WHERE table_schema = DATABASE() AND column_name = 'changed_at'`,
@@ -470,6 +529,64 @@ describe('a crew', () => {
     );
     await aCrew(back);
     expect((await ask('post', path, { cookie: crewed.lead!.cookie }).expect(409)).body.code).toBe('codeNotGiven');
+  });
+
+  it.each([
+    [
+      'who gave it may no more',
+      async (_: Browser, giver: Browser) => {
+        const path = `/crews/${crewId}/members/${giver.id}`;
+        await ask('put', path, { cookie: first.cookie, body: { role: 'member' } }).expect(204);
+      },
+    ],
+    [
+      'who gave it is gone from the crew',
+      async (_: Browser, giver: Browser) => {
+        await ask('delete', `/crews/${crewId}/members/${giver.id}`, { cookie: first.cookie }).expect(204);
+      },
+    ],
+    [
+      'the person leads by now',
+      async ({ id }: Browser) => {
+        await ask('put', `/crews/${crewId}/members/${id}`, { cookie: first.cookie, body: { role: 'lead' } }).expect(
+          204,
+        );
+      },
+    ],
+    [
+      'the person changed the pass-phrase',
+      async ({ cookie }: Browser) => {
+        await ask('put', '/passphrase', {
+          cookie,
+          body: { before: PASSPHRASE, passphrase: 'thrift and sea lavender' },
+        }).expect(204);
+      },
+    ],
+    [
+      'the person made a crew',
+      async (person: Browser) => {
+        const made = await aCrew(person);
+        await ask('delete', `/crews/${made}`, { cookie: person.cookie, body: { name: 'Sluice crew' } }).expect(204);
+      },
+    ],
+    [
+      'the person joined another crew and left it',
+      async (person: Browser) => {
+        const other = await aCrew(first);
+        const token = await inviteTo(other, first, 'viewer');
+        await ask('post', '/invitations/take', { cookie: person.cookie, body: { token, person: null } }).expect(200);
+        await ask('delete', `/crews/${other}/members/${person.id}`, { cookie: person.cookie }).expect(204);
+      },
+    ],
+  ] as const)('a code that was given is void once %s', async (_, change) => {
+    const own = [...randomUUID().replace(/[^a-f]/g, '')].slice(0, 6).join('');
+    const giver = await join(await inviteTo(crewId, first, 'lead'), `Giver ${own}`);
+    const person = await join(await inviteTo(crewId, first, 'member'), `Forgot ${own}`);
+    const path = `/crews/${crewId}/members/${person.id}/recovery-code`;
+    const { body } = await ask('post', path, { cookie: giver.cookie }).expect(200);
+    await change(person, giver);
+    const again = { name: named(`Forgot ${own}`), code: body.codes[0], passphrase: 'remembered this time' };
+    expect((await ask('post', '/recovery', { body: again }).expect(403)).body.code).toBe('wrongCode');
   });
 });
 

@@ -84,9 +84,12 @@ describe('tableProblemText', () => {
     expect(text).toBe('Expected the columns “axle”, “load kg”. Found: rig, colour.');
   });
 
-  it.each(['empty', 'linesRefused', 'changedSince', 'databaseAway', 'internal'])('%s is a sentence', (code) => {
-    expect(tableProblemText({ code })).toMatch(/^[A-Z].*\.$/);
-  });
+  it.each(['empty', 'linesRefused', 'changedSince', 'databaseAway', 'serverStopped', 'internal'])(
+    '%s is a sentence',
+    (code) => {
+      expect(tableProblemText({ code })).toMatch(/^[A-Z].*\.$/);
+    },
+  );
 });
 
 describe('what an archive came to', () => {
@@ -108,6 +111,7 @@ describe('what an archive came to', () => {
     [{ code: 'notAnArchive' } as const, 'This is no archive that this application saved, or it is damaged.'],
     [{ code: 'missingReference' } as const, 'Something in it points at something that is not in it.'],
     [{ code: 'internal' } as const, 'nothing is taken in twice'],
+    [{ code: 'serverStopped' } as const, 'does not try a third time'],
     [
       { code: 'spaceFull', part: 'photos' } as const,
       'With the photos in it there would be more than there is room for.',

@@ -178,6 +178,8 @@ export function tableProblemText(problem: Readonly<Record<string, unknown>> & { 
       return 'The rigs have changed since this was asked. Choose the file again.';
     case 'databaseAway':
       return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
+    case 'serverStopped':
+      return SERVER_STOPPED;
     default:
       return 'Something went wrong: nothing was taken in. Choose the file again.';
   }
@@ -210,6 +212,10 @@ export function archiveDoneText(counts: ArchiveCounts): string {
   return added.length === 0 ? 'Everything in it was here already.' : `Added: ${added.join(', ')}.`;
 }
 
+/** Two servers ended over a file. */
+export const SERVER_STOPPED =
+  'The server stopped twice while it read this file, and does not try a third time. The file may be damaged: save it anew and choose that one. Nothing is taken in twice.';
+
 /** Why an archive was refused. */
 export function archiveProblemText({
   code,
@@ -227,6 +233,8 @@ export function archiveProblemText({
       return `With the ${ARCHIVE_PART_WORDS[part!][1]} in it there would be more than there is room for. Nothing was taken in.`;
     case 'databaseAway':
       return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
+    case 'serverStopped':
+      return SERVER_STOPPED;
     case 'internal':
       return 'Something went wrong on the way. Choose the file again: nothing is taken in twice.';
   }

@@ -1,6 +1,7 @@
 import type { LogEvent, LogLineProblem } from '@dunlinmoss/contract';
 
 import { countText, dayAndTime } from './format';
+import { SERVER_STOPPED } from './imports';
 
 const LINE_WORDS: Record<LogLineProblem, string> = {
   time: 'expected a time with its zone, as 2026-11-20T06:40:00Z',
@@ -47,6 +48,8 @@ export function logEndText(event: LogEvent | undefined): {
       return bad('It is larger than 2 GB, or has a line that does not end.');
     case 'databaseAway':
       return bad("The store can't be reached just now.");
+    case 'serverStopped':
+      return bad(SERVER_STOPPED);
     case 'internal':
       return {
         text: 'Something went wrong on the way. Choose the file again: nothing is taken in twice.',

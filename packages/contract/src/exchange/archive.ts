@@ -58,7 +58,15 @@ export const archiveEvent = z.union([
   z.strictObject({ done: counts }),
   z.strictObject({
     problem: z.strictObject({
-      code: z.enum(['notAnArchive', 'lineRefused', 'missingReference', 'spaceFull', 'databaseAway', 'internal']),
+      code: z.enum([
+        'notAnArchive',
+        'lineRefused',
+        'missingReference',
+        'spaceFull',
+        'databaseAway',
+        'serverStopped',
+        'internal',
+      ]),
       part: z.enum(ARCHIVE_PARTS).optional(),
       line: z.int().optional(),
       message: z.string().optional(),

@@ -32,6 +32,11 @@ const LOOK_MS = 3_000;
 /** A database that was away is tried again after so long, so often, before the job is left to whoever looks next, ms. */
 const AGAIN_MS = 1_000;
 const TRIES = 8;
+/**
+ * A job at which servers ended so often without its coming any further is refused: it may be what ended them, and would
+ * end each start after it.
+ */
+const MOST_INTERRUPTED = 2;
 
 /** What a step came to: where it is now, what it says, and whether that is the end. */
 export interface Step {
@@ -155,7 +160,16 @@ export class JobRunner {
         }
       },
     };
+    const refuse = (code: 'internal' | 'serverStopped'): Promise<unknown> =>
+      inTransaction(this.pool, (connection) =>
+        markJob(connection, job, this.holder, { mark: null, told: { problem: { code } }, state: 'refused' }),
+      ).catch(() => undefined);
     try {
+      if (job.interrupted >= MOST_INTERRUPTED) {
+        this.log.error({ job: job.id, kind: job.kind }, 'a job at which servers ended is refused');
+        await refuse('serverStopped');
+        return;
+      }
       await this.works[job.kind](job, hands);
       // Of a file they are what was asked for.
       if (!isFile(job)) await dropParts(this.pool, job);
@@ -166,10 +180,7 @@ export class JobRunner {
         return;
       }
       this.log.error({ err: error }, `a job: ${job.kind}`);
-      const told = { problem: { code: 'internal' } };
-      await inTransaction(this.pool, (connection) =>
-        markJob(connection, job, this.holder, { mark: null, told, state: 'refused' }),
-      ).catch(() => undefined);
+      await refuse('internal');
     } finally {
       clearInterval(holding);
     }

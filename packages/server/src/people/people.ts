@@ -118,17 +118,41 @@ export async function recover(
   const passHash = await hashPassphrase(passphrase);
   return inTransaction(pool, async (connection) => {
     const [[person]] = await connection.query<RowDataPacket[]>(
-      `SELECT p.id FROM people p JOIN recovery_codes r ON r.person_id = p.id
+      `SELECT p.id, r.given_by FROM people p JOIN recovery_codes r ON r.person_id = p.id
         WHERE p.name_key = ? AND r.code_hash = ? AND (r.expires_at IS NULL OR r.expires_at > CURRENT_TIMESTAMP(3)) FOR UPDATE`,
       [nameKey(name), hashCode(code)],
     );
     if (!person) throw new Refusal('wrongCode');
+    if (person.given_by !== null && !(await mayStillGive(connection, person.given_by, person.id))) {
+      throw new Refusal('wrongCode');
+    }
     await connection.query('DELETE FROM recovery_codes WHERE code_hash = ?', [hashCode(code)]);
+    await forgetGivenCodes(connection, person.id);
     await connection.query('UPDATE people SET pass_hash = ? WHERE id = ?', [passHash, person.id]);
     await connection.query('DELETE FROM sessions WHERE person_id = ?', [person.id]);
     return beginSession(connection, person.id, device);
   });
 }
+
+/** With a code one becomes that person: nobody gets further by that than they are. */
+const mayGiveCode = (mine: Role | undefined, theirs: Role | undefined): boolean =>
+  (mine === 'own' && theirs !== undefined && theirs !== 'own') ||
+  (mine === 'lead' && (theirs === 'member' || theirs === 'viewer'));
+
+/** Whether who gave somebody a code may still do so: asked again when it is used. */
+async function mayStillGive(connection: Connection, givenBy: string, personId: string): Promise<boolean> {
+  const [crews] = await connection.query<RowDataPacket[]>(
+    `SELECT theirs.role AS theirs, mine.role AS mine
+       FROM crew_members theirs LEFT JOIN crew_members mine ON mine.crew_id = theirs.crew_id AND mine.person_id = ?
+      WHERE theirs.person_id = ? FOR UPDATE`,
+    [givenBy, personId],
+  );
+  return crews.length === 1 && mayGiveCode(crews[0]!.mine ?? undefined, crews[0]!.theirs);
+}
+
+/** What others gave somebody is void: they came back, or are in more crews than the giver knew. */
+const forgetGivenCodes = (connection: Connection, personId: string): Promise<unknown> =>
+  connection.query('DELETE FROM recovery_codes WHERE person_id = ? AND given_by IS NOT NULL', [personId]);
 
 export async function changePassphrase(
   pool: Pool,
@@ -142,6 +166,7 @@ export async function changePassphrase(
   const passHash = await hashPassphrase(passphrase);
   await inTransaction(pool, async (connection) => {
     await connection.query('UPDATE people SET pass_hash = ? WHERE id = ?', [passHash, personId]);
+    await forgetGivenCodes(connection, personId);
     await connection.query('DELETE FROM sessions WHERE person_id = ? AND id <> ?', [personId, session]);
   });
 }
@@ -200,6 +225,7 @@ export async function makeCrew(pool: Pool, personId: string, id: string, name: s
     await connection.query('INSERT INTO owners (id) VALUES (?)', [id]);
     await connection.query('INSERT INTO crews (id, name) VALUES (?)', [[id, name]]);
     await connection.query(`INSERT INTO crew_members (crew_id, person_id, role) VALUES (?, ?, 'own')`, [id, personId]);
+    await forgetGivenCodes(connection, personId);
   });
 }
 
@@ -276,8 +302,8 @@ export async function giveCode(pool: Pool, crewId: string, by: string, personId:
     const mine = roles.get(by);
     const theirs = roles.get(personId);
     if (theirs === undefined) throw new Refusal('notFound');
-    // With a code one becomes that person: nobody gets further by that than they are.
-    const may = mine === 'own' || (mine === 'lead' && (theirs === 'member' || theirs === 'viewer'));
+    // An owner is refused below, with the reason.
+    const may = mine === 'own' || mayGiveCode(mine, theirs);
     if (!may || by === personId) throw new Refusal('notAllowed');
     const [[elsewhere]] = await connection.query<RowDataPacket[]>(
       'SELECT COUNT(*) AS many FROM crew_members WHERE person_id = ? AND crew_id <> ?',
@@ -448,6 +474,7 @@ export async function takeInvitation(
         'UPDATE invitations SET used_by = ?, used_at = CURRENT_TIMESTAMP(3) WHERE token_hash = ?',
         [id, hashToken(token)],
       );
+      await forgetGivenCodes(connection, id);
     }
     return passHash === null ? null : beginSession(connection, id, newcomer!.device);
   });

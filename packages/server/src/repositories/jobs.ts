@@ -21,6 +21,8 @@ export interface Job {
   readonly mark: unknown;
   /** What it said of itself last. */
   readonly told: unknown;
+  /** How often the server at work on it ended in the middle, since it last came any further. */
+  readonly interrupted: number;
 }
 
 export type JobName = Pick<Job, 'ownerId' | 'id'>;
@@ -52,6 +54,7 @@ const jobOf = (row: RowDataPacket): Job => ({
   parts: row.parts,
   mark: JSON.parse(row.mark),
   told: JSON.parse(row.told),
+  interrupted: row.interrupted,
 });
 
 export async function findJob(connection: Pool | Connection, ownerId: string, id: string): Promise<Job | null> {
@@ -187,7 +190,9 @@ export async function takeJob(
     : await pool.query<RowDataPacket[]>(`SELECT owner_id, id FROM jobs WHERE ${free} AND kind IN (?) LIMIT 5`, [kinds]);
   for (const { owner_id, id } of rows) {
     const [taken] = await pool.query<ResultSetHeader>(
-      `UPDATE jobs SET holder = ?, held_until = NOW(3) + INTERVAL ? SECOND WHERE owner_id = ? AND id = ? AND ${free}`,
+      // Who let go of it left no time behind; who ended in the middle did.
+      `UPDATE jobs SET interrupted = interrupted + (held_until IS NOT NULL), holder = ?, held_until = NOW(3) + INTERVAL ? SECOND
+       WHERE owner_id = ? AND id = ? AND ${free}`,
       [holder, HELD_S, owner_id, id],
     );
     if (taken.affectedRows > 0) return findJob(pool, owner_id, id);
@@ -219,7 +224,7 @@ export async function markJob(
   { mark, told, state = 'working' }: { readonly mark: unknown; readonly told: unknown; readonly state?: JobState },
 ): Promise<void> {
   const [changed] = await connection.query<ResultSetHeader>(
-    `UPDATE jobs SET mark = ?, told = ?, state = ?, held_until = NOW(3) + INTERVAL ? SECOND
+    `UPDATE jobs SET mark = ?, told = ?, state = ?, interrupted = 0, held_until = NOW(3) + INTERVAL ? SECOND
      WHERE owner_id = ? AND id = ? AND holder = ? AND state = 'working'`,
     [JSON.stringify(mark), JSON.stringify(told), state, HELD_S, ownerId, id, holder],
   );

@@ -12,7 +12,8 @@ import type { Request, Response, Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
-import { MonitorHub } from '../live/hub';
+import type { MonitorHub } from '../live/hub';
+import type { OpenStreams } from '../people/openStreams';
 import { simulatedProbe } from '../devices/simulatedProbe';
 import {
   coldNowKpa,
@@ -50,12 +51,18 @@ export function beginEvents(response: Response): void {
   response.flushHeaders();
 }
 
+interface DeviceParts {
+  readonly pool: Pool;
+  readonly repositories: Repositories;
+  readonly hub: MonitorHub;
+  readonly streams: OpenStreams;
+}
+
 /** `/devices/rigs/:id/…`: the simulated stand-ins of a rig. */
-export function deviceRoutes(
-  pool: Pool,
-  repositories: Repositories,
-  hub: MonitorHub,
-): { readonly streams: Router; readonly rest: Router } {
+export function deviceRoutes({ pool, repositories, hub, streams: open }: DeviceParts): {
+  readonly streams: Router;
+  readonly rest: Router;
+} {
   const router = strictRouter({ mergeParams: true });
   const streams = strictRouter({ mergeParams: true });
 
@@ -126,6 +133,7 @@ export function deviceRoutes(
     await switchedOn(request);
     const { ownerId } = request;
     const rigId = rigIdOf(request);
+    open.enter(request, response);
     beginEvents(response);
     hub.follow(ownerId, rigId, response);
   });
