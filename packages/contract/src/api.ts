@@ -38,7 +38,7 @@ export { FILE_KINDS, importQuery } from './imports';
 export { sheets } from './paper';
 export { id as rowId } from './quantities';
 export { HISTORY_DEEDS, removeQuery } from './resources/row';
-export { KEEPS_NOTHING, neededRole } from './people/access';
+export { KEEPS_NOTHING } from './people/access';
 export { mixesAlphabets, nameKey, tidyName } from './people/names';
 export {
   askedInvitation,

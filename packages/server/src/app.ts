@@ -1,6 +1,6 @@
 import { openApi } from '@dunlinmoss/contract/api';
 import compression from 'compression';
-import express, { type Router, type Express } from 'express';
+import express, { type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { randomUUID } from 'node:crypto';
@@ -38,7 +38,7 @@ import { resourceRoutes } from './routes/resources';
 import { securityText } from './securityText';
 import { databaseStore, type PhotoStore } from './store/photoStore';
 import { onlyMediaType, onlyOwnNames, onlyOwnPages } from './sameSite';
-import { strictRouter } from './strictRouter';
+import { Routes } from './routes/declared';
 
 /** An import carries everything a person has; all else is one row, or a batch of a log. */
 const IMPORT_LIMIT = '32mb';
@@ -134,7 +134,9 @@ export function createApp({
   app.use(compression({ threshold: 8_192 }));
   app.get('/metrics', metrics.tell);
   app.use('/api', onlyOwnPages);
-  app.use('/api/v1', apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, streams }));
+  const api = apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, streams });
+  app.locals.routes = api.declared;
+  app.use('/api/v1', api.router);
   app.use('/api', noSuchRoute);
   if (contact !== undefined) app.get('/.well-known/security.txt', securityText(contact));
   if (webRoot !== null) {
@@ -178,22 +180,22 @@ interface ApiParts extends Required<Pick<AppParts, 'pool' | 'ownerId' | 'bodyMs'
   readonly streams: OpenStreams;
 }
 
-function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, streams }: ApiParts): Router {
+function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, streams }: ApiParts): Routes {
   const repositories = createRepositories(pool);
   const description = openApi();
-  const api = strictRouter();
+  const api = new Routes();
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
-  api.get('/openapi.json', (_request, response) => {
+  api.get('/openapi.json', 'nobody', (_request, response) => {
     response.json(description);
   });
   // It runs: who answers this needs no start anew. Whether it can be sent work is another question.
-  api.get('/health', (_request, response) => {
+  api.get('/health', 'nobody', (_request, response) => {
     response.json({ ok: true });
   });
-  api.get('/ready', async (_request, response) => {
+  api.get('/ready', 'nobody', async (_request, response) => {
     if (life.stopping) throw new Refusal('stopping');
     await pool.query('SELECT 1');
     response.json({ ok: true });
@@ -202,8 +204,8 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, str
   api.use(whoseRequest(pool, ownerId, sessions));
   // A stream is open for as long as somebody looks at it, so it takes nobody's place.
   const devices = deviceRoutes({ pool, repositories, hub, streams });
-  api.use('/devices/rigs/:id', devices.streams);
-  api.get('/changes/stream', (request, response) => {
+  api.mount(devices.streams, '/devices/rigs/:id');
+  api.get('/changes/stream', 'viewer', (request, response) => {
     streams.enter(request, response);
     beginEvents(response);
     live.follow(request.ownerId, response);
@@ -212,10 +214,10 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, str
   api.use(['/import', '/photos', '/papers'], bodyMoving(bodyMs));
   api.use(['/archive', '/import/log', '/import/loads'], bodyMoving(LONG_BODY_IDLE_MS));
   api.use(['/import/log', '/import/loads'], admitted(LONG_AT_ONCE, LONG_AT_ONCE));
-  api.use(archiveRoutes(pool, runner));
-  api.use(loadsExchangeRoutes(pool, repositories, runner));
-  api.use(logImportRoute(pool, repositories, runner));
-  api.use(photoRoutes(pool, photos));
+  api.mount(archiveRoutes(pool, runner));
+  api.mount(loadsExchangeRoutes(pool, repositories, runner));
+  api.mount(logImportRoute(pool, repositories, runner));
+  api.mount(photoRoutes(pool, photos));
   api.use(['/import', '/papers'], onlyMediaType('application/json'), express.json({ limit: IMPORT_LIMIT }));
   api.use(bodyWithin(bodyMs));
   api.use(onlyMediaType('application/json'));
@@ -223,16 +225,16 @@ function apiRoutes({ pool, ownerId, bodyMs, life, photos, runner, hub, live, str
   // Whose body has come is worked on in turn; one that trickles in takes nobody's place.
   api.use(admitted());
   // What is asked for most comes first.
-  api.use(resourceRoutes(repositories));
-  api.use(peopleRoutes(pool, ownerId, sessions));
-  api.use('/calc', calculatorRoutes());
-  api.use('/devices/probe', probeRoutes());
-  api.use('/devices/rigs/:id', devices.rest);
-  api.use(changesRoute(pool, repositories));
-  api.use(answerRoutes(repositories));
-  api.use(exchangeRoutes(pool, repositories, runner));
-  api.use(logRoutes(pool, repositories));
-  api.use(importRoutes(pool));
-  api.use(paperRoutes(pool, runner));
+  api.mount(resourceRoutes(repositories));
+  api.mount(peopleRoutes(pool, ownerId, sessions));
+  api.mount(calculatorRoutes(), '/calc');
+  api.mount(probeRoutes(), '/devices/probe');
+  api.mount(devices.rest, '/devices/rigs/:id');
+  api.mount(changesRoute(pool, repositories));
+  api.mount(answerRoutes(repositories));
+  api.mount(exchangeRoutes(pool, repositories, runner));
+  api.mount(logRoutes(pool, repositories));
+  api.mount(importRoutes(pool));
+  api.mount(paperRoutes(pool, runner));
   return api;
 }

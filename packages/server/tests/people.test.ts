@@ -6,6 +6,7 @@ import request from 'supertest';
 
 import { LIVE_TABLES } from '../src/people/liveChanges';
 import { MOST_STREAMS } from '../src/people/openStreams';
+import { Routes, type Declared } from '../src/routes/declared';
 import type { PastRow } from '../src/repositories/versioned';
 import {
   aComparison,
@@ -789,6 +790,57 @@ describe('every route of the API', () => {
       }
     },
   );
+
+  it('is declared on the router as the table says, and none but those of the description', () => {
+    const declared = (server.app.locals.routes as Declared[]).map(({ method, path, needed: own }) => [
+      `${method.toUpperCase()} ${path.replace(/:(\w+)/g, '{$1}')}`,
+      typeof own === 'object' ? own.crew : own,
+    ]);
+    const described = routes.map(({ method, path }) => {
+      const way = `${method.toUpperCase()} ${path}`;
+      return [way, needed(way)];
+    });
+    // What a machine asks of the server has no row, and no place in the description.
+    const ofMachines = ['/openapi.json', '/health', '/ready'].map((path) => [`GET ${path}`, 'nobody']);
+    expect(declared.sort()).toEqual([...described, ...ofMachines].sort());
+  });
+
+  it('keeps a server from starting where nobody declared who may', () => {
+    expect(() => new Routes().get('/x', (() => undefined) as never)).toThrow('get /x: expected who may use it');
+    expect(() => new Routes().put('/x', undefined as never)).toThrow('expected who may use it');
+  });
+
+  it('is shut to a role below under every spelling of its address', async () => {
+    const spelled = (path: string): string[] => {
+      const at = path.lastIndexOf('/') + 1;
+      const coded = `${path.slice(0, at)}%${path.charCodeAt(at).toString(16)}${path.slice(at + 1)}`;
+      const [, top = ''] = /^\/(?:in\/[^/]+\/)?([^/]+)/.exec(path) ?? [];
+      return [
+        `${path}/`,
+        `${path}//`,
+        path.replace(top, top.toUpperCase()),
+        path.replace(`/${top}`, `//${top}`),
+        path.replace(`/${top}`, `/./${top}`),
+        path.replace(`/${top}`, `/x/../${top}`),
+        coded,
+        `${path}?_method=GET`,
+        `${path}%00`,
+        `${path};a=b`,
+      ];
+    };
+    for (const role of ['viewer', 'member', 'lead'] as const) {
+      const { cookie } = crewed[role]!;
+      for (const { method, path } of asked) {
+        const who = needed(`${method.toUpperCase()} ${path}`);
+        if (who === 'nobody' || who === 'person' || ORDER.indexOf(role) >= ORDER.indexOf(who)) continue;
+        for (const address of spelled(inCrew(path))) {
+          const code = await codeOf(method, address, cookie);
+          const isShut = SHUT.has(code) || code === '404 notFound';
+          expect(`${role} ${method} ${address}: ${isShut ? 'shut' : code}`).toBe(`${role} ${method} ${address}: shut`);
+        }
+      }
+    }
+  });
 
   it('is no more open to a member who spells it another way', async () => {
     const { cookie } = crewed.member!;

@@ -1,5 +1,5 @@
 import type { Role } from '@dunlinmoss/contract';
-import { KEEPS_NOTHING, mayAs, neededRole } from '@dunlinmoss/contract/api';
+import { KEEPS_NOTHING, mayAs } from '@dunlinmoss/contract/api';
 import type { Request, RequestHandler } from 'express';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 
@@ -20,6 +20,8 @@ declare module 'express-serve-static-core' {
     role: Role;
     /** People sign in here. */
     signIn: boolean;
+    /** What the person is in a crew; null where nothing. */
+    roleIn: (crewId: string) => Promise<Role | null>;
   }
 }
 
@@ -91,7 +93,7 @@ async function find(pool: Pool, firstId: string, session: Buffer | null, crewId:
 }
 
 /**
- * Says whose request it is and whether they may: the one place that does. Until others are let in, everything belongs to
+ * Says whose request it is and what they are in that space; what that lets them do, each route declares (`Routes`). Until others are let in, everything belongs to
  * the one person of this machine, who is asked nothing.
  */
 export const whoseRequest =
@@ -108,7 +110,9 @@ export const whoseRequest =
       if (isDatabaseAway(error) && KEEPS_NOTHING.test(request.path)) return null;
       throw error;
     });
+    request.roleIn = async (crewId) => (await find(pool, firstId, request.sessionId, crewId)).role;
     if (found === null) {
+      request.role = 'viewer';
       next();
       return;
     }
@@ -126,7 +130,6 @@ export const whoseRequest =
     }
     const role = spaceId === null || spaceId === personId ? 'own' : found.signIn ? found.role : null;
     if (role === null) throw new Refusal('notMember');
-    if (!mayAs(role, neededRole(request.method, request.path))) throw new Refusal('notAllowed');
     request.ownerId = spaceId ?? personId;
     request.role = role;
     next();
@@ -134,12 +137,6 @@ export const whoseRequest =
 
 /** Whether they lead the space that the request is about, or own it: asked by the routes that take away for good. */
 export const leads = ({ role }: Request): boolean => mayAs(role, 'lead');
-
-/** Lets leads and owners through, where a route is theirs alone. */
-export const onlyLeads: RequestHandler = (request, _response, next) => {
-  if (!leads(request)) throw new Refusal('notAllowed');
-  next();
-};
 
 /** Who is written down beside a row: nobody, where nobody signs in. */
 export const byOf = ({ signIn, personId }: Request): string | null => (signIn ? personId : null);

@@ -2,17 +2,17 @@ import type { RigCard, RigNextStep, RigPlan, RigRow } from '@dunlinmoss/contract
 import { planQuery, planOut } from '@dunlinmoss/contract/api';
 import { familyOf, groundsFor, planGround, type GroundCode, groundOr } from '@dunlinmoss/core';
 import { boardOf, planInput, withProof, type PlanRequest, type ProofHistory } from '@dunlinmoss/domain';
-import type { Request, Router } from 'express';
+import type { Request } from 'express';
 
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
 import type { Repositories } from '../repositories/repositories';
 import { idOf } from './idOf';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /** `GET /rigs/:id/plan`, `/rigs/:id/next-step` and `/rigs/:id/card`: answers from everything that is kept of a rig. */
-export function answerRoutes(repositories: Repositories): Router {
-  const router = strictRouter();
+export function answerRoutes(repositories: Repositories): Routes {
+  const router = new Routes();
 
   const rigOf = async (request: Request): Promise<RigRow> => {
     const rig = await repositories.rigs.get(request.ownerId, idOf(request.params.id));
@@ -25,7 +25,7 @@ export function answerRoutes(repositories: Repositories): Router {
     outings: await everyRow(repositories.outings, request.ownerId, { rigId }),
   });
 
-  router.get('/rigs/:id/plan', async (request, response) => {
+  router.get('/rigs/:id/plan', 'viewer', async (request, response) => {
     const { ground, speedKmh = null, ...asked } = planQuery.parse(request.query);
     const rig = await rigOf(request);
     const proof = await proofOf(request, rig);
@@ -33,7 +33,7 @@ export function answerRoutes(repositories: Repositories): Router {
     response.json(planFor(rig, proof, { ...asked, ground: ground ?? on, speedKmh }));
   });
 
-  router.get('/rigs/:id/next-step', async (request, response) => {
+  router.get('/rigs/:id/next-step', 'viewer', async (request, response) => {
     const rig = await rigOf(request);
     const { ownerId } = request;
     const ofRig = { rigId: rig.id };
@@ -55,7 +55,7 @@ export function answerRoutes(repositories: Repositories): Router {
     response.json(answer);
   });
 
-  router.get('/rigs/:id/card', async (request, response) => {
+  router.get('/rigs/:id/card', 'viewer', async (request, response) => {
     const { loadCaseId } = planQuery.pick({ loadCaseId: true }).parse(request.query);
     const rig = await rigOf(request);
     const proof = await proofOf(request, rig);

@@ -1,5 +1,4 @@
 import { ARCHIVE_PATH, ARCHIVE_TYPE } from '@dunlinmoss/contract/api';
-import type { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
 import { ARCHIVE_BEGIN } from '../jobs/archiveJob';
@@ -12,8 +11,7 @@ import { idOf } from './idOf';
 import { beginImport, importing, ownJob, stateOf } from './imports';
 import { sendMade } from './made';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
-import { onlyLeads } from '../people/whose';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /** The largest archive that is taken in, bytes. */
 const MOST_BYTES = 20_000_000_000;
@@ -24,8 +22,8 @@ const AT_ONCE = 2;
  * `PUT /archives/:id` has everything put together as one file, and `GET` fetches it. `POST /archive` takes such a file in as a
  * stream.
  */
-export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
-  const router = strictRouter();
+export function archiveRoutes(pool: Pool, runner: JobRunner): Routes {
+  const router = new Routes();
   let underWay = 0;
   const one = async (work: () => Promise<void>): Promise<void> => {
     if (underWay >= AT_ONCE) throw new Refusal('overloaded');
@@ -37,7 +35,7 @@ export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
     }
   };
 
-  router.put('/archives/:id', async (request, response) => {
+  router.put('/archives/:id', 'viewer', async (request, response) => {
     const { ownerId } = request;
     const id = idOf(request.params.id);
     await forgetEarlierFiles(pool, { ownerId, id, kind: 'out' });
@@ -47,9 +45,13 @@ export function archiveRoutes(pool: Pool, runner: JobRunner): Router {
     response.status(202).json(stateOf((await findJob(pool, ownerId, job.id)) ?? job));
   });
 
-  router.get('/archives/:id', sendMade(pool, { kind: 'out', type: ARCHIVE_TYPE, nameOf: () => 'dunlinmoss.zip' }));
+  router.get(
+    '/archives/:id',
+    'viewer',
+    sendMade(pool, { kind: 'out', type: ARCHIVE_TYPE, nameOf: () => 'dunlinmoss.zip' }),
+  );
 
-  router.post(`/${ARCHIVE_PATH}`, onlyLeads, onlyMediaType(ARCHIVE_TYPE), (request, response) =>
+  router.post(`/${ARCHIVE_PATH}`, 'lead', onlyMediaType(ARCHIVE_TYPE), (request, response) =>
     one(async () => {
       const begun = await beginImport(pool, request, 'archive', null, null);
       const tell = ndjsonWriter<unknown>(response);

@@ -1,14 +1,13 @@
 import { CALCULATORS } from '@dunlinmoss/contract/api';
-import type { Router } from 'express';
 
 import { calculateAside } from '../calculators/heavy';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /** `POST /calc/<name>`: everything the core computes for people. Needs no database. */
-export function calculatorRoutes(): Router {
-  const router = strictRouter();
+export function calculatorRoutes(): Routes {
+  const router = new Routes();
   for (const { name, input, run, heavy } of CALCULATORS) {
-    router.post(`/${name}`, async (request, response) => {
+    router.post(`/${name}`, 'viewer', async (request, response) => {
       const asked = input.parse(request.body);
       response.json(heavy ? await calculateAside(name, asked) : run(asked));
     });

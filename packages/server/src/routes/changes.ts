@@ -1,14 +1,13 @@
 import { randomUUID } from 'node:crypto';
 
 import { changesQuery, RESOURCE_NAMES, type Change, type Changes, type ResourceName } from '@dunlinmoss/contract';
-import type { Router } from 'express';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 import { z } from 'zod';
 
 import { MARK_REACHES_BACK_MS } from '../db/pool';
 import type { Repositories } from '../repositories/repositories';
 import type { Repository, Stamped } from '../repositories/versioned';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /*
  * A device goes through the kinds of rows one after the other, each in the order of its changes, and then begins again
@@ -77,12 +76,12 @@ async function goneOf(pool: Pool, ownerId: string, kind: ResourceName, since: Da
 }
 
 /** `GET /changes?after=`: what a device needs to have everything here, without a signal. */
-export function changesRoute(pool: Pool, repositories: Repositories): Router {
-  const router = strictRouter();
+export function changesRoute(pool: Pool, repositories: Repositories): Routes {
+  const router = new Routes();
   const repositoryOf = (kind: ResourceName) =>
     repositories[kind] as unknown as Repository<never, Stamped & Change['row']>;
 
-  router.get('/changes', async (request, response) => {
+  router.get('/changes', 'viewer', async (request, response) => {
     const { ownerId } = request;
     const { after, limit } = changesQuery.parse(request.query);
     const { lineage, now } = await lineageOf(pool, ownerId);

@@ -8,7 +8,7 @@ import {
   probeQuery,
 } from '@dunlinmoss/contract/api';
 import { AXLE_POSITIONS, WHEEL_CODES } from '@dunlinmoss/core';
-import type { Request, Response, Router } from 'express';
+import type { Request, Response } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
@@ -28,7 +28,7 @@ import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import { changeWheels, setDriving, setFaults, simulatedRig, switchOff, switchOn } from '../repositories/simulatedRigs';
 import { idOf } from './idOf';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 const wheelParameters = z.object({ position: z.enum(AXLE_POSITIONS), wheel: z.enum(WHEEL_CODES) });
 const historyQuery = z.strictObject({ minutes: z.coerce.number().int().min(1).max(1_440).default(180) });
@@ -60,11 +60,11 @@ interface DeviceParts {
 
 /** `/devices/rigs/:id/…`: the simulated stand-ins of a rig. */
 export function deviceRoutes({ pool, repositories, hub, streams: open }: DeviceParts): {
-  readonly streams: Router;
-  readonly rest: Router;
+  readonly streams: Routes;
+  readonly rest: Routes;
 } {
-  const router = strictRouter({ mergeParams: true });
-  const streams = strictRouter({ mergeParams: true });
+  const router = new Routes({ mergeParams: true });
+  const streams = new Routes({ mergeParams: true });
 
   const rigIdOf = ({ params }: Request): string => idOf(params.id);
 
@@ -92,11 +92,11 @@ export function deviceRoutes({ pool, repositories, hub, streams: open }: DeviceP
     };
   };
 
-  router.get('/', async (request, response) => {
+  router.get('/', 'viewer', async (request, response) => {
     response.json(await stateOf(request));
   });
 
-  router.put('/', async (request, response) => {
+  router.put('/', 'member', async (request, response) => {
     const setup = deviceSetup.parse(request.body);
     const rig = await repositories.rigs.get(request.ownerId, rigIdOf(request));
     if (!rig) throw new Refusal('notFound');
@@ -104,32 +104,32 @@ export function deviceRoutes({ pool, repositories, hub, streams: open }: DeviceP
     response.json(await stateOf(request));
   });
 
-  router.delete('/', async (request, response) => {
+  router.delete('/', 'member', async (request, response) => {
     await switchOff(pool, request.ownerId, rigIdOf(request));
     response.status(204).end();
   });
 
-  router.put('/faults', async (request, response) => {
+  router.put('/faults', 'member', async (request, response) => {
     const { faults } = deviceFaults.parse(request.body);
     await switchedOn(request);
     await setFaults(pool, request.ownerId, rigIdOf(request), faults);
     response.json(await stateOf(request));
   });
 
-  router.put('/driving', async (request, response) => {
+  router.put('/driving', 'member', async (request, response) => {
     const { driving } = deviceDriving.parse(request.body);
     await switchedOn(request);
     await setDriving(pool, request.ownerId, rigIdOf(request), driving);
     response.json(await stateOf(request));
   });
 
-  router.get('/monitors', async (request, response) => {
+  router.get('/monitors', 'viewer', async (request, response) => {
     const { minutes } = historyQuery.parse(request.query);
     const now = Date.now();
     response.json({ packets: packetsBetween(await switchedOn(request), now - minutes * 60_000, now, HISTORY_MS) });
   });
 
-  streams.get('/monitors/stream', async (request, response) => {
+  streams.get('/monitors/stream', 'viewer', async (request, response) => {
     await switchedOn(request);
     const { ownerId } = request;
     const rigId = rigIdOf(request);
@@ -138,7 +138,7 @@ export function deviceRoutes({ pool, repositories, hub, streams: open }: DeviceP
     hub.follow(ownerId, rigId, response);
   });
 
-  router.get('/gauge/:position/:wheel', async (request, response) => {
+  router.get('/gauge/:position/:wheel', 'viewer', async (request, response) => {
     const rig = await switchedOn(request);
     const wheel = wheelOf(request, rig);
     const now = Date.now();
@@ -150,7 +150,7 @@ export function deviceRoutes({ pool, repositories, hub, streams: open }: DeviceP
     response.json(shows);
   });
 
-  router.put('/wheels/:position/:wheel/flow', async (request, response) => {
+  router.put('/wheels/:position/:wheel/flow', 'member', async (request, response) => {
     const flow = deviceFlow.parse(request.body);
     const named = wheelParameters.safeParse(request.params);
     const changed = await changeWheels(pool, request.ownerId, rigIdOf(request), (rig, wheel, atMs) =>
@@ -173,11 +173,11 @@ export function deviceRoutes({ pool, repositories, hub, streams: open }: DeviceP
     });
   });
 
-  router.get('/central', async (request, response) => {
+  router.get('/central', 'viewer', async (request, response) => {
     response.json(centralOf(await switchedOn(request)));
   });
 
-  router.put('/central', async (request, response) => {
+  router.put('/central', 'member', async (request, response) => {
     const target = centralTarget.parse(request.body);
     const changed = await changeWheels(pool, request.ownerId, rigIdOf(request), (rig, wheel, atMs) => {
       const asked = target.axles.find(({ position }) => position === wheel.position);
@@ -230,9 +230,9 @@ function centralOf(rig: SimulatedRig): CentralState {
 }
 
 /** `/devices/probe/:id`: the simulated soil probe, uneven in the way of this rig's meadow. */
-export function probeRoutes(): Router {
-  const router = strictRouter();
-  router.get('/:id', (request, response) => {
+export function probeRoutes(): Routes {
+  const router = new Routes();
+  router.get('/:id', 'viewer', (request, response) => {
     const { trackAKpa, trackBKpa } = probeQuery.parse(request.query);
     const seed = Number.parseInt(idOf(request.params.id).slice(-6), 16);
     response.json(simulatedProbe(seed, trackAKpa, trackBKpa));

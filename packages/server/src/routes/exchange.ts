@@ -9,7 +9,6 @@ import {
   type RowOf,
 } from '@dunlinmoss/contract';
 import { importQuery, rowId } from '@dunlinmoss/contract/api';
-import type { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 
@@ -17,14 +16,14 @@ import { inTransaction } from '../db/pool';
 import { followJob } from '../jobs/follow';
 import { addRows, outcomesOf, rowsBegin, type RowsAsked, type RowsEvent } from '../jobs/rowsJob';
 import type { JobRunner } from '../jobs/runner';
-import { byOf, onlyLeads } from '../people/whose';
+import { byOf } from '../people/whose';
 import { Refusal } from '../problems';
 import { everyRow } from '../repositories/everyRow';
 import { JobLost } from '../repositories/jobs';
 import type { Repositories } from '../repositories/repositories';
 import type { AddOutcome, Repository } from '../repositories/versioned';
 import { beginWhole, keepWhole } from './imports';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 const exportQuery = z.strictObject({ rig: rowId.optional() });
 const rowsQuery = importQuery.pick({ as: true }).extend({ preview: z.stringbool().default(false) });
@@ -86,15 +85,15 @@ function outcomeOf(file: ExchangeFile, outcomes: readonly AddOutcome[], applied:
 }
 
 /** `GET /export` and `POST /import`: everything kept, or one rig, as one file of the contract's own format. */
-export function exchangeRoutes(pool: Pool, repositories: Repositories, runner: JobRunner): Router {
-  const router = strictRouter();
+export function exchangeRoutes(pool: Pool, repositories: Repositories, runner: JobRunner): Routes {
+  const router = new Routes();
 
-  router.get('/export', async (request, response) => {
+  router.get('/export', 'viewer', async (request, response) => {
     const { rig } = exportQuery.parse(request.query);
     response.json(await fileOf(repositories, request.ownerId, rig));
   });
 
-  router.post('/import', onlyLeads, async (request, response) => {
+  router.post('/import', 'lead', async (request, response) => {
     const { preview, as } = rowsQuery.parse(request.query);
     const file = readExchange(request.body);
     const { ownerId } = request;

@@ -4,7 +4,7 @@ import { isDeepStrictEqual } from 'node:util';
 
 import type { ImportState, OpenImport } from '@dunlinmoss/contract';
 import { importQuery } from '@dunlinmoss/contract/api';
-import type { Request, Response, Router } from 'express';
+import type { Request, Response } from 'express';
 import type { Pool } from 'mysql2/promise';
 
 import { isPassing } from '../db/pool';
@@ -25,8 +25,7 @@ import {
 } from '../repositories/jobs';
 import { idOf } from './idOf';
 import { Cancelled } from './ndjsonWriter';
-import { onlyLeads } from '../people/whose';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /** Begins to take something long in, or goes on with it where the line broke: `as` is its name, `from` what has come of it. */
 export async function beginImport(
@@ -118,9 +117,9 @@ export async function importing(
 export const stateOf = ({ kind, state, bytes, told }: Job): ImportState => ({ kind, state, bytes, told });
 
 /** `GET /imports`, `GET` and `DELETE /imports/:id`: how far something long has come, and that it is not wanted any more. */
-export function importRoutes(pool: Pool): Router {
-  const router = strictRouter();
-  router.get('/imports', async (request, response) => {
+export function importRoutes(pool: Pool): Routes {
+  const router = new Routes();
+  router.get('/imports', 'viewer', async (request, response) => {
     const jobs = await openJobs(pool, request.ownerId);
     const items = jobs.map((job): OpenImport => {
       const { rigId = null } = (job.asked ?? {}) as { readonly rigId?: string };
@@ -128,13 +127,13 @@ export function importRoutes(pool: Pool): Router {
     });
     response.json({ items });
   });
-  router.get('/imports/:id', async (request, response) => {
+  router.get('/imports/:id', 'viewer', async (request, response) => {
     const job = await findJob(pool, request.ownerId, idOf(request.params.id));
     if (!job) throw new Refusal('notFound');
     response.json(stateOf(job));
   });
 
-  router.delete('/imports/:id', onlyLeads, async (request, response) => {
+  router.delete('/imports/:id', 'lead', async (request, response) => {
     if (!(await forgetJob(pool, request.ownerId, idOf(request.params.id)))) throw new Refusal('underWay');
     response.status(204).end();
   });

@@ -1,6 +1,6 @@
 import { rigLoads, type LoadsEvent, type RigRow } from '@dunlinmoss/contract';
 import { LOADS_COLUMNS, importQuery, rowId } from '@dunlinmoss/contract/api';
-import express, { type Router, type Request, type Response } from 'express';
+import express, { type Request, type Response } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 import { z } from 'zod';
@@ -9,14 +9,14 @@ import { inTransaction, isPassing } from '../db/pool';
 import { digestOf, planLoads, readTable, sumOf } from '../imports/loadsPlan';
 import { loadsBegin, type LoadsAsked } from '../jobs/loadsJob';
 import type { JobRunner } from '../jobs/runner';
-import { byOf, onlyLeads } from '../people/whose';
+import { byOf } from '../people/whose';
 import { Refusal } from '../problems';
 import { weighedRigs } from '../repositories/loadWeights';
 import type { Repositories } from '../repositories/repositories';
 import { onlyMediaType } from '../sameSite';
 import { beginWhole, importing, keepWhole } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /** A table of 100,000 lines is about 6 MB. */
 const TABLE_LIMIT = '16mb';
@@ -26,12 +26,13 @@ const loadsQuery = importQuery.pick({ as: true }).extend({ apply: z.string().len
 const exportQuery = z.strictObject({ rig: rowId.optional() });
 
 /** `POST /import/loads` and `GET /export/loads.csv`: weighed loads as a table. */
-export function loadsExchangeRoutes(pool: Pool, repositories: Repositories, runner: JobRunner): Router {
-  const router = strictRouter();
+export function loadsExchangeRoutes(pool: Pool, repositories: Repositories, runner: JobRunner): Routes {
+  const router = new Routes();
 
   router.post(
     '/import/loads',
-    onlyLeads,
+    'lead',
+
     onlyMediaType('text/csv'),
     express.text({ limit: TABLE_LIMIT, type: 'text/csv' }),
     async (request, response) => {
@@ -51,7 +52,7 @@ export function loadsExchangeRoutes(pool: Pool, repositories: Repositories, runn
     },
   );
 
-  router.get('/export/loads.csv', async (request, response) => {
+  router.get('/export/loads.csv', 'viewer', async (request, response) => {
     const { rig: only } = exportQuery.parse(request.query);
     const one = only === undefined ? undefined : await repositories.rigs.get(request.ownerId, only);
     if (one === null) throw new Refusal('notFound');

@@ -3,7 +3,7 @@ import { Readable } from 'node:stream';
 import type { AiringRow, LogEvent, LogLineProblem, ReadingRoundRow } from '@dunlinmoss/contract';
 import { LOG_COLUMNS, logBatch, logDeletion, logKeeping, logQuery } from '@dunlinmoss/contract/api';
 import { correctedKpa, wheelKey, wheelsOf } from '@dunlinmoss/core';
-import type { Request, Router } from 'express';
+import type { Request } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 
@@ -31,8 +31,7 @@ import { onlyMediaType } from '../sameSite';
 import { idOf } from './idOf';
 import { beginImport, importing } from './imports';
 import { Cancelled, ndjsonWriter } from './ndjsonWriter';
-import { onlyLeads } from '../people/whose';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /** How many refused lines are shown; all of them are counted. */
 const LINES_SHOWN = 20;
@@ -43,9 +42,9 @@ const LONGEST_LINE = 100_000;
 const READINGS_A_PART = 20_000;
 
 /** `POST /import/log`: long, so it reads its own body as it comes. Stands before whatever reads bodies whole. */
-export function logImportRoute(pool: Pool, repositories: Repositories, runner: JobRunner): Router {
-  const router = strictRouter();
-  router.post('/import/log/:id', onlyLeads, onlyMediaType('text/csv'), async (request, response) => {
+export function logImportRoute(pool: Pool, repositories: Repositories, runner: JobRunner): Routes {
+  const router = new Routes();
+  router.post('/import/log/:id', 'lead', onlyMediaType('text/csv'), async (request, response) => {
     const { id: rigId, wheels } = await ownRig(request, repositories);
     const asked: LogAsked = { rigId };
     const begun = await beginImport(pool, request, 'log', asked, { line: 0, head: null } satisfies ComingLog);
@@ -191,26 +190,26 @@ async function ownRig(request: Request, repositories: Repositories): Promise<Own
 }
 
 /** `GET` and `PUT /log-keeping`, `GET`, `POST` and `DELETE /rigs/:id/log`, `GET /export/log/:id`. */
-export function logRoutes(pool: Pool, repositories: Repositories): Router {
-  const router = strictRouter();
+export function logRoutes(pool: Pool, repositories: Repositories): Routes {
+  const router = new Routes();
 
-  router.get('/log-keeping', async (request, response) => {
+  router.get('/log-keeping', 'viewer', async (request, response) => {
     response.json({ months: await logMonthsOf(pool, request.ownerId) });
   });
 
-  router.put('/log-keeping', onlyLeads, async (request, response) => {
+  router.put('/log-keeping', 'lead', async (request, response) => {
     const { months } = logKeeping.parse(request.body);
     await keepLogFor(pool, request.ownerId, months);
     response.json({ months });
   });
 
-  router.get('/rigs/:id/log', async (request, response) => {
+  router.get('/rigs/:id/log', 'viewer', async (request, response) => {
     const { id: rigId } = await ownRig(request, repositories);
     const log = await downsampledLogOf(pool, request.ownerId, rigId, logQuery.parse(request.query));
     response.json(log ?? { from: EPOCH, to: EPOCH, readings: 0, wheels: [] });
   });
 
-  router.post('/rigs/:id/log', async (request, response) => {
+  router.post('/rigs/:id/log', 'member', async (request, response) => {
     const { id: rigId, wheels } = await ownRig(request, repositories);
     const { rows } = logBatch.parse(request.body);
     const lacking = rows.flatMap((row, index) => (wheels.has(wheelKey(row)) ? [] : [index]));
@@ -234,13 +233,13 @@ export function logRoutes(pool: Pool, repositories: Repositories): Router {
     response.json({ added, alreadyThere: rows.length - added });
   });
 
-  router.delete('/rigs/:id/log', onlyLeads, async (request, response) => {
+  router.delete('/rigs/:id/log', 'lead', async (request, response) => {
     const { id: rigId } = await ownRig(request, repositories);
     const { from, to } = logDeletion.parse(request.query);
     response.json({ removed: await deleteFromLog(pool, request.ownerId, rigId, new Date(from), new Date(to)) });
   });
 
-  router.get('/export/log/:id', async (request, response) => {
+  router.get('/export/log/:id', 'viewer', async (request, response) => {
     const { id: rigId } = await ownRig(request, repositories);
     response.type('text/csv').attachment('log.csv');
     response.write(`${LOG_COLUMNS.join(',')}\r\n`);

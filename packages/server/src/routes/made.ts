@@ -18,7 +18,7 @@ interface Made {
 
 /** Sends the file that a job made, or a range of its bytes. */
 export const sendMade =
-  (pool: Pool, { kind, type, nameOf }: Made): RequestHandler<{ readonly id: string }> =>
+  (pool: Pool, { kind, type, nameOf }: Made): RequestHandler =>
   async (request, response) => {
     const job = await findJob(pool, request.ownerId, idOf(request.params.id));
     if (job?.kind !== kind || job.state !== 'done') throw new Refusal('notFound');

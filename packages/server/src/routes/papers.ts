@@ -1,5 +1,4 @@
 import { sheets } from '@dunlinmoss/contract/api';
-import type { Router } from 'express';
 import type { Pool } from 'mysql2/promise';
 
 import type { PaperAsked } from '../jobs/paperJob';
@@ -9,13 +8,13 @@ import { findJob, forgetEarlierFiles, forgetJob, JobLost } from '../repositories
 import { idOf } from './idOf';
 import { beginWhole, keepWhole, stateOf } from './imports';
 import { sendMade } from './made';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 /** `PUT /papers/:id` has sheets laid out as one PDF, and `GET` fetches it. The same under the same name is made once. */
-export function paperRoutes(pool: Pool, runner: JobRunner): Router {
-  const router = strictRouter();
+export function paperRoutes(pool: Pool, runner: JobRunner): Routes {
+  const router = new Routes();
 
-  router.put('/papers/:id', async (request, response) => {
+  router.put('/papers/:id', 'viewer', async (request, response) => {
     const { ownerId } = request;
     const id = idOf(request.params.id);
     const asked = sheets.parse(request.body);
@@ -41,7 +40,7 @@ export function paperRoutes(pool: Pool, runner: JobRunner): Router {
   });
 
   const nameOf = ({ asked }: { readonly asked: unknown }): string => `${(asked as PaperAsked).name}.pdf`;
-  router.get('/papers/:id', sendMade(pool, { kind: 'paper', type: 'application/pdf', nameOf }));
+  router.get('/papers/:id', 'viewer', sendMade(pool, { kind: 'paper', type: 'application/pdf', nameOf }));
 
   return router;
 }

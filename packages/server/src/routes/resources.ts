@@ -1,32 +1,31 @@
 import { RESOURCES, type ResourceName } from '@dunlinmoss/contract';
 import { removeQuery } from '@dunlinmoss/contract/api';
-import type { Router } from 'express';
 
 import { byOf, leads } from '../people/whose';
 import { Refusal } from '../problems';
 import type { Repositories } from '../repositories/repositories';
 import type { PageQuery, Repository, Stamped } from '../repositories/versioned';
 import { idOf } from './idOf';
-import { strictRouter } from '../strictRouter';
+import { Routes } from './declared';
 
 type AnyBody = { id: string; revision: number };
 
 /** The routes of one kind of row. */
-function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyBody & Stamped, PageQuery>): Router {
+function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyBody & Stamped, PageQuery>): Routes {
   const { body, query } = RESOURCES[name];
-  const router = strictRouter();
+  const router = new Routes();
 
-  router.get('/', async (request, response) => {
+  router.get('/', 'viewer', async (request, response) => {
     response.json(await repository.list(request.ownerId, query.parse(request.query)));
   });
 
-  router.get('/:id', async (request, response) => {
+  router.get('/:id', 'viewer', async (request, response) => {
     const row = await repository.get(request.ownerId, idOf(request.params.id));
     if (!row) throw new Refusal('notFound');
     response.json(row);
   });
 
-  router.put('/:id', async (request, response) => {
+  router.put('/:id', 'member', async (request, response) => {
     const id = idOf(request.params.id);
     const saved = body.parse(request.body);
     if (saved.id !== id) {
@@ -41,7 +40,7 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
     response.json(outcome.row);
   });
 
-  router.delete('/:id', async (request, response) => {
+  router.delete('/:id', 'member', async (request, response) => {
     const { revision, forever } = removeQuery.parse(request.query);
     const id = idOf(request.params.id);
     if (forever && !leads(request)) throw new Refusal('notAllowed');
@@ -57,14 +56,14 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
     response.status(204).end();
   });
 
-  router.get('/:id/history', async (request, response) => {
+  router.get('/:id/history', 'viewer', async (request, response) => {
     const id = idOf(request.params.id);
     const items = await repository.history(request.ownerId, id);
     if (items.length === 0 && !(await repository.get(request.ownerId, id))) throw new Refusal('notFound');
     response.json({ items });
   });
 
-  router.post('/:id/restore', async (request, response) => {
+  router.post('/:id/restore', 'member', async (request, response) => {
     const row = await repository.restore(request.ownerId, idOf(request.params.id), byOf(request));
     if (!row) throw new Refusal('notFound');
     response.json(row);
@@ -74,12 +73,12 @@ function resourceRouter(name: ResourceName, repository: Repository<AnyBody, AnyB
 }
 
 /** Every kind of row of the contract, each under its own path. */
-export function resourceRoutes(repositories: Repositories): Router {
-  const router = strictRouter();
+export function resourceRoutes(repositories: Repositories): Routes {
+  const router = new Routes();
   for (const name of Object.keys(RESOURCES) as ResourceName[]) {
     // The table ties each name to its own body; the loop can't tell, so the types meet here.
     const repository = repositories[name] as unknown as Repository<AnyBody, AnyBody & Stamped, PageQuery>;
-    router.use(`/${RESOURCES[name].path}`, resourceRouter(name, repository));
+    router.mount(resourceRouter(name, repository), `/${RESOURCES[name].path}`);
   }
   return router;
 }
