@@ -53,6 +53,12 @@ export async function loadDemo(address) {
   if (!response.ok) throw new PlainError(`The demo data was refused: ${await response.text()}`);
 }
 
+/** Where a server that listens there is reached from here: one that listens everywhere, on loopback. */
+function reachedAt(host = '127.0.0.1') {
+  if (host === '0.0.0.0' || host === '::') return '127.0.0.1';
+  return host.includes(':') ? `[${host}]` : host;
+}
+
 /**
  * The whole product on loopback: database, server, demo data where empty.
  * @param {{ folder: string, port?: number, databasePort?: number, demo?: boolean, env?: Record<string, string> }} options
@@ -89,7 +95,7 @@ export async function startProduct({ folder, port, databasePort, demo = true, en
       stopping = true;
       await server.stop();
     };
-    const address = `http://127.0.0.1:${chosenPort}`;
+    const address = `http://${reachedAt(process.env.DUNLINMOSS_HOST)}:${chosenPort}`;
     if (demo) await loadDemo(address);
     return {
       address,

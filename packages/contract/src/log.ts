@@ -86,6 +86,7 @@ export const logEvent = z.union([
         'tooLarge',
         'databaseAway',
         'serverStopped',
+        'diskFull',
         'internal',
       ]),
       /** How many lines, and the first of them. */

@@ -37,6 +37,7 @@ export const PROBLEM_CODES = [
   'tooLong',
   'tooSlow',
   'serverStopped',
+  'diskFull',
   'internal',
 ] as const;
 

@@ -6,6 +6,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import mysql, { type Pool, type RowDataPacket } from 'mysql2/promise';
 
 import { createApp } from './app';
+import { warmCalculators } from './calculators/heavy';
 import { readConfig, type Config } from './config';
 import { withLease } from './db/lease';
 import { migrate } from './db/migrate';
@@ -56,6 +57,9 @@ async function refuseToBeOpen(pool: Pool, { host, ownerId }: Config): Promise<vo
   );
 }
 
+/** When the thread of the heavy calculators is begun, ms after the start. */
+const WARM_AFTER_MS = 15_000;
+
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = createLogger(config.logLevel);
@@ -97,6 +101,10 @@ async function main(): Promise<void> {
 
   // What was being worked on when a server was killed is gone on with.
   runner.start();
+  // Not while it starts, when others wait for it; whoever asks before begins it themselves.
+  setTimeout(() => {
+    void warmCalculators().catch((error: unknown) => log.warn({ err: error }, 'beginning the calculators'));
+  }, WARM_AFTER_MS).unref();
 
   const removeUnnamed = (): Promise<void> => removeUnnamedBytes(pool, photos);
   const tidy = async (): Promise<void> => {

@@ -3,7 +3,7 @@ import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { ZodError } from 'zod';
 
-import { isDatabaseAway, isDatabaseBusy, isMissingReference } from './db/pool';
+import { isDatabaseAway, isDatabaseBusy, isDiskFull, isMissingReference } from './db/pool';
 import { NoPlace } from './places';
 import { SpaceFull } from './limits';
 import { BadCursor } from './repositories/versioned';
@@ -50,6 +50,7 @@ const TITLES: Record<ProblemCode, { readonly status: number; readonly title: str
     status: 500,
     title: 'The server ended twice while it worked on this; nothing further is taken in. The file may be damaged',
   },
+  diskFull: { status: 507, title: 'The disk of the server is full; nothing was saved. Whoever runs it must make room' },
   internal: { status: 500, title: 'Something went wrong on this server; nothing was saved' },
 };
 
@@ -97,6 +98,7 @@ function refusalOf(error: unknown): Refusal {
     return new Refusal('invalid', { fields: [field] });
   }
   if (isDatabaseAway(error)) return new Refusal('databaseAway');
+  if (isDiskFull(error)) return new Refusal('diskFull');
   // It waited too long for somebody else's lock, or a statement took too long: later it may go through.
   if (isDatabaseBusy(error)) return new Refusal('overloaded');
   if (isMissingReference(error)) return new Refusal('missingReference');

@@ -18,9 +18,13 @@ let folder: string;
 let running: ChildProcess[] = [];
 
 /** Begins a whole product on the folder; what it tells once it is up, or why it is not. */
-function begin(): { readonly child: ChildProcess; readonly told: Promise<Told | null> } {
+function begin(env: Record<string, string> = {}): {
+  readonly child: ChildProcess;
+  readonly told: Promise<Told | null>;
+} {
   const child = spawn(process.execPath, [path.join(__dirname, 'starter.mjs'), folder], {
     stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+    env: { ...process.env, ...env },
   });
   running.push(child);
   const told = new Promise<Told | null>((resolve) => {
@@ -207,6 +211,17 @@ describe('an upgrade', () => {
     const dumps = readdirSync(path.join(folder, 'backups')).filter((name) => name.startsWith('before-upgrade-'));
     expect(dumps).toHaveLength(1);
     expect(gunzipSync(readFileSync(path.join(folder, 'backups', dumps[0]!))).toString('utf8')).toContain(id);
+  }, 60_000);
+});
+
+describe('a server on one address of the machine', () => {
+  it('is asked there by its own start', async () => {
+    const { child, told } = begin({ DUNLINMOSS_HOST: '127.0.0.7' });
+    const { address } = (await told)!;
+    expect(address).toContain('//127.0.0.7:');
+    await save(address);
+    child.kill('SIGTERM');
+    await ended(child);
   }, 60_000);
 });
 

@@ -299,6 +299,18 @@ describe('a crew', () => {
     }).expect(204);
   });
 
+  it('that was used or is too old counts as no guess: others of that address still come in', async () => {
+    const crew = await aCrew(first);
+    const used = await inviteTo(crew, first, 'viewer');
+    await join(used, 'Early');
+    const statuses = new Set<number>();
+    for (let tries = 0; tries < 12; tries += 1) {
+      statuses.add((await ask('post', '/invitations/look', { body: { token: used } })).status);
+    }
+    expect([...statuses]).toEqual([410]);
+    await ask('post', '/invitations/look', { body: { token: await inviteTo(crew, first, 'viewer') } }).expect(200);
+  });
+
   it('has the same answer for who takes it once more, and for who is in already', async () => {
     const token = await inviteTo(crewId, first, 'viewer');
     const other = await join(await inviteTo(await aCrew(first), first, 'viewer'), 'Alder');

@@ -2,6 +2,9 @@ import { randomUUID } from 'node:crypto';
 
 import request from 'supertest';
 
+import { createApp } from '../src/app';
+import { createLogger } from '../src/logger';
+import { databaseStore } from '../src/store/photoStore';
 import { aRig, aTest, aPhoto, jpegPart, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -36,6 +39,10 @@ const aChalk = (rigId: string, run: object = {}) => {
     },
   };
 };
+
+/** The frame of a picture of so many pixels. */
+const frame = (height: number, width: number): number[] =>
+  jpegPart(0xc0, 8, height >> 8, height & 0xff, width >> 8, width & 0xff, 1, 1, 0x11, 0);
 
 describe('tests of the registry', () => {
   it('are saved with their own part, once however often they are sent', async () => {
@@ -102,12 +109,34 @@ describe('photos', () => {
     ['one with a comment', aPhoto(jpegPart(0xfe, 0x68, 0x69))],
     ['one with something behind its end', aPhoto([], [0x50, 0x4b])],
     ['one with a second picture behind it', Buffer.concat([aPhoto(), aPhoto()])],
+    ['one that claims more than can be shown', aPhoto(frame(65_535, 65_535))],
+    ['one that claims to be nothing', aPhoto(frame(0, 640))],
+    ['one whose frame is cut short', aPhoto(jpegPart(0xc0, 8, 0))],
     ['no photo at all', Buffer.from('hello')],
     ['one that breaks off', plain.subarray(0, 6)],
   ])('are refused: %s', async (_, bytes) => {
     const id = randomUUID();
     const { body } = await send(id, bytes).expect(400);
     expect(body.fields[0].code).toBe('notAPhoto');
+    await request(server.app).get(`/api/v1/photos/${id}`).expect(404);
+  });
+
+  it('may be as large as a phone’s', async () => {
+    await send(randomUUID(), aPhoto(frame(3_000, 4_000))).expect(204);
+  });
+
+  it('say that the disk is full where it is', async () => {
+    const { pool, config } = server;
+    const full = { ...databaseStore(pool), put: () => Promise.reject(Object.assign(new Error(), { code: 'ENOSPC' })) };
+    const log = createLogger('silent');
+    const app = createApp({ pool, log, ownerId: config.ownerId, hosts: [], webRoot: null, photos: full });
+    const id = randomUUID();
+    const { body } = await request(app)
+      .put(`/api/v1/photos/${id}`)
+      .set('content-type', 'image/jpeg')
+      .send(plain)
+      .expect(507);
+    expect(body.code).toBe('diskFull');
     await request(server.app).get(`/api/v1/photos/${id}`).expect(404);
   });
 

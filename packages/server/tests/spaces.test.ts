@@ -272,6 +272,38 @@ describe('a crew by itself', () => {
     expect(anew.items.map(({ id }: { id: string }) => id)).toContain(rigId);
   });
 
+  it('that is set back keeps its people as they are: who was let go stays out, nobody is raised', async () => {
+    const { crewId, owner } = await filledCrew();
+    const [members] = await server.pool.query<RowDataPacket[]>(
+      'SELECT person_id AS id FROM crew_members WHERE crew_id = ? AND person_id <> ?',
+      [crewId, owner],
+    );
+    const gone = members[0]!.id;
+    const file = await fileOf(crewId);
+    const joined = randomUUID();
+    await server.pool.query('DELETE FROM crew_members WHERE crew_id = ? AND person_id = ?', [crewId, gone]);
+    await server.pool.query('INSERT INTO owners (id) VALUES (?)', [joined]);
+    const name = nameOf('j');
+    await server.pool.query('INSERT INTO people (id, name, name_key, pass_hash) VALUES (?)', [
+      [joined, name, name, 'x'],
+    ]);
+    await server.pool.query('INSERT INTO crew_members (crew_id, person_id, role) VALUES (?)', [
+      [crewId, joined, 'member'],
+    ]);
+    const { notHere, letGo } = await restoreCrew(server.config.database, server.pool, store(), file, { replace: true });
+    expect([notHere, letGo.length]).toEqual([[], 1]);
+    const [after] = await server.pool.query<RowDataPacket[]>(
+      'SELECT person_id AS id, role FROM crew_members WHERE crew_id = ? ORDER BY role',
+      [crewId],
+    );
+    expect(after.map(({ id, role }) => [id, role]).sort()).toEqual(
+      [
+        [joined, 'member'],
+        [owner, 'own'],
+      ].sort(),
+    );
+  });
+
   it('is refused where its file is cut off, changed, or of other tables', async () => {
     const { crewId } = await filledCrew();
     const file = await fileOf(crewId);

@@ -111,6 +111,7 @@ describe('what an archive came to', () => {
     [{ code: 'notAnArchive' } as const, 'This is no archive that this application saved, or it is damaged.'],
     [{ code: 'missingReference' } as const, 'Something in it points at something that is not in it.'],
     [{ code: 'internal' } as const, 'nothing is taken in twice'],
+    [{ code: 'diskFull' } as const, 'The disk of the server is full'],
     [{ code: 'serverStopped' } as const, 'does not try a third time'],
     [
       { code: 'spaceFull', part: 'photos' } as const,

@@ -180,6 +180,8 @@ export function tableProblemText(problem: Readonly<Record<string, unknown>> & { 
       return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
     case 'serverStopped':
       return SERVER_STOPPED;
+    case 'diskFull':
+      return DISK_FULL;
     default:
       return 'Something went wrong: nothing was taken in. Choose the file again.';
   }
@@ -216,6 +218,9 @@ export function archiveDoneText(counts: ArchiveCounts): string {
 export const SERVER_STOPPED =
   'The server stopped twice while it read this file, and does not try a third time. The file may be damaged: save it anew and choose that one. Nothing is taken in twice.';
 
+export const DISK_FULL =
+  'The disk of the server is full. Whoever runs it must make room there; then choose the file again. Nothing is taken in twice.';
+
 /** Why an archive was refused. */
 export function archiveProblemText({
   code,
@@ -235,6 +240,8 @@ export function archiveProblemText({
       return "The store can't be reached: nothing was taken in. Choose the file again when it is back.";
     case 'serverStopped':
       return SERVER_STOPPED;
+    case 'diskFull':
+      return DISK_FULL;
     case 'internal':
       return 'Something went wrong on the way. Choose the file again: nothing is taken in twice.';
   }

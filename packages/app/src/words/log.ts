@@ -1,7 +1,7 @@
 import type { LogEvent, LogLineProblem } from '@dunlinmoss/contract';
 
 import { countText, dayAndTime } from './format';
-import { SERVER_STOPPED } from './imports';
+import { DISK_FULL, SERVER_STOPPED } from './imports';
 
 const LINE_WORDS: Record<LogLineProblem, string> = {
   time: 'expected a time with its zone, as 2026-11-20T06:40:00Z',
@@ -50,6 +50,8 @@ export function logEndText(event: LogEvent | undefined): {
       return bad("The store can't be reached just now.");
     case 'serverStopped':
       return bad(SERVER_STOPPED);
+    case 'diskFull':
+      return bad(DISK_FULL);
     case 'internal':
       return {
         text: 'Something went wrong on the way. Choose the file again: nothing is taken in twice.',

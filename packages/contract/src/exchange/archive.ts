@@ -65,6 +65,7 @@ export const archiveEvent = z.union([
         'spaceFull',
         'databaseAway',
         'serverStopped',
+        'diskFull',
         'internal',
       ]),
       part: z.enum(ARCHIVE_PARTS).optional(),

@@ -6,3 +6,8 @@ export default function calculate({ name, input }: { readonly name: string; read
   if (!calculator) throw new Error(`No calculator is called ${name}`);
   return calculator.run(input);
 }
+
+/** Answers as soon as the thread has read in what it needs. */
+export function ready(): true {
+  return true;
+}

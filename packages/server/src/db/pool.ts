@@ -154,6 +154,12 @@ export const isDatabaseBusy = (error: unknown): boolean => {
   return code === 'ER_LOCK_WAIT_TIMEOUT' || code === 'ER_STATEMENT_TIMEOUT' || code === 'ER_LOCK_DEADLOCK';
 };
 
+/** Whether there is no room left where the database or the photos lie. */
+export const isDiskFull = (error: unknown): boolean => {
+  const code = codeOf(error);
+  return code === 'ENOSPC' || code === 'EDQUOT' || code === 'ER_DISK_FULL' || code === 'ER_RECORD_FILE_FULL';
+};
+
 /** Whether it may go through a little later: the database away or busy, or too many before it. */
 export const isPassing = (error: unknown): boolean =>
   error instanceof NoPlace || isDatabaseAway(error) || isDatabaseBusy(error);

@@ -15,9 +15,23 @@ const isColorProfile = (bytes: Buffer, at: number, length: number): boolean =>
   length <= LONGEST_PROFILE &&
   bytes.subarray(at + 4, at + 4 + PROFILE.length).equals(PROFILE);
 
+/** A picture of more pixels takes a phone's memory to show; a camera's own has half as many. Assumption. */
+const MOST_PIXELS = 50_000_000;
+
+/** A frame says how large the picture is; the markers between are tables of others. */
+const isFrame = (marker: number): boolean =>
+  marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
+
+/** Whether a frame says a size that can be shown. */
+function canBeShown(bytes: Buffer, at: number, length: number): boolean {
+  if (length < 8 || at + 9 > bytes.length) return false;
+  const pixels = bytes.readUInt16BE(at + 5) * bytes.readUInt16BE(at + 7);
+  return pixels > 0 && pixels <= MOST_PIXELS;
+}
+
 /**
  * Whether bytes are a JPEG that is nothing but a picture: no EXIF or XMP (APP1), no IPTC (APP13), no other part of a
- * program's own but a small color profile, no comment, and nothing behind its end.
+ * program's own but a small color profile, no comment, nothing behind its end, and not more pixels than a phone can show.
  */
 export function isPlainJpeg(bytes: Buffer): boolean {
   if (bytes.length < 4 || bytes[0] !== 0xff || bytes[1] !== 0xd8) return false;
@@ -36,6 +50,7 @@ export function isPlainJpeg(bytes: Buffer): boolean {
     // A JFIF part longer than its own fields carries a thumbnail.
     if (!(isOfThePicture(marker) || isColorProfile(bytes, at, length)) || (marker === 0xe0 && length !== 16))
       return false;
+    if (isFrame(marker) && !canBeShown(bytes, at, length)) return false;
     at += 2 + length;
   }
   return false;

@@ -4,7 +4,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import type { Pool } from 'mysql2/promise';
 import type { Logger } from 'pino';
 
-import { inTransaction, isPassing, type Connection } from '../db/pool';
+import { inTransaction, isDiskFull, isPassing, type Connection } from '../db/pool';
 import {
   dropParts,
   HELD_S,
@@ -160,7 +160,7 @@ export class JobRunner {
         }
       },
     };
-    const refuse = (code: 'internal' | 'serverStopped'): Promise<unknown> =>
+    const refuse = (code: 'internal' | 'serverStopped' | 'diskFull'): Promise<unknown> =>
       inTransaction(this.pool, (connection) =>
         markJob(connection, job, this.holder, { mark: null, told: { problem: { code } }, state: 'refused' }),
       ).catch(() => undefined);
@@ -180,7 +180,7 @@ export class JobRunner {
         return;
       }
       this.log.error({ err: error }, `a job: ${job.kind}`);
-      await refuse('internal');
+      await refuse(isDiskFull(error) ? 'diskFull' : 'internal');
     } finally {
       clearInterval(holding);
     }

@@ -1,3 +1,4 @@
+import type { ProblemCode } from '@dunlinmoss/contract';
 import { nameKey } from '@dunlinmoss/contract/api';
 import type { Pool } from 'mysql2/promise';
 import { RateLimiterMySQL, type RateLimiterRes } from 'rate-limiter-flexible';
@@ -16,6 +17,9 @@ export interface Throttle {
   /** Runs a try; throws `tooManyTries` before it where there were too many wrong ones. It counts when it throws. */
   guard<T>(name: string, address: string, attempt: () => Promise<T>): Promise<T>;
 }
+
+/** A secret that was guessed at. An invitation that is used or too old was none: it names one that there is. */
+const WRONG: ReadonlySet<ProblemCode> = new Set(['wrongPassphrase', 'wrongPasskey', 'wrongCode', 'invitationUnknown']);
 
 export function throttle(pool: Pool): Throttle {
   const limiter = (keyPrefix: string, limit: { points: number; duration: number }) =>
@@ -46,7 +50,7 @@ export function throttle(pool: Pool): Throttle {
         await ofName.delete(key);
         return done;
       } catch (error) {
-        if (error instanceof Refusal) {
+        if (error instanceof Refusal && WRONG.has(error.code)) {
           await Promise.all([ofName.penalty(key), ofAddress.penalty(address)]);
         }
         throw error;

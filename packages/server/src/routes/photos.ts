@@ -31,7 +31,8 @@ export function photoRoutes(pool: Pool, store: PhotoStore): Routes {
             {
               path: '/',
               code: 'notAPhoto',
-              message: 'Expected a JPEG that is nothing but a picture: no EXIF, no comments, nothing behind its end',
+              message:
+                'Expected a JPEG that is nothing but a picture: no EXIF, no comments, nothing behind its end, at most 50 million pixels',
             },
           ],
         });

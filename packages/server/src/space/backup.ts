@@ -1,12 +1,13 @@
 import { createHash, randomUUID, type Hash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
-import readline from 'node:readline';
+import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
 
 import { nameKey } from '@dunlinmoss/contract';
 import mysql, { type Connection, type Pool, type RowDataPacket } from 'mysql2/promise';
 import { z } from 'zod';
 
+import { linesIn, LineTooLong } from '../archive/lines';
 import type { DatabaseConfig } from '../config';
 import { inTransaction } from '../db/pool';
 import { eraseCrewWithin } from '../people/people';
@@ -167,22 +168,33 @@ export async function* backupOf(config: DatabaseConfig, photos: PhotoStore, crew
   }
 }
 
+/** The longest line of a crew's file, bytes: so many rows of the largest in it are more than anybody has. Assumption. */
+const LONGEST_LINE = 128_000_000;
+
 /** The lines of a crew's file. Throws `CrewProblem` where it is none. */
 async function* linesOf(file: string): AsyncGenerator<{ readonly text: string; readonly value: unknown }> {
-  const unzipped = createReadStream(file).pipe(createGunzip());
-  const failed = new Promise<never>((_, reject) => unzipped.once('error', reject));
-  failed.catch(() => undefined);
-  const lines = readline.createInterface({ input: unzipped, crlfDelay: Infinity })[Symbol.asyncIterator]();
-  for (;;) {
-    const next = await Promise.race([lines.next(), failed]).catch(() => {
-      throw new CrewProblem(`${file} is no whole backup of a crew: it can't be unpacked.`);
-    });
-    if (next.done) return;
-    try {
-      yield { text: next.value, value: JSON.parse(next.value) };
-    } catch {
-      throw new CrewProblem(`${file} is no backup of a crew.`);
+  const unzipped = createGunzip();
+  // What fails on either side ends the reading of the lines.
+  const read = pipeline(createReadStream(file), unzipped).catch(() => undefined);
+  try {
+    for await (const text of linesIn(unzipped, LONGEST_LINE)) {
+      let value: unknown;
+      try {
+        value = JSON.parse(text);
+      } catch {
+        throw new CrewProblem(`${file} is no backup of a crew.`);
+      }
+      yield { text, value };
     }
+  } catch (error) {
+    if (error instanceof CrewProblem) throw error;
+    if (error instanceof LineTooLong)
+      throw new CrewProblem(`${file} is no backup of a crew: a line of it does not end.`);
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT') throw new CrewProblem(`There is no file ${file}`);
+    throw new CrewProblem(`${file} is no whole backup of a crew: it can't be unpacked.`);
+  } finally {
+    unzipped.destroy();
+    await read;
   }
 }
 
@@ -213,10 +225,13 @@ export interface Restored {
   readonly name: string;
   /** People of the file who are not here: they are to be invited again. */
   readonly notHere: readonly string[];
+  /** People of the file who are here, but were no more in the crew that it replaced: they stay out. */
+  readonly letGo: readonly string[];
 }
 
 /**
- * Brings a crew back from its file, into this database or another: its members are those of them who are here.
+ * Brings a crew back from its file, into this database or another: its members are those of them who are here. In place of a
+ * crew that is here, its rows are set back, its people are not: whoever was let go stays out, and nobody's role changes.
  *
  * @param options.owner name of a person of this database who is to own it; needed where none of its owners is here
  * @param options.replace in place of the crew of that id that is here
@@ -239,7 +254,10 @@ export async function restoreCrew(
     if (here && !options.replace) {
       throw new CrewProblem(`“${crew.name}” is here already. --replace puts the file in its place.`);
     }
-    const members = await membersHere(connection, crew.members, options.owner);
+    const isHere = await whoIsHere(connection, crew.members);
+    const present = await presentMembers(connection, crew.id);
+    const owner = options.owner === undefined ? null : await personCalled(connection, options.owner);
+    const members = withOwner(present.length > 0 ? present : isHere, owner);
     // What is in photos does no harm where the rest does not follow.
     for await (const { value } of linesOf(file)) {
       const { photo } = value as { photo?: string };
@@ -288,8 +306,14 @@ export async function restoreCrew(
         );
       });
     }
-    const stayed = new Set(members.map(({ id }) => id));
-    return { name: crew.name, notHere: crew.members.filter(({ id }) => !stayed.has(id)).map(({ name }) => name) };
+    const staying = new Set(members.map(({ id }) => id));
+    const known = new Set(isHere.map(({ id }) => id));
+    const left = crew.members.filter(({ id }) => !staying.has(id));
+    return {
+      name: crew.name,
+      notHere: left.filter(({ id }) => !known.has(id)).map(({ name }) => name),
+      letGo: left.filter(({ id }) => known.has(id)).map(({ name }) => name),
+    };
   } finally {
     connection.destroy();
   }
@@ -297,22 +321,37 @@ export async function restoreCrew(
 
 type Member = Head['crew']['members'][number];
 
-/** The members that a crew has here. Somebody of the same name in another database need not be the same person. */
-async function membersHere(
-  connection: Connection,
-  members: readonly Member[],
-  owner: string | undefined,
-): Promise<readonly Pick<Member, 'id' | 'role'>[]> {
+/** Who of a file is in this database. Somebody of the same name in another database need not be the same person. */
+async function whoIsHere(connection: Connection, members: readonly Member[]): Promise<readonly Member[]> {
   const [people] = await connection.query<RowDataPacket[]>('SELECT id, name_key FROM people');
   const here = new Map(people.map(({ id, name_key }) => [id, name_key]));
-  const stayed = members.filter(({ id, name }) => here.get(id) === nameKey(name));
-  if (owner === undefined) {
-    if (stayed.some(({ role }) => role === 'own')) return stayed;
-    throw new CrewProblem('None of its owners is here. Say who of the people here is to own it: --owner NAME');
-  }
-  const [found] = people.filter(({ name_key }) => name_key === nameKey(owner));
-  if (!found) throw new CrewProblem(`Nobody here is called “${owner}”.`);
-  return [...stayed.filter(({ id }) => id !== found.id), { id: found.id, role: 'own' }];
+  return members.filter(({ id, name }) => here.get(id) === nameKey(name));
+}
+
+type Standing = Pick<Member, 'id' | 'role'>;
+
+/** The members that a crew has now; nobody where it is not here. */
+async function presentMembers(connection: Connection, crewId: string): Promise<readonly Standing[]> {
+  const [rows] = await connection.query<RowDataPacket[]>(
+    'SELECT person_id AS id, role FROM crew_members WHERE crew_id = ?',
+    [crewId],
+  );
+  return rows.map(({ id, role }) => ({ id, role }));
+}
+
+async function personCalled(connection: Connection, name: string): Promise<string> {
+  const [[found]] = await connection.query<RowDataPacket[]>('SELECT id FROM people WHERE name_key = ?', [
+    nameKey(name),
+  ]);
+  if (!found) throw new CrewProblem(`Nobody here is called “${name}”.`);
+  return found.id;
+}
+
+/** Members with the one who is to own it. A crew has an owner. */
+function withOwner(members: readonly Standing[], owner: string | null): readonly Standing[] {
+  if (owner !== null) return [...members.filter(({ id }) => id !== owner), { id: owner, role: 'own' }];
+  if (members.some(({ role }) => role === 'own')) return members;
+  throw new CrewProblem('None of its owners is here. Say who of the people here is to own it: --owner NAME');
 }
 
 /**

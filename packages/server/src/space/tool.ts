@@ -46,11 +46,12 @@ async function main([what, ...given]: readonly string[]): Promise<void> {
       await rename(aside, other);
       say(`All of it is in ${other}`);
     } else if (what === 'restore' && one) {
-      const { name, notHere } = await restoreCrew(config.database, pool, photos, one, {
+      const { name, notHere, letGo } = await restoreCrew(config.database, pool, photos, one, {
         owner,
         replace: options.includes('--replace'),
       });
       say(`“${name}” is here.`);
+      if (letGo.length > 0) say(`Let go since, and left out: ${letGo.join(', ')}. Invite whoever is to come back.`);
       if (notHere.length > 0) say(`Not here, and to be invited again: ${notHere.join(', ')}`);
     } else if (what === 'remove' && one && other) {
       await removeCrew(config.database, pool, photos, one, other);
