@@ -125,6 +125,26 @@ test('alone nothing is asked; let in by a link, two work on one machine and see 
   await member.context.close();
 });
 
+/** How many rows of machines this browser keeps in stores of crews. Runs in the page. */
+async function rowsKept(): Promise<number> {
+  let many = 0;
+  for (const { name } of await indexedDB.databases()) {
+    if (!name || !/^dunlinmoss-[0-9a-f-]{36}-[0-9a-f-]{36}$/.test(name)) continue;
+    many += await new Promise<number>((resolve, reject) => {
+      const opening = indexedDB.open(name);
+      opening.onerror = () => reject(opening.error ?? new Error(name));
+      opening.onsuccess = () => {
+        const counting = opening.result.transaction('rows').objectStore('rows').count();
+        counting.onsuccess = () => {
+          opening.result.close();
+          resolve(counting.result);
+        };
+      };
+    });
+  }
+  return many;
+}
+
 test('a viewer touches nothing, a link is for one person, and who is let go sees nothing any more', async ({
   page,
   browser,
@@ -147,6 +167,7 @@ test('a viewer touches nothing, a link is for one person, and who is let go sees
   await expect(viewer.page.getByText('This invitation was used already.', { exact: false })).toBeVisible();
 
   // Let go: told in a sentence, and nothing of the crew is shown any more.
+  await expect.poll(() => third.page.evaluate(rowsKept)).toBeGreaterThan(0);
   await page.reload();
   await action(page, /Alder/).click();
   await action(page, 'Let Alder go').click();
@@ -154,6 +175,8 @@ test('a viewer touches nothing, a link is for one person, and who is let go sees
   await third.page.goto('/rigs');
   await expect(third.page.getByText(/You are not in Sluice crew any more/)).toBeVisible();
   await expect(third.page.getByText(/Curlew/)).toHaveCount(0);
+  // Nor is it on the phone: every row that this browser keeps, whatever store it is in.
+  await expect.poll(() => third.page.evaluate(rowsKept)).toBe(0);
   await action(third.page, 'Go to my own machines').click();
   await atStart(third.page);
   await expect(

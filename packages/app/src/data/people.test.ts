@@ -8,6 +8,7 @@ import { leftCrewStore, signedOutStore, whoStore } from '../settings/who';
 import { Away, reachStore, Refused, request } from './client';
 import { forgetDevice, openDevice } from './device';
 import { become, forgetOutbox, outboxStore, save } from './outbox';
+import { wipeLeftCrews } from './leftCrews';
 import { switchTo } from './people';
 import { arrived, forgetReplica } from './replica';
 
@@ -102,6 +103,39 @@ describe('a device without a session', () => {
       names.push((await openDevice())?.name);
     }
     expect(new Set(names).size).toBe(4);
+  });
+});
+
+describe('a device of somebody who was let go', () => {
+  const OTHER = '0192f000-0000-7000-8000-0000000000c2';
+  const rowsLeft = async (): Promise<number> => (await (await openDevice())!.getAll('rows')).length;
+  const storesNow = async (): Promise<string[]> => (await globalThis.indexedDB.databases()).map(({ name }) => name!);
+
+  it('has the crew’s rows no more, after a reload either, and keeps what waits', async () => {
+    whoStore.set({ me: meOf('member'), crewId: CREW.id });
+    await arrived('rigs', rig);
+    answer = () => refusal('signIn', 401);
+    const { id: _, ...body } = bodyOf('rigs', rig);
+    await save('rigs', { ...body, id: rig.id, revision: 0 });
+    expect(await rowsLeft()).toBe(1);
+    await wipeLeftCrews({ ...meOf('member'), spaces: [meOf('member').spaces[0]!] });
+    forgetDevice();
+    expect(await rowsLeft()).toBe(0);
+    expect(await (await openDevice())!.count('outbox')).toBe(1);
+  });
+
+  it('has no store left of other crews in which nothing waits, and touches no other', async () => {
+    for (const crewId of [OTHER, CREW.id, null]) {
+      whoStore.set({ me: meOf('member'), crewId });
+      forgetDevice();
+      await arrived('rigs', rig);
+      await (await openDevice())!.get('rows', ['rigs', rig.id]);
+    }
+    expect(await storesNow()).toHaveLength(3);
+    await wipeLeftCrews(meOf('member'));
+    expect((await storesNow()).filter((name) => name.includes(OTHER))).toEqual([]);
+    expect(await storesNow()).toHaveLength(2);
+    expect(await rowsLeft()).toBe(1);
   });
 });
 

@@ -15,6 +15,7 @@ import useSWR from 'swr';
 import { keepWho, leftCrewStore, namesStore, signedOutStore, spaceOf, storeNameOf, whoStore } from '../settings/who';
 import { request } from './client';
 import { forgetRows } from './device';
+import { wipeLeftCrews } from './leftCrews';
 import { forgetSeen } from './seen';
 import { newId } from './newId';
 
@@ -54,6 +55,7 @@ function take(me: Me): void {
   }
   whoStore.set(next);
   leftCrewStore.set(next.crewId !== null && spaceOf(next) === undefined);
+  if (me.signIn) void wipeLeftCrews(me).catch(() => undefined);
 }
 
 /** Asks the server who is here: names, crews and roles may have changed. */

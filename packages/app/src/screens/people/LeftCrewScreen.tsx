@@ -1,5 +1,5 @@
 import { outboxStore } from '../../data/outbox';
-import { switchTo } from '../../data/people';
+import { switchTo, useMe } from '../../data/people';
 import { namesStore, whoStore } from '../../settings/who';
 import { Action } from '../../components/Action';
 import { Page } from '../../components/Page';
@@ -10,13 +10,15 @@ import { useRouter } from '../../hooks/useRouter';
 /** Stands in front of a crew's rows once this person is not in it any more. */
 export function LeftCrewScreen() {
   const router = useRouter();
+  // Asked at once: with the answer the crew's rows leave this device.
+  useMe();
   const crew = namesStore.use()[whoStore.use().crewId ?? ''];
   const waiting = Object.keys(outboxStore.use()).length;
   return (
     <Page title="Not in this crew any more">
       <Panel>
         <Text>
-          {`You are not in ${crew ?? 'that crew'} any more. If that is a mistake, ask one of its leads for an invitation.`}
+          {`You are not in ${crew ?? 'that crew'} any more. Its rows are taken off this device. If that is a mistake, ask one of its leads for an invitation.`}
         </Text>
         {waiting > 0 && (
           <>
