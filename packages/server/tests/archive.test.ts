@@ -289,6 +289,11 @@ describe('the archive of everything', () => {
       { code: 'lineRefused', part: 'log', line: 1 },
     ],
     [
+      'one whose part unpacks to far too much',
+      { ...EMPTY, 'log.jsonl': '\n'.repeat(8_000_000) },
+      { code: 'notAnArchive', message: 'log.jsonl unpacks to far too much' },
+    ],
+    [
       'a photo that is none',
       {
         ...EMPTY,

@@ -181,8 +181,17 @@ export async function* readArchive(
   }
 }
 
+/** Lines of rows and readings unpack to thirty times their size at the most. Beyond this it is made to keep a server busy. Assumption. */
+const MOST_UNPACKED = 250;
+const SMALL_BYTES = 1_000_000;
+
+const isBlownUp = ({ compressedSize, uncompressedSize }: Entry): boolean =>
+  uncompressedSize > SMALL_BYTES && uncompressedSize > MOST_UNPACKED * compressedSize;
+
 async function* batchesOf(zip: ZipFile): AsyncGenerator<ArchiveBatch> {
   const entries = await entriesOf(zip);
+  const blownUp = [...entries.values()].find(isBlownUp);
+  if (blownUp) throw new ArchiveRefused('notAnArchive', { message: `${blownUp.fileName} unpacks to far too much` });
   const unread = new Set(entries.keys());
   const entryOf = (name: string): Entry => {
     const entry = entries.get(name);
