@@ -1,12 +1,10 @@
 import { expose } from 'comlink';
 
-import { readTrack, type TrackRead } from './trackFile';
+import { readTrackFile, type TrackRead } from './trackFile';
 
 /** Reads a track on a thread of its own, so that nothing else waits. */
 const work = {
-  async read(file: Blob, mostPoints: number): Promise<TrackRead> {
-    return readTrack(await file.text(), mostPoints);
-  },
+  read: (file: Blob, mostPoints: number): Promise<TrackRead> => readTrackFile(file, mostPoints),
 };
 
 export type TrackWork = typeof work;

@@ -1,6 +1,6 @@
 import { trackProfile } from '@dunlinmoss/core';
 
-import { readTrack, type TrackRead } from './trackFile';
+import { readTrack, readTrackFile, type TrackRead } from './trackFile';
 
 const point = (index: number, elevation: string | null = `${10 + (index % 50)}`): string =>
   `<trkpt lat="${54 + index / 20_000}" lon="${8 + Math.sin(index / 90) / 500}">${elevation === null ? '' : `<ele>${elevation}</ele>`}</trkpt>`;
@@ -27,6 +27,13 @@ describe('readTrack', () => {
     expect(points.length).toBeLessThanOrEqual(1_000);
     const straight = trackProfile([points[0]!, points.at(-1)!]).alongM.at(-1)!;
     expect(trackProfile(points).alongM.at(-1)!).toBeGreaterThan(straight);
+  });
+
+  it('does not read a file of a hundred megabytes', async () => {
+    const unread = { size: 100_000_000, text: () => Promise.reject(new Error('read')) } as unknown as Blob;
+    expect(await readTrackFile(unread, 1_000)).toEqual({ ok: false, code: 'tooLong' });
+    const small = { size: 100, text: () => Promise.resolve(gpxOf(many(40))) } as unknown as Blob;
+    expect((await readTrackFile(small, 1_000)).ok).toBe(true);
   });
 
   it('reads lines of GeoJSON wherever they stand, with and without elevations', () => {

@@ -5,6 +5,8 @@ import { DOMParser } from '@xmldom/xmldom';
 /** Longer files are not read, characters; more points are thinned before anything is done with them. */
 const MOST_CHARACTERS = 30_000_000;
 const MOST_READ = 25_000;
+/** A larger file is not even taken into memory, bytes: letters of one byte as well as of two. */
+const MOST_BYTES = 2 * MOST_CHARACTERS;
 
 export type TrackProblem =
   | 'tooLong'
@@ -55,6 +57,10 @@ export function readTrack(text: string, mostPoints: number): TrackRead {
   }));
   return { ok: true, name: lines.find(({ name }) => name)?.name ?? null, points, read: raw.length };
 }
+
+/** The track of a file as a person chose it; one that is too large is not read at all. */
+export const readTrackFile = async (file: Blob, mostPoints: number): Promise<TrackRead> =>
+  file.size > MOST_BYTES ? { ok: false, code: 'tooLong' } : readTrack(await file.text(), mostPoints);
 
 class Entities extends Error {}
 
