@@ -44,7 +44,7 @@ test('a motorcycle that is stuck begins an outing below its floor, and is led ba
   await page.goto(`/ground?rig=${SNIPE}&ground=stuck`);
   await action(page, 'Stuck, and nothing else helped').click();
   await expect(page.getByText(/^Below the floor, step 1 of/)).toBeVisible();
-  await expect(page.getByText(/what soft sand asks for, before you drive on\./)).toBeVisible();
+  await expect(page.getByText(/what “Soft sand” asks for, before you drive on\./)).toBeVisible();
   await action(page, 'Free, or another way: leave the ladder').click();
   await expect(page.getByText('Before letting out more')).toBeVisible();
   await expect(page.getByText('The floor, if you are not there yet:')).toBeVisible();
