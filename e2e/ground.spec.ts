@@ -60,10 +60,10 @@ test('below the floor only after saying so, one rung at a time, and Today holds 
   await expect(page.getByText('Below this nothing is left to let out.')).toBeVisible();
   await action(page, 'It is let out: keep it, with the way back').click();
 
-  await expect(page.getByText(/^You are below the floor/)).toBeVisible();
+  await expect(page.getByText(/^You are at stuck pressure/)).toBeVisible();
   await expect(axle(page, 'Front')).toContainText('16psi');
   await page.reload();
-  await expect(page.getByText(/^You are below the floor/)).toBeVisible();
+  await expect(page.getByText(/^You are at stuck pressure/)).toBeVisible();
   await action(page, 'Every wheel is back up').click();
   await expect(page.getByText('Back at front 16 psi, rear 19 psi.')).toBeVisible();
   await expect(page.getByText(/Prove it with a tape/)).toBeVisible();

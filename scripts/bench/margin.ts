@@ -1,4 +1,4 @@
-import { contextsOf, margin, psi, readMarking, type PlanInput } from '@dunlinmoss/core';
+import { bareAxle, contextsOf, margin, psi, readMarking, type PlanInput } from '@dunlinmoss/core';
 
 /*
  * 20,000 draws of one axle of a four-wheeler, against the same loop written out plainly for this one rig and nothing
@@ -21,22 +21,10 @@ const input: PlanInput = {
   stuckAccepted: false,
   axles: [
     {
-      position: 'front',
-      wheels: 2,
-      tire: reading.value,
-      loadRange: 'standard',
+      ...bareAxle({ position: 'front', wheels: 2, tire: reading.value }),
       leftLoadKg: 600,
       rightLoadKg: 600,
       roadKpa: psi(36),
-      beadHold: 'none',
-      tube: false,
-      insert: false,
-      casing: null,
-      rimInnerMm: null,
-      widthMm: null,
-      minKpa: null,
-      maxKpa: null,
-      curve: null,
     },
   ],
 };

@@ -1,4 +1,5 @@
 import {
+  bareAxle,
   familyOf,
   groundsFor,
   loadCurve,
@@ -22,21 +23,10 @@ function axleOf(marking: string, position: PlanAxle['position'], loadKg: number,
   if (!reading.ok) throw new Error(marking);
   const curve = loadCurve({ tire: reading.value, maxKpa: null, lines: [], rows: [], rowsOf: 'thisTire' });
   return {
-    position,
-    wheels: 2,
-    tire: reading.value,
-    loadRange: 'standard',
+    ...bareAxle({ position, wheels: 2, tire: reading.value }),
     leftLoadKg: loadKg,
     rightLoadKg: loadKg,
     roadKpa,
-    beadHold: 'none',
-    tube: false,
-    insert: false,
-    casing: null,
-    rimInnerMm: null,
-    widthMm: null,
-    minKpa: null,
-    maxKpa: null,
     curve: curve.ok ? curve.value : null,
   };
 }

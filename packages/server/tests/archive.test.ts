@@ -14,6 +14,7 @@ import { ZipFile } from 'yazl';
 
 import { linesIn, LineTooLong } from '../src/archive/lines';
 import { ArchiveRefused, readArchive } from '../src/archive/read';
+import { seeded } from './seeded';
 import { aComparison, aDayRoute, aPhoto, aRig, aTest, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -199,9 +200,7 @@ describe('the archive of everything', () => {
     };
     const whole = await readBack(archive);
     expect(whole).toContain('Twite');
-    // A seeded walk over all of it (Lehmer's generator).
-    let seed = 20_261_201;
-    const next = (below: number): number => (seed = (seed * 48_271) % 2_147_483_647) % below;
+    const next = seeded(20_261_201);
     let refused = 0;
     for (let flip = 0; flip < 200; flip += 1) {
       const at = next(archive.length);

@@ -4,6 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 
+import { seeded } from './seeded';
 import { aRig } from './testServer';
 
 interface Told {
@@ -32,12 +33,6 @@ function begin(env: Record<string, string> = {}): {
     child.once('exit', () => resolve(null));
   });
   return { child, told };
-}
-
-/** A seeded walk from 0 to 1 (Lehmer's generator). */
-function seeded(seed: number): () => number {
-  let at = seed;
-  return () => (at = (at * 48_271) % 2_147_483_647) / 2_147_483_647;
 }
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
@@ -266,8 +261,8 @@ describe('backup and restore', () => {
     const flipped = Array.from({ length: 20 }, () => {
       const bytes = Buffer.from(whole);
       // Behind the header of gzip, whose time and flags say nothing of what is in it.
-      const at = 10 + Math.floor(next() * (bytes.length - 10));
-      bytes[at]! ^= 1 << Math.floor(next() * 8);
+      const at = 10 + next(bytes.length - 10);
+      bytes[at]! ^= 1 << next(8);
       return bytes;
     });
     const other = path.join(folder, 'other.sql.gz');

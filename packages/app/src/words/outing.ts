@@ -19,9 +19,9 @@ const STATE_WORDS: Record<OutingState, string> = {
 };
 const ON_A_BICYCLE: Record<OutingState, string> = { planned: 'Planned', lowered: 'Set', closed: 'Ridden' };
 
-/** Where an outing stands; below the floor before all else. */
+/** Where an outing stands; stuck pressure before all else. */
 export function stateText({ state, stuckRung }: Pick<OutingRow, 'state' | 'stuckRung'>, family?: FamilyCode): string {
-  if (stuckRung > 0 && state === 'lowered') return 'Below the floor';
+  if (stuckRung > 0 && state === 'lowered') return 'At stuck pressure';
   return (family && familyOf(family).kind === 'bicycle' ? ON_A_BICYCLE : STATE_WORDS)[state];
 }
 

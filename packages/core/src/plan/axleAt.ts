@@ -1,5 +1,4 @@
-import type { AxleContext } from '../axle/axleContext';
-import { placardRules } from '../axle/axleContext';
+import { placardRules, type AxleContext } from '../axle/axleContext';
 import { contactPatch, type ContactPatch } from '../contact/contactPatch';
 import { carriedKg } from '../limits/carried';
 import { speedForPressureKmh } from '../limits/speedAtPressure';

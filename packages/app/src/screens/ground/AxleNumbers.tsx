@@ -96,7 +96,7 @@ function todayText({ provedKpa }: AxlePlan, startKpa: number, units: Units): str
   return startKpa > proved ? 'today’s load and speed want more' : 'today’s limit allows less';
 }
 
-/** Whose each number is, below its dangers: a phone shows those first. */
+/** What decided each number. It stands below the dangers, because a phone has to show those first. */
 export function DecidedBy({ plan, units }: Pick<AxleNumbersProps, 'plan' | 'units'>) {
   return decidedTexts(plan, units).map((text) => (
     <Text key={text} as="small">

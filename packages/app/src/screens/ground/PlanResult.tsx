@@ -45,9 +45,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
   if (asked.ground === STUCK) {
     return (
       <>
-        {/* Its steps are the caution that counts most: first dig, then let out. */}
         <StuckLadder question={question} plan={plan} />
-        <Cautions plan={plan} severity="danger" />
         <Cautions plan={plan} severity="care" />
       </>
     );

@@ -18,6 +18,7 @@ import { useState } from 'react';
 import { save } from '../../data/outbox';
 import { newOuting } from '../../data/outings';
 import { Action } from '../../components/Action';
+import { Cautions } from '../../components/Cautions';
 import { notify } from '../../components/Notice';
 import { Numerals } from '../../components/Numerals';
 import { Panel } from '../../components/Panel';
@@ -38,7 +39,8 @@ function softGround(family: Family): GroundCode {
 
 /**
  * The deliberate way below the floor: what else first, one rung at a time, and straight back up. What was let out is
- * kept on the outing, so that Today holds the way back up in view until it is done.
+ * kept on the outing, so that Today holds the way back up in view until it is done. Its steps are the caution that counts most:
+ * dig first, then let out; the other dangers stand below.
  */
 export function StuckLadder({ question, plan }: { readonly question: PlanQuery; readonly plan: GroundPlan }) {
   const router = useRouter();
@@ -54,7 +56,14 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
   const ladder = input.ok ? stuckLadder(input.value) : undefined;
   const planned = input.ok ? planGround(input.value) : undefined;
   const { kind } = familyOf(rig.family);
-  if (!ladder?.ok || !planned?.ok) return <StuckNow kind={kind} />;
+  if (!ladder?.ok || !planned?.ok) {
+    return (
+      <>
+        <StuckNow kind={kind} />
+        <Cautions plan={plan} severity="danger" />
+      </>
+    );
+  }
   const { rungs } = ladder.value;
   const at = Math.min(rung, rungs.length);
   // As Today has it.
@@ -86,48 +95,57 @@ export function StuckLadder({ question, plan }: { readonly question: PlanQuery; 
   const belowFloor = rungs.some(({ pressures }) =>
     onGaugeUp(pressures).some(({ pressureKpa }, axle) => pressureKpa < floors[axle]!.pressureKpa),
   );
+  // Where there is no step down, nothing is said of one.
+  const cautions = rungs.length === 0 ? plan.cautions.filter((code) => code !== 'stuckOnly') : plan.cautions;
+  const dangers = <Cautions plan={{ ...plan, cautions }} severity="danger" />;
   const groundHere = `“${groundName(here)}”`;
 
   if (at === 0) {
     return (
-      <Panel title="Before letting out more">
-        {BEFORE_LETTING_OUT[kind].map((text, index) => (
-          <Text key={text}>{`${index + 1}. ${text}`}</Text>
-        ))}
-        {rungs.length === 0 ? (
-          <Text as="strong">
-            {`Less air is no help here: ${pressuresText(back, units)}, what ${groundHere} asks for, is as low as these tires go. If they have more than that, let it out to that.`}
-          </Text>
-        ) : (
-          <>
+      <>
+        <Panel title="Before letting out more">
+          {BEFORE_LETTING_OUT[kind].map((text, index) => (
+            <Text key={text}>{`${index + 1}. ${text}`}</Text>
+          ))}
+          {rungs.length === 0 ? (
             <Text as="strong">
-              {belowFloor ? 'The floor, if you are not there yet:' : `For ${groundHere}, if you are not there yet:`}
+              {`Less air is no help here: ${pressuresText(back, units)}, what ${groundHere} asks for, is already the lowest that comes out for this rig. If the tires have more, let them down to that.`}
             </Text>
-            <Numerals units={units} axles={belowFloor ? floors : back} />
-            <Text>Going below it is for one attempt and then straight back up.</Text>
-            <Action kind="hurt" label="Stuck, and nothing else helped" onPress={() => setRung(1)} />
-          </>
-        )}
-      </Panel>
+          ) : (
+            <>
+              <Text as="strong">
+                {belowFloor ? 'The floor, if you are not there yet:' : `For ${groundHere}, if you are not there yet:`}
+              </Text>
+              <Numerals units={units} axles={belowFloor ? floors : back} />
+              <Text>Going below it is for one attempt and then straight back up.</Text>
+              <Action kind="hurt" label="Stuck, and nothing else helped" onPress={() => setRung(1)} />
+            </>
+          )}
+        </Panel>
+        {dangers}
+      </>
     );
   }
   const step = rungs[at - 1]!;
   return (
-    <Panel title={`${belowFloor ? 'Below the floor' : 'For one attempt'}, step ${at} of ${rungs.length}`}>
-      <Numerals units={units} axles={onGaugeUp(step.pressures)} />
-      <Text>
-        {`One attempt, a few lengths, straight, at walking pace (${speed(step.speedKmh, units)} at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
-      </Text>
-      <Text>{`Then back up to ${pressuresText(back, units)}, what ${groundHere} asks for, before you ${kind === 'bicycle' ? 'ride' : 'drive'} on.`}</Text>
-      <Action kind="hurt" label="It is let out: keep it, with the way back" onPress={() => void keep()} />
-      {at < rungs.length ? (
-        <Action label="Tried this: the next step down" onPress={() => setRung(at + 1)} />
-      ) : (
-        <Text tone="muted">
-          {`Below this nothing is left to let out. ${kind === 'bicycle' ? 'Walk it.' : 'Dig, boards, or help with the right gear.'}`}
+    <>
+      <Panel title={`${belowFloor ? 'Below the floor' : 'For one attempt'}, step ${at} of ${rungs.length}`}>
+        <Numerals units={units} axles={onGaugeUp(step.pressures)} />
+        <Text>
+          {`One attempt, a few lengths, straight, at walking pace (${speed(step.speedKmh, units)} at the most). No sharp turn, no spinning wheel. If it does not move at once, stop.`}
         </Text>
-      )}
-      <Action label="Free, or another way: leave the ladder" onPress={() => setRung(0)} />
-    </Panel>
+        <Text>{`Then back up to ${pressuresText(back, units)}, what ${groundHere} asks for, before you ${kind === 'bicycle' ? 'ride' : 'drive'} on.`}</Text>
+        <Action kind="hurt" label="It is let out: keep it, with the way back" onPress={() => void keep()} />
+        {at < rungs.length ? (
+          <Action label="Tried this: the next step down" onPress={() => setRung(at + 1)} />
+        ) : (
+          <Text tone="muted">
+            {`Below this nothing is left to let out. ${kind === 'bicycle' ? 'Walk it.' : 'Dig, boards, or help with the right gear.'}`}
+          </Text>
+        )}
+        <Action label="Free, or another way: leave the ladder" onPress={() => setRung(0)} />
+      </Panel>
+      {dangers}
+    </>
   );
 }

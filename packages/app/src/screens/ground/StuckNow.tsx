@@ -17,15 +17,16 @@ import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { unitsStore } from '../../settings/preferences';
 import { KIND_WORDS } from '../../words/families';
-import { pressureNumber, pressureRange } from '../../words/format';
+import { pressure, pressureRange } from '../../words/format';
 import { BEFORE_LETTING_OUT } from '../../words/stuck';
 
-/** Somebody is stuck of whom nothing is known: what to do, in order, and what the trade lets out then. */
+/** Somebody is stuck and nothing is known of their rig: what to do, in order, and what the trade lets out then. */
 export function StuckNow({ kind }: { readonly kind?: Kind }) {
   const units = unitsStore.use();
   const rows = STUCK_WITHOUT_RIG.filter((row) => kind === undefined || row.kind === kind);
   return (
     <Panel title="Stuck now?">
+      {kind === undefined && <Text as="small">On four wheels. On two, get off and push first.</Text>}
       {BEFORE_LETTING_OUT[kind ?? 'car'].map((text, index) => (
         <Text key={text}>{`${index + 1}. ${text}`}</Text>
       ))}
@@ -38,10 +39,12 @@ export function StuckNow({ kind }: { readonly kind?: Kind }) {
               <Text as="figure">
                 {pressureRange(onGauge(row.lowKpa, units, 'up'), onGauge(row.highKpa, units, 'up'), units)}
               </Text>
+              <Text as="small">{`then ${pressure(row.backKpa, units)}`}</Text>
             </View>
           ))}
           <Text>
-            {`Then straight back up to what the ground asks for: ${rows.map((row) => pressureNumber(row.backKpa, units)).join(', ')}\u00a0${units.pressure} on soft ground, before you go on. Another tire size has another number: add yours.`}
+            The second number is where it goes straight back up to, before you go on. Another tire size has another
+            number: add yours.
           </Text>
         </>
       )}

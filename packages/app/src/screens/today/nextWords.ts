@@ -44,7 +44,8 @@ export function nextWords(
       };
     case 'backUp':
       return {
-        sentence: 'You are below the floor, for one attempt. Back up before you drive on.',
+        // A bicycle or a tractor may be on its floor, and not below it.
+        sentence: `You are at stuck pressure, for one attempt. Back up before you ${onBicycle ? 'ride' : 'drive'} on.`,
         numbers: planned ?? [],
         button: 'Every wheel is back up',
       };
