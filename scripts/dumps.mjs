@@ -160,11 +160,13 @@ export async function restore(database, folder, { file, before }) {
   await tool('mariadb', database, [database.name], (child) =>
     pipeline(createReadStream(file), createGunzip(), child.stdin),
   );
-  // From here on it is another course of events: marks that devices have of the old one must not be taken for ours.
-  // Dumps of earlier versions have no such table.
+  // The next start begins a new epoch of the store: what phones know of the time that is lost now is not taken for known here.
+  // Dumps of earlier versions have no epoch, or no such table.
+  const has = (column) =>
+    `(SELECT COUNT(*) FROM information_schema.columns WHERE table_schema = '${database.name}' AND table_name = 'lineage' AND column_name = '${column}')`;
   database.admin(
-    `SET @known = (SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = '${database.name}' AND table_name = 'lineage'); ` +
-      `SET @forget = IF(@known > 0, 'DELETE FROM ${database.name}.lineage', 'DO 0'); PREPARE forget FROM @forget; EXECUTE forget;`,
+    `SET @leave = IF(${has('epoch')} > 0, 'UPDATE ${database.name}.lineage SET epoch = NULL', ` +
+      `IF(${has('id')} > 0, 'DELETE FROM ${database.name}.lineage', 'DO 0')); PREPARE leave_epoch FROM @leave; EXECUTE leave_epoch;`,
   );
   rmSync(restoringMark(folder));
 }

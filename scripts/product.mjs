@@ -12,7 +12,7 @@ import { PlainError, say } from './say.mjs';
 /** A server that ends so often within a minute is not started again. */
 const MOST_RESTARTS = 5;
 /** What the database is made of, and whose it is: not what people keep in it. */
-const KEPT_TABLES = ['migrations', 'migration_steps', 'owners'];
+const KEPT_TABLES = ['migrations', 'migration_steps', 'owners', 'lineage'];
 const DEMO = path.join(ROOT, 'demo/ravelsey.json');
 
 /**
@@ -122,7 +122,9 @@ export async function startProduct({ folder, port, databasePort, demo = true, en
           .trim()
           .split('\n');
         const emptied = tables.map((table) => `DELETE FROM ${table};`).join(' ');
-        database.admin(`USE ${database.name}; SET FOREIGN_KEY_CHECKS = 0; ${emptied}`);
+        // Marks that a browser may have of what was here mean nothing any more.
+        const anew = 'UPDATE lineage SET epoch = UUID();';
+        database.admin(`USE ${database.name}; SET FOREIGN_KEY_CHECKS = 0; ${emptied} ${anew}`);
         await loadDemo(address);
       },
       async stop() {

@@ -7,7 +7,7 @@ import { RESOURCES, type ResourceName, type RowOf } from './resources/registry';
 /** What a device asks for to keep what it has current: all that changed since a mark, or everything without one. */
 export const changesQuery = z.strictObject({
   /** The `next` of the answer before. */
-  after: z.string().max(400).optional(),
+  after: z.string().max(600).optional(),
   limit: z.coerce.number().int().min(1).max(500).default(200),
 });
 
@@ -18,9 +18,22 @@ const change = z.union(
   ),
 );
 
+/** The store was taken back to an earlier moment by a restored backup, after this device had last heard from it. */
+const setBack = z.strictObject({
+  /** When the newest change in the backup was made; null where it holds none. */
+  to: z.iso.datetime().nullable(),
+  /** Up to when this device knew everything. */
+  knew: z.iso.datetime(),
+  /** It is the store that this device knew; else another has taken its place. */
+  sameStore: z.boolean(),
+});
+export type SetBack = z.infer<typeof setBack>;
+
 export const changes = z.strictObject({
   /** The mark is unknown here: this is the first page of everything, and what is not in it is no more. */
   startsOver: z.boolean(),
+  /** On the first page of a device that starts over, where the store was set back since; else null. */
+  setBack: setBack.nullable(),
   items: z.array(change),
   /** Where to go on. */
   next: z.string(),

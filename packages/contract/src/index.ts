@@ -7,7 +7,7 @@ export {
   type RigNextStep,
   type RigPlan,
 } from './answers';
-export { changes, changesQuery, type Change, type Changes } from './changes';
+export { changes, changesQuery, type Change, type Changes, type SetBack } from './changes';
 export { buildOf, tireOf } from './rig/build';
 export {
   EXCHANGE_VERSION,
@@ -151,4 +151,4 @@ export { parseDataSheet, type SheetProblem } from './rig/dataSheet';
 export { askAbout, caseQuestions, doubtfulLoads, isRoadDoubtful, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';
 export { $ZodType, ZodNumber } from './zod';
-export { SPEED_KMH } from './quantities';
+export { REVISIONS_OF_AN_EPOCH, SPEED_KMH } from './quantities';

@@ -43,6 +43,8 @@ export const contactLengthMm = z.number().min(20).max(1_500);
 export const id = z.uuid().toLowerCase();
 /** The revision the sender saw: 0 for a row that is new. */
 export const revision = z.int().min(0).max(2_000_000_000);
+/** A restored backup moves every revision up by so many: nobody saves one row as often between a backup and its restore. Assumption. */
+export const REVISIONS_OF_AN_EPOCH = 1_000_000;
 /** ISO 8601 in UTC, as Date.toISOString writes it. */
 export const timestamp = z.iso.datetime({ precision: 3 });
 export const name = z.string().trim().min(1).max(60);

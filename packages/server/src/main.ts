@@ -8,6 +8,7 @@ import mysql, { type Pool, type RowDataPacket } from 'mysql2/promise';
 import { createApp } from './app';
 import { warmCalculators } from './calculators/heavy';
 import { readConfig, type Config } from './config';
+import { beginEpoch } from './db/epoch';
 import { withLease } from './db/lease';
 import { migrate } from './db/migrate';
 import { createPool, isDatabaseAway } from './db/pool';
@@ -65,6 +66,7 @@ async function main(): Promise<void> {
   const log = createLogger(config.logLevel);
   await migrateWhenThere(config);
   const pool = createPool(config.database);
+  await beginEpoch(pool);
   await ensureOwner(pool, config.ownerId);
 
   await refuseToBeOpen(pool, config);

@@ -3,10 +3,18 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-import { RESOURCE_NAMES, type Change, type Changes, type ResourceName } from '@dunlinmoss/contract';
+import {
+  RESOURCE_NAMES,
+  REVISIONS_OF_AN_EPOCH,
+  type Change,
+  type Changes,
+  type ResourceName,
+  type Rig,
+} from '@dunlinmoss/contract';
 import type { RowDataPacket } from 'mysql2/promise';
 import request from 'supertest';
 
+import { beginEpoch } from '../src/db/epoch';
 import { inTransaction } from '../src/db/pool';
 import { aComparison, aDayRoute, anAiring, anOuting, aRig, aTest, testServer, type TestServer } from './testServer';
 
@@ -25,16 +33,23 @@ class Device {
   mark: string | undefined;
   pages = 0;
   startsOver = false;
+  setBack: Changes['setBack'] = null;
 
-  constructor(readonly limit = 200) {}
+  constructor(
+    readonly limit = 200,
+    readonly of = server,
+  ) {}
 
   async look(): Promise<Change[]> {
     const seen: Change[] = [];
     for (let more = true; more; this.pages += 1) {
       const query = { limit: this.limit, ...(this.mark !== undefined && { after: this.mark }) };
-      const { body }: { body: Changes } = await request(server.app).get('/api/v1/changes').query(query).expect(200);
+      const { body }: { body: Changes } = await request(this.of.app).get('/api/v1/changes').query(query).expect(200);
       this.startsOver = body.startsOver;
-      if (body.startsOver) this.rows.clear();
+      if (body.startsOver) {
+        this.setBack = body.setBack;
+        this.rows.clear();
+      }
       for (const change of body.items) {
         const key = `${change.kind}/${change.id}`;
         if (change.row) this.rows.set(key, change.row);
@@ -193,7 +208,7 @@ describe('GET /changes', () => {
     await put('rigs', aRig());
     const device = new Device();
     await device.look();
-    await server.pool.query('UPDATE lineage SET id = ?', [randomUUID()]);
+    await server.pool.query('UPDATE lineage SET epoch = ?', [randomUUID()]);
     await device.look();
     expect(device.rows.size).toBe(1);
     const again = new Device();
@@ -204,6 +219,63 @@ describe('GET /changes', () => {
     await server.pool.query('INSERT INTO owners (id) VALUES (?)', [other]);
     const { body } = await request(server.as(other)).get('/api/v1/changes').query({ after: device.mark! }).expect(200);
     expect(body.items).toEqual([]);
+  });
+
+  describe('after a backup was restored', () => {
+    let own: TestServer;
+    beforeEach(async () => {
+      own = await testServer('dunlinmoss_set_back');
+    });
+    afterEach(async () => {
+      await own.pool.query('DROP DATABASE dunlinmoss_set_back');
+      await own.pool.query('CREATE DATABASE dunlinmoss_set_back');
+      await own.pool.end();
+    });
+    const save = (body: Rig) => request(own.app).put(`/api/v1/rigs/${body.id}`).send(body);
+    /** As a restore leaves it. */
+    const leaveEpoch = (how: string): Promise<unknown> => own.pool.query(how);
+
+    it('a device is told from when the store is; revisions of the time that was lost match nothing', async () => {
+      const rig = aRig({ name: 'As in the backup' });
+      const { body: inBackup } = await save(rig).expect(200);
+      const device = new Device(200, own);
+      await device.look();
+      const madeAt = Date.now();
+      // The row stays as it is; what was saved after the backup is in the device alone.
+      await leaveEpoch('UPDATE lineage SET epoch = NULL');
+      await beginEpoch(own.pool);
+      const { body: refused } = await save({ ...rig, name: 'Over what nobody saw', revision: 1 }).expect(409);
+      expect(refused).toMatchObject({ code: 'staleRevision', present: { name: 'As in the backup' } });
+      await request(own.app).delete(`/api/v1/rigs/${rig.id}?revision=1`).expect(409);
+      await device.look();
+      expect(device.startsOver).toBe(true);
+      const { to, knew, sameStore } = device.setBack!;
+      expect(sameStore).toBe(true);
+      expect(Date.parse(to!)).toBeLessThan(madeAt + 1_000);
+      expect(Date.parse(knew)).toBeGreaterThanOrEqual(Date.parse(to!));
+      const { revision } = device.rows.get(`rigs/${rig.id}`)!;
+      expect(revision).toBe(inBackup.revision + REVISIONS_OF_AN_EPOCH);
+      const { body: history } = await request(own.app).get(`/api/v1/rigs/${rig.id}/history`).expect(200);
+      expect(history.items.map((each: { revision: number }) => each.revision)).toEqual([revision]);
+      await save({ ...rig, name: 'Seen', revision }).expect(200);
+      await beginEpoch(own.pool);
+      await device.look();
+      expect([device.startsOver, device.rows.get(`rigs/${rig.id}`)]).toMatchObject([false, { name: 'Seen' }]);
+    });
+
+    it('another store in its place is told as one, and a device that never had everything is told nothing', async () => {
+      await save(aRig()).expect(200);
+      const [device, fresh] = [new Device(200, own), new Device(200, own)];
+      await device.look();
+      const { body } = await request(own.app).get('/api/v1/changes').query({ limit: 1 }).expect(200);
+      fresh.mark = body.next;
+      await leaveEpoch('DELETE FROM lineage');
+      await beginEpoch(own.pool);
+      await device.look();
+      expect(device.setBack).toMatchObject({ sameStore: false });
+      await fresh.look();
+      expect([fresh.startsOver, fresh.setBack]).toEqual([true, null]);
+    });
   });
 
   it('goes along an index, whatever the kind: one that is added has it too', async () => {

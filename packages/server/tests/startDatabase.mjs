@@ -15,6 +15,7 @@ export default async function setUp() {
     'dunlinmoss_queries',
     'dunlinmoss_moved',
     'dunlinmoss_imports',
+    'dunlinmoss_set_back',
   ]) {
     database.admin(`CREATE DATABASE ${name}; GRANT ALL ON ${name}.* TO 'dunlinmoss'@'127.0.0.1';`);
   }

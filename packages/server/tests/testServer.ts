@@ -19,6 +19,7 @@ import request from 'supertest';
 
 import { createApp } from '../src/app';
 import { readConfig, type Config } from '../src/config';
+import { beginEpoch } from '../src/db/epoch';
 import { migrate } from '../src/db/migrate';
 import { createPool } from '../src/db/pool';
 import { createLogger } from '../src/logger';
@@ -41,6 +42,7 @@ export async function testServer(database?: string): Promise<TestServer> {
   const config = { ...read, database: { ...read.database, ...(database !== undefined && { database }) } };
   await migrate(config.database);
   const pool = createPool(config.database);
+  await beginEpoch(pool);
   const log = createLogger(process.env.DUNLINMOSS_LOG ?? 'silent');
   const as = (ownerId: string, proxies = 0): Express =>
     createApp({ pool, log, ownerId, hosts: ['gatepost.test'], webRoot: null, proxies });

@@ -8,7 +8,8 @@ import { notKeptStore } from '../data/device';
 import { outboxStore } from '../data/outbox';
 import type { Pending } from '../data/pending';
 import { newerStore } from '../data/shell';
-import { syncStore } from '../data/replica';
+import { kindStore, syncStore } from '../data/replica';
+import { leftBehindStore } from '../data/setBack';
 import { SaveState } from './SaveState';
 
 const mockNavigate = jest.fn();
@@ -38,6 +39,7 @@ beforeEach(() => {
     (store as { set: (value: unknown) => void }).set(value);
   }
   outboxStore.set({});
+  leftBehindStore.set(null);
   syncStore.set({ filled: true, got: 3, total: 3 });
 });
 const shown = (set: () => void): void => {
@@ -94,6 +96,23 @@ it('asks field by field where both changed the same, and by what was done there'
   expect(text()).toContain('Knot was deleted somewhere else after you changed it.');
   act(() => waits(entry({ body: null, fate: 'archive', clashing: { present: theirs, archived: false } })));
   expect(screen.getByText('Archive it all the same')).toBeTruthy();
+});
+
+it('tells of what the store lost when it was set back, until that is there again by whatever way', () => {
+  const gauge = { id: 'g', kind: 'gauges', row: { id: 'g', revision: 1, name: 'Long stick' }, how: 'missing' } as never;
+  const older = { id: row.id, kind: 'rigs', row, how: 'older' } as const;
+  const setBack = { to: '2026-10-03T12:00:00.000Z', knew: '2026-10-05T12:00:00.000Z', sameStore: true };
+  kindStore('rigs').set({ rows: new Map([[row.id, { ...row, name: 'Before' }]]), loaded: true });
+  shown(() => leftBehindStore.set({ setBack, had: [], rows: [gauge, older] }));
+  expect(text()).toMatch(/^The store was set back to .*2026, .*\. 2 entries on this device are newer\.See them$/);
+  act(() => kindStore('rigs').set({ rows: new Map([[row.id, { ...row, revision: 1_000_002 }]]), loaded: true }));
+  expect(text()).toMatch(/One entry on this device is newer\.See it$/);
+  act(() => leftBehindStore.set({ setBack: { ...setBack, sameStore: false }, had: [], rows: [gauge] }));
+  expect(text()).toMatch(/^Another store has taken the place .* One entry on this device is not in it\./);
+
+  act(() => waits(entry({ base: null, clashing: { present: null, archived: false, setBack: true } })));
+  expect(text()).toContain('Knot was changed here, and the store was set back to before that.');
+  expect(screen.getByText('Let it go')).toBeTruthy();
 });
 
 it('tells of what was refused, of what is still coming, and of a newer version', () => {

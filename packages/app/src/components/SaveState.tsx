@@ -12,13 +12,14 @@ import { outboxStore, settle } from '../data/outbox';
 import { keyOf, type Pending } from '../data/pending';
 import { waitingPhotosStore } from '../data/photos';
 import { syncStore } from '../data/replica';
+import { useLeftBehind } from '../data/setBack';
 import { newerStore, takeNewer } from '../data/shell';
 import { unitsStore } from '../settings/preferences';
 import { roleHere, whoStore } from '../settings/who';
 import { CloudOff } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { clockText } from '../words/air';
-import { calledText, clashText, waitingOf } from '../words/waiting';
+import { calledText, clashText, setBackText, waitingOf } from '../words/waiting';
 import { Action } from './Action';
 import { Text } from './Text';
 import { useLasting } from './useLasting';
@@ -35,6 +36,7 @@ export function SaveState() {
   const newer = newerStore.use();
   const clockAheadMs = clockAheadStore.use();
   const { all, clashing, refused, oldestMs } = waitingOf(outboxStore.use());
+  const left = useLeftBehind();
   const mayChange = mayAs(roleHere(whoStore.use()), 'member');
   const here = usePathname();
   const count = all.length + photos;
@@ -60,6 +62,16 @@ export function SaveState() {
           {`${refused.length === 1 ? 'One entry was' : `${refused.length} entries were`} refused. ${refused.length === 1 ? 'It is' : 'They are'} kept on this device.`}
         </Text>
         {list && <See label="See it" />}
+      </Bar>
+    );
+  }
+  if (left && list) {
+    return (
+      <Bar hurts>
+        <Text as="small" style={styles.text}>
+          {setBackText(left.setBack, left.rows.length)}
+        </Text>
+        <See label={left.rows.length === 1 ? 'See it' : 'See them'} />
       </Bar>
     );
   }
@@ -153,23 +165,29 @@ function Clashing({ entry }: { readonly entry: Pending }) {
   const units = unitsStore.use();
   const key = keyOf(entry.name, entry.id);
   const { name, base, body, clashing, sent } = entry;
-  const { present, archived } = clashing!;
+  const { present, archived, setBack } = clashing!;
   const called = calledText(entry);
   const clashes =
     present && body && !archived
       ? mergeRows(name, base, body, bodyOf(name, present as never), 'mine', sent).clashes
       : [];
-  const [question, mine, theirs] = archived
+  const [question, mine, theirs] = setBack
     ? [
-        `${called} was archived somewhere else after you changed it.`,
-        'Bring it back, as I changed it',
-        'Leave it archived',
+        `${called} was changed here, and the store was set back to before that.`,
+        'Keep it as it is here',
+        present ? 'Take the older one' : 'Let it go',
       ]
-    : !present
-      ? [`${called} was deleted somewhere else after you changed it.`, 'Save mine again', 'Let mine go']
-      : body
-        ? [`${called} was changed somewhere else too.`, 'What I entered here', 'The other one']
-        : [`${called} was changed somewhere else meanwhile.`, 'Archive it all the same', 'Keep it'];
+    : archived
+      ? [
+          `${called} was archived somewhere else after you changed it.`,
+          'Bring it back, as I changed it',
+          'Leave it archived',
+        ]
+      : !present
+        ? [`${called} was deleted somewhere else after you changed it.`, 'Save mine again', 'Let mine go']
+        : body
+          ? [`${called} was changed somewhere else too.`, 'What I entered here', 'The other one']
+          : [`${called} was changed somewhere else meanwhile.`, 'Archive it all the same', 'Keep it'];
   return (
     <View
       role="alert"

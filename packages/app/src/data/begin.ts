@@ -6,6 +6,7 @@ import { reachStore } from './client';
 import { outboxReady, startOutbox } from './outbox';
 import { firstScreenComes, firstScreenStands } from './firstScreen';
 import { kindStore, loadKind, startReplica, syncStore } from './replica';
+import { startSetBack } from './setBack';
 import { syncFirst } from './sync';
 import { whenIdle } from '../timing/whenIdle';
 
@@ -14,6 +15,7 @@ export function beginData(): void {
   firstScreenComes();
   startReplica();
   startOutbox();
+  startSetBack();
   for (const name of RESOURCE_NAMES) void loadKind(name, outboxReady());
   // Away is told elsewhere.
   Promise.resolve(preload('changes', syncFirst)).catch(() => undefined);

@@ -4,6 +4,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { createStore } from '../settings/store';
 import { storeName } from '../settings/who';
 import type { Pending } from './pending';
+import type { LeftBehind } from './setBack';
 
 /** How far this device has come in getting everything. */
 export interface SyncState {
@@ -24,10 +25,12 @@ interface DeviceSchema extends DBSchema {
   /** Photos that have not arrived yet, by id. */
   photos: { key: string; value: Blob };
   sync: { key: 'state'; value: SyncState };
+  /** What was here before the store was set back, until the person has decided. */
+  former: { key: 'all'; value: LeftBehind };
 }
 export type Device = IDBPDatabase<DeviceSchema>;
 
-const VERSION = 1;
+const VERSION = 2;
 
 /** Why what is saved would not outlast this page: the device is full, or the browser keeps nothing; null where it does. */
 export const notKeptStore = createStore<'full' | 'keepsNothing' | null>(null);
@@ -41,7 +44,9 @@ async function open(): Promise<Device | null> {
   try {
     return await openDB<DeviceSchema>(storeName(), VERSION, {
       upgrade(database) {
-        for (const name of ['rows', 'outbox', 'photos', 'sync'] as const) database.createObjectStore(name);
+        for (const name of ['rows', 'outbox', 'photos', 'sync', 'former'] as const) {
+          if (!database.objectStoreNames.contains(name)) database.createObjectStore(name);
+        }
       },
       // A newer version of the application in another tab: it must not wait for this one.
       blocking: (_current, _blocked, event) => (event.target as unknown as IDBDatabase).close(),
@@ -71,9 +76,8 @@ export async function kept(write: (device: Device) => Promise<unknown>): Promise
 export async function forgetRows(): Promise<void> {
   const device = await openDevice();
   if (!device) return;
-  const tx = device.transaction(['rows', 'sync'], 'readwrite');
-  void tx.objectStore('rows').clear();
-  void tx.objectStore('sync').clear();
+  const tx = device.transaction(['rows', 'sync', 'former'], 'readwrite');
+  for (const name of ['rows', 'sync', 'former'] as const) void tx.objectStore(name).clear();
   await tx.done;
 }
 

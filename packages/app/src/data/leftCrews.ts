@@ -32,7 +32,7 @@ export async function wipeLeftCrews({ person, spaces }: Me): Promise<void> {
 async function wipe(name: string): Promise<void> {
   const database = await openDB(name);
   const has = (store: string): boolean => database.objectStoreNames.contains(store);
-  for (const store of ['rows', 'sync'].filter(has)) await database.clear(store);
+  for (const store of ['rows', 'sync', 'former'].filter(has)) await database.clear(store);
   const waits = await Promise.all(['outbox', 'photos'].filter(has).map((store) => database.count(store)));
   database.close();
   if (waits.every((count) => count === 0)) await deleteDB(name);

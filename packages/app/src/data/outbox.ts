@@ -1,4 +1,13 @@
-import { bodyOf, KINDS, mayAs, type BodyOf, type Problem, type ResourceName, type RowOf } from '@dunlinmoss/contract';
+import {
+  bodyOf,
+  KINDS,
+  mayAs,
+  REVISIONS_OF_AN_EPOCH,
+  type BodyOf,
+  type Problem,
+  type ResourceName,
+  type RowOf,
+} from '@dunlinmoss/contract';
 import { alike, mergeRows } from '@dunlinmoss/domain';
 
 import { createStore } from '../settings/store';
@@ -333,6 +342,9 @@ async function sendBody(
       if (!(error instanceof Refused) || error.problem.code !== 'staleRevision') throw error;
       const present = (error.problem.present ?? null) as RowOf<ResourceName> | null;
       const archived = error.problem.presentArchived === true;
+      const here = rowHere(name, id);
+      // The store was set back, and this device has not heard of it yet: what both began with is not what it was.
+      if (present && here && epochOf(present.revision) !== epochOf(here.revision)) throw new Away();
       const merged =
         present && !archived
           ? mergeRows(name, base, body, bodyOf(name, present as never), 'mine', entry.sent)
@@ -348,6 +360,9 @@ async function sendBody(
     }
   }
 }
+
+/** Which epoch of the store a revision is of. */
+const epochOf = (revision: number): number => Math.floor(revision / REVISIONS_OF_AN_EPOCH);
 
 /** Sends all that waits, photos last. */
 export const flush = (): Promise<void> =>
@@ -395,6 +410,15 @@ export async function settle(key: string, choice: 'mine' | 'theirs'): Promise<vo
   await flush();
 }
 
+/** Holds what waits for the person to decide: the store was set back to before what it was made of. */
+export async function holdForPerson(key: string, present: RowOf<ResourceName> | null): Promise<void> {
+  const entry = outboxStore.get()[key];
+  if (!entry) return;
+  // Nothing that both had is known: all that differs is the person's to choose.
+  const clashing = { present, archived: false, setBack: true };
+  await put({ ...entry, base: null, sent: [], refused: undefined, clashing, stamp: newId() });
+}
+
 /** Tries once more what the server refused. */
 export async function tryAgain(key: string): Promise<void> {
   const entry = outboxStore.get()[key];
@@ -413,8 +437,10 @@ export async function discard(key: string): Promise<() => Promise<void>> {
   };
 }
 
-/** Takes in entries that were carried here by hand. What is newer here stays. Gives back how many were taken. */
-export async function takeEntries(entries: readonly Pending[]): Promise<number> {
+/** Takes in entries that were not made here just now. What is newer here stays. Gives back how many were taken. */
+export async function takeEntries(
+  entries: readonly (Pick<Pending, 'name' | 'id' | 'base' | 'body' | 'sinceMs'> & Partial<Pending>)[],
+): Promise<number> {
   await outboxReady();
   let taken = 0;
   for (const entry of entries) {

@@ -9,6 +9,8 @@ export interface Clashing {
   readonly present: RowOf<ResourceName> | null;
   /** It was archived there. */
   readonly archived: boolean;
+  /** Nobody changed it there: the store was set back to before what was changed here. */
+  readonly setBack?: boolean;
 }
 
 /** What was done with a row here and has not arrived yet. */

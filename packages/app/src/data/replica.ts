@@ -227,7 +227,7 @@ export function startReplica(): () => void {
     .catch(() => undefined)
     .then((state) => syncStore.get() === undefined && cameTo(state ?? null));
   return onTabs((said) => {
-    if ('outbox' in said) return;
+    if ('outbox' in said || 'former' in said) return;
     void openDevice().then(async (device) => {
       if (!device) return;
       cameTo((await device.get('sync', 'state')) ?? null);

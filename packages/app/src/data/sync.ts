@@ -8,6 +8,7 @@ import { openDevice, type SyncState } from './device';
 import { afterFirstScreen } from './firstScreen';
 import { followLine } from './liveLine';
 import { syncStateHere, takeIn, tellWhatCame } from './replica';
+import { compareWithStore, keepAside } from './setBack';
 import { alone } from './tabs';
 
 /** How often a device that is looked at asks what changed, ms. */
@@ -33,9 +34,12 @@ export const syncNow = (): Promise<boolean> =>
         got: before.filled ? before.got : before.got + page.items.length,
         total: before.total,
       };
+      // What is not kept aside must not be taken off this device.
+      if (page.setBack && !(await keepAside(page.setBack))) return false;
       await takeIn(page.items, { sync: state, anew: page.startsOver });
       more = page.more;
     }
+    await compareWithStore();
     return true;
   });
 

@@ -6,6 +6,7 @@ import { storeName } from '../settings/who';
 export type Said =
   | { readonly rows: readonly (readonly [ResourceName, string])[] }
   | { readonly outbox: true }
+  | { readonly former: true }
   | { readonly allRows: true };
 
 /** Tabs of the same person and space. A page that changes either is loaded anew. */

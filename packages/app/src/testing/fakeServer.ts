@@ -1,4 +1,11 @@
-import { bodyOf, RESOURCE_NAMES, RESOURCES, type Change, type ResourceName } from '@dunlinmoss/contract';
+import {
+  bodyOf,
+  RESOURCE_NAMES,
+  RESOURCES,
+  REVISIONS_OF_AN_EPOCH,
+  type Change,
+  type ResourceName,
+} from '@dunlinmoss/contract';
 import { alike } from '@dunlinmoss/domain';
 
 type Row = { readonly id: string; readonly revision: number; readonly createdAt: string; readonly updatedAt: string };
@@ -35,6 +42,8 @@ export class FakeServer {
   private readonly rows = new Map<string, Kept>();
   private readonly gone: { readonly kind: ResourceName; readonly id: string; readonly changed: number }[] = [];
   private clock = 0;
+  private epoch = 0;
+  private backedUpAt: string | null = null;
 
   /** What is there, archived or not. */
   get kept(): readonly Kept[] {
@@ -45,11 +54,30 @@ export class FakeServer {
     return this.rows.get(`${kind}/${id}`)?.row as Of | undefined;
   }
 
+  /** A backup of it as it is. Gives the way to restore that: into the same store, unless another is to take its place. */
+  backup(): (sameStore?: boolean) => void {
+    const rows = [...this.rows];
+    const at = this.now();
+    return (sameStore = true) => {
+      this.rows.clear();
+      this.epoch += 1;
+      this.backedUpAt = at;
+      this.sameStore = sameStore;
+      for (const [key, { row, ...kept }] of rows) {
+        const revision = row.revision + this.epoch * REVISIONS_OF_AN_EPOCH;
+        this.rows.set(key, { ...kept, row: { ...row, revision }, changed: (this.clock += 1) });
+      }
+    };
+  }
+  private sameStore = true;
+
+  private now = (): string => new Date(Date.UTC(2026, 10, 20) + this.clock).toISOString();
+
   /** As somebody else saves it. */
   put(kind: ResourceName, body: object, archived = false): Row {
     const { id } = body as Row;
     const before = this.rows.get(`${kind}/${id}`);
-    const now = new Date(Date.UTC(2026, 10, 20) + this.clock).toISOString();
+    const now = this.now();
     const row = {
       ...body,
       revision: (before?.row.revision ?? 0) + 1,
@@ -131,7 +159,9 @@ export class FakeServer {
 
   private changes(query: URLSearchParams): object {
     const after = query.get('after');
-    const mark = Number(after ?? 0);
+    const [epoch, at] = (after ?? '').split('.');
+    const isKnown = epoch === String(this.epoch);
+    const mark = isKnown ? Number(at) : 0;
     const since = mark - this.repeats;
     const limit = 3;
     const all: (Change & { readonly changed: number })[] = [
@@ -147,11 +177,19 @@ export class FakeServer {
       .sort((a, b) => a.changed - b.changed);
     const page = all.slice(0, limit);
     return {
-      startsOver: after === null,
+      startsOver: !isKnown,
+      setBack:
+        !isKnown && after !== null
+          ? {
+              to: this.backedUpAt,
+              knew: new Date(Date.UTC(2026, 10, 20) + Number(at)).toISOString(),
+              sameStore: this.sameStore,
+            }
+          : null,
       items: page.map(({ kind, id, row }) => ({ kind, id, row })),
-      next: String(Math.max(mark, page.at(-1)?.changed ?? 0)),
+      next: `${this.epoch}.${Math.max(mark, page.at(-1)?.changed ?? 0)}`,
       more: all.length > limit,
-      total: after === null ? this.rows.size : null,
+      total: isKnown ? null : this.rows.size,
     };
   }
 }

@@ -1,7 +1,8 @@
-import { KINDS, type BodyOf, type ResourceName } from '@dunlinmoss/contract';
+import { KINDS, type BodyOf, type ResourceName, type SetBack } from '@dunlinmoss/contract';
 import type { Clash } from '@dunlinmoss/domain';
 
 import type { Pending } from '../data/pending';
+import type { LeftBehindRow } from '../data/setBack';
 import type { Units } from '../settings/preferences';
 import { namesStore } from '../settings/who';
 import { AXLE_WORDS } from './axles';
@@ -43,6 +44,24 @@ export function pendingText({ fate, clashing, refused, body }: Pending, units: U
   if (fate === 'restore' && !body) return 'Brought back here; the store hears of it when it is back.';
   return 'Kept on this device; saved when the store is back.';
 }
+
+/** Says that the store was set back, and how much on this device it does not have. */
+export function setBackText({ to, sameStore }: SetBack, count: number): string {
+  const what = !sameStore
+    ? 'Another store has taken the place of the one this device knew.'
+    : to === null
+      ? 'The store was set back to its beginning.'
+      : `The store was set back to ${dayAndTime(to)}.`;
+  const how = sameStore ? 'newer' : 'not in it';
+  return `${what} ${count === 1 ? 'One entry on this device is' : `${count} entries on this device are`} ${how}.`;
+}
+
+/** How a row of this device differs from what the store has since it was set back. */
+export const LEFT_BEHIND: Readonly<Record<LeftBehindRow['how'], string>> = {
+  missing: 'Not in the store any more.',
+  older: 'The store has an older one.',
+  archived: 'Was archived or deleted; it is in the store again.',
+};
 
 /** Fields whose names in the code are not what a person says. Units at their ends are taken off. */
 const FIELDS: Readonly<Record<string, string>> = {

@@ -1,6 +1,11 @@
-import { randomUUID } from 'node:crypto';
-
-import { changesQuery, RESOURCE_NAMES, type Change, type Changes, type ResourceName } from '@dunlinmoss/contract';
+import {
+  changesQuery,
+  RESOURCE_NAMES,
+  type Change,
+  type Changes,
+  type ResourceName,
+  type SetBack,
+} from '@dunlinmoss/contract';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 import { z } from 'zod';
 
@@ -18,7 +23,9 @@ const time = z.iso.datetime().transform((text) => new Date(text));
 
 /** Where a device stands. */
 const mark = z.strictObject({
-  /** Which course of events of the database, and of the space, it speaks of. */
+  /** Of which store it speaks; marks of earlier versions do not say so. */
+  store: z.string().max(36).nullable().default(null),
+  /** Of which epoch of the store, and of the space. */
   lineage: z.string().max(80),
   /** All that changed before this is known to it. */
   since: time,
@@ -45,16 +52,32 @@ function decode(text: string | undefined): Mark | null {
 
 const EVER = new Date(0);
 
-/** The course of events of this database and of a space in it, and the clock. */
-async function lineageOf(pool: Pool, ownerId: string): Promise<{ readonly lineage: string; readonly now: Date }> {
+/** What a mark of now says, and what became of the epochs before. */
+interface Epoch {
+  readonly store: string;
+  readonly lineage: string;
+  /** The newest change in the backup that began it; null where none did, or there was none. */
+  readonly setBackTo: Date | null;
+  readonly now: Date;
+}
+
+async function epochOf(pool: Pool, ownerId: string): Promise<Epoch> {
   const [[found]] = await pool.query<RowDataPacket[]>(
-    `SELECT CONCAT_WS(' ', l.id, (SELECT lineage FROM owners WHERE id = ?)) AS id, CURRENT_TIMESTAMP(3) AS now FROM lineage l`,
+    `SELECT l.id AS store, CONCAT_WS(' ', l.epoch, o.lineage) AS lineage, COALESCE(o.set_back_to, l.set_back_to) AS setBackTo,
+       CURRENT_TIMESTAMP(3) AS now
+     FROM lineage l LEFT JOIN owners o ON o.id = ?`,
     [ownerId],
   );
-  if (found) return { lineage: found.id, now: found.now };
-  // Whoever asks first makes it.
-  await pool.query('INSERT IGNORE INTO lineage (one, id) VALUES (1, ?)', [randomUUID()]);
-  return lineageOf(pool, ownerId);
+  return found as unknown as Epoch;
+}
+
+/** What a device that was left behind by a restore is told; null where its mark is none of ours, or it never had everything. */
+function setBackOf({ store, setBackTo }: Epoch, given: Mark | null): SetBack | null {
+  if (given === null) return null;
+  const knew = given.kind === RESOURCE_NAMES.length ? given.began : given.since;
+  if (knew <= EVER) return null;
+  const sameStore = given.store === null || given.store === store;
+  return { to: setBackTo?.toISOString() ?? null, knew: knew.toISOString(), sameStore };
 }
 
 /** A moment, or an earlier one where a long transaction came to an end since. */
@@ -84,10 +107,11 @@ export function changesRoute(pool: Pool, repositories: Repositories): Routes {
   router.get('/changes', 'viewer', async (request, response) => {
     const { ownerId } = request;
     const { after, limit } = changesQuery.parse(request.query);
-    const { lineage, now } = await lineageOf(pool, ownerId);
+    const epoch = await epochOf(pool, ownerId);
+    const { store, lineage, now } = epoch;
     const given = decode(after);
     const known = given?.lineage === lineage ? given : null;
-    let at: Mark = known ?? { lineage, since: EVER, began: now, kind: 0, changedAt: EVER, id: '' };
+    let at: Mark = known ?? { store, lineage, since: EVER, began: now, kind: 0, changedAt: EVER, id: '' };
     // A round that came to its end: the next one.
     if (at.kind === RESOURCE_NAMES.length) {
       const since = await withLate(pool, new Date(at.began.getTime() - MARK_REACHES_BACK_MS));
@@ -111,6 +135,7 @@ export function changesRoute(pool: Pool, repositories: Repositories): Routes {
       : await Promise.all(RESOURCE_NAMES.map((kind) => repositoryOf(kind).count(pool, ownerId)));
     const answer: Changes = {
       startsOver: known === null,
+      setBack: known === null ? setBackOf(epoch, given) : null,
       items,
       next: encode(at),
       more: at.kind < RESOURCE_NAMES.length,

@@ -9,6 +9,7 @@ import { z } from 'zod';
 
 import { linesIn, LineTooLong } from '../archive/lines';
 import type { DatabaseConfig } from '../config';
+import { leaveEpoch } from '../db/epoch';
 import { inTransaction } from '../db/pool';
 import { eraseCrewWithin } from '../people/people';
 import { makeLogNumber } from '../repositories/logRigs';
@@ -293,6 +294,8 @@ export async function restoreCrew(
         await connection.query(`INSERT INTO ${into.table} (${into.columns.join()}) VALUES ?`, [rows]);
       }
     }
+    const setBackTo = await leaveEpoch(connection, crew.id);
+    await connection.query('UPDATE owners SET set_back_to = ? WHERE id = ?', [setBackTo, crew.id]);
     await connection.commit();
     // The log after all else, and a batch at a time: it may be very long.
     for await (const { value } of linesOf(file)) {

@@ -1,9 +1,11 @@
 import type { ResourceName } from '@dunlinmoss/contract';
 import { type Href } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
 
 import { discard, outboxReadStore, outboxStore, takeEntries, tryAgain } from '../../data/outbox';
 import { keyOf, type Pending } from '../../data/pending';
 import { waitingPhotosStore } from '../../data/photos';
+import { bringBack, letGoLeftBehind, useLeftBehind, type LeftBehindRow } from '../../data/setBack';
 import { Action } from '../../components/Action';
 import { FilePicker } from '../../components/FilePicker';
 import { fileName, giveFile } from '../../components/files';
@@ -15,7 +17,16 @@ import { Text } from '../../components/Text';
 import { unitsStore } from '../../settings/preferences';
 import { Download } from '../../theme/icons';
 import { dayAndTime } from '../../words/format';
-import { calledText, carriedFile, KIND_OF_ROW, pendingText, readCarried, waitingOf } from '../../words/waiting';
+import {
+  calledText,
+  carriedFile,
+  KIND_OF_ROW,
+  LEFT_BEHIND,
+  pendingText,
+  readCarried,
+  setBackText,
+  waitingOf,
+} from '../../words/waiting';
 import { useRouter } from '../../hooks/useRouter';
 
 /** Where a row is changed. */
@@ -35,6 +46,7 @@ export function WaitingScreen() {
   const { all } = waitingOf(outboxStore.use());
   const isRead = outboxReadStore.use();
   const photos = waitingPhotosStore.use();
+  const left = useLeftBehind();
   const take = async (file: File): Promise<void> => {
     const read = readCarried(await file.text());
     if ('problem' in read) return notify(read.problem);
@@ -66,7 +78,8 @@ export function WaitingScreen() {
       }
     >
       {!isRead && <Loading />}
-      {isRead && all.length === 0 && photos === 0 && <Empty text="Nothing waits: the store has everything." />}
+      {left && <LeftBehind {...left} />}
+      {isRead && all.length === 0 && photos === 0 && !left && <Empty text="Nothing waits: the store has everything." />}
       {all.map((entry) => (
         <Entry key={keyOf(entry.name, entry.id)} entry={entry} />
       ))}
@@ -74,6 +87,48 @@ export function WaitingScreen() {
     </Page>
   );
 }
+
+/** What this device has of the time that the store lost, to be brought back or let go. */
+function LeftBehind({ setBack, rows }: NonNullable<ReturnType<typeof useLeftBehind>>) {
+  const letGo = async (which: readonly LeftBehindRow[]): Promise<void> => {
+    const undo = await letGoLeftBehind(which);
+    notify(which.length === 1 ? 'Let go.' : `${which.length} entries are let go.`, () => void undo());
+  };
+  const isOne = rows.length === 1;
+  return (
+    <Panel title="The store was set back">
+      <Text>{setBackText(setBack, rows.length)}</Text>
+      <Text as="small" tone="muted">
+        Somebody restored a backup. What you let go is gone from this device; other devices may still have it.
+      </Text>
+      <Action kind="main" label={isOne ? 'Bring it back' : 'Bring all back'} onPress={() => void bringBack(rows)} />
+      {rows.map((each) => (
+        <View key={keyOf(each.kind, each.id)} style={styles.left}>
+          <Text as="label">{calledText({ name: each.kind, base: null, body: each.row as never })}</Text>
+          <Text as="small" tone="muted">{`${KIND_OF_ROW[each.kind]} · ${LEFT_BEHIND[each.how]}`}</Text>
+          {!isOne && (
+            <View style={styles.choices}>
+              <Action
+                label={each.how === 'archived' ? 'Archive it again' : 'Bring it back'}
+                onPress={() => void bringBack([each])}
+              />
+              <Action
+                label={each.how === 'archived' ? 'Leave it there' : 'Let it go'}
+                onPress={() => void letGo([each])}
+              />
+            </View>
+          )}
+        </View>
+      ))}
+      <Action kind="hurt" label={isOne ? 'Let it go' : 'Let all go'} onPress={() => void letGo(rows)} />
+    </Panel>
+  );
+}
+
+const styles = StyleSheet.create({
+  left: { gap: 4 },
+  choices: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});
 
 function Entry({ entry }: { readonly entry: Pending }) {
   const router = useRouter();
