@@ -27,12 +27,15 @@ export {
   ARCHIVE_PATH,
   ARCHIVE_TYPE,
   ARCHIVE_VERSION,
+  archiveDigest,
   archivedPhoto,
   archivedReading,
   archivedRow,
   archiveEvent,
   archiveHead,
+  hasDigest,
   type ArchivedReading,
+  type ArchiveVersion,
 } from './exchange/archive';
 export { FILE_KINDS, importQuery } from './imports';
 export { sheets } from './paper';

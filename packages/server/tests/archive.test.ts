@@ -1,4 +1,4 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import http from 'node:http';
@@ -182,7 +182,7 @@ describe('the archive of everything', () => {
 
   it('of before a kind of row was kept is taken in whole, and one that lost a part is not', async () => {
     const { 'comparisons.jsonl': _, 'routes.jsonl': ___, ...older } = EMPTY;
-    expect('done' in (await restore(await anotherOwner(), await madeOf(older)))).toBe(true);
+    expect(await restore(await anotherOwner(), await madeOf(older))).toMatchObject({ done: {}, remark: 'noDigest' });
     const { 'readings.jsonl': __, ...cut } = EMPTY;
     expect(await restore(await anotherOwner(), await madeOf(cut))).toMatchObject({ problem: { code: 'notAnArchive' } });
   });
@@ -216,6 +216,33 @@ describe('the archive of everything', () => {
     expect(refused).toBeGreaterThan(100);
   });
 
+  it('is held against the digest of each of its parts, and says where an earlier version had none', async () => {
+    const sha256 = (parts: Record<string, string>): Record<string, string> =>
+      Object.fromEntries(
+        Object.entries(parts).map(([name, text]) => [name, createHash('sha256').update(text).digest('hex')]),
+      );
+    const parts = { ...EMPTY, 'dunlinmoss.json': HEAD.replace('2', '3') };
+    const withDigests = (digests: object, change: Record<string, string> = {}): Promise<Buffer> =>
+      madeOf({ ...parts, ...change, 'digest.json': JSON.stringify({ sha256: digests }) });
+    const told = async (archive: Buffer): Promise<ArchiveEvent> => restore(await anotherOwner(), archive);
+    expect(Object.keys(await told(await withDigests(sha256(parts))))).toEqual(['done']);
+    expect(Object.keys(await told(await archiveOf(server.app)))).toEqual(['done']);
+    // Well packed, with good checksums, and not what was written.
+    const row = JSON.stringify({ rigId: randomUUID() });
+    const { 'log.jsonl': _, ...lost } = sha256(parts);
+    for (const [archive, message] of [
+      [await withDigests(sha256(parts), { 'dunlinmoss.json': `${parts['dunlinmoss.json']} ` }), 'dunlinmoss.json'],
+      [await withDigests(sha256({ ...parts, 'photos.jsonl': row })), 'photos.jsonl'],
+      [await withDigests(lost), 'log.jsonl'],
+      [await withDigests(sha256({ ...parts, 'other.jsonl': '' })), 'other.jsonl'],
+      [await madeOf(parts), 'digest.json is missing'],
+    ] as const) {
+      expect(await told(archive)).toMatchObject({
+        problem: { code: 'notAnArchive', message: expect.stringContaining(message) },
+      });
+    }
+  });
+
   it('with a line that never ends is refused when it is longer than any may be', async () => {
     const line = async function* (): AsyncGenerator<Buffer> {
       for (;;) yield Buffer.alloc(65_536, 'x');
@@ -223,8 +250,15 @@ describe('the archive of everything', () => {
     await expect(linesIn(line(), 1_000_000).next()).rejects.toThrow(LineTooLong);
     const lines: string[] = [];
     const parts = ['a\r', '\nü', '\n\nlast'].map((text) => Buffer.from(text));
-    for await (const text of linesIn(Readable.from(parts), 5)) lines.push(text);
-    expect(lines).toEqual(['a', 'ü', '', 'last']);
+    const ends: number[] = [];
+    for await (const whole of linesIn(Readable.from(parts), 5)) {
+      lines.push(...whole.lines);
+      ends.push(whole.bytes);
+    }
+    expect([lines, ends]).toEqual([
+      ['a', 'ü', '', 'last'],
+      [3, 7, 11],
+    ]);
   });
 
   it('restored into an empty store gives the same archive again, byte for byte', async () => {

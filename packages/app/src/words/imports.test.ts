@@ -104,7 +104,12 @@ describe('what an archive came to', () => {
       { ...none, tests: { added: 2, alreadyThere: 0 }, log: { added: 12_000, alreadyThere: 0 } },
       'Added: 2 tests, 12,000 readings of monitors.',
     ],
-  ])('is told in a sentence', (counts, text) => expect(archiveDoneText(counts)).toBe(text));
+  ])('is told in a sentence', (counts, text) => {
+    expect(archiveDoneText(counts)).toBe(text);
+    expect(archiveDoneText(counts, 'noDigest')).toBe(
+      `${text} It is of an earlier version, which damage shows in less surely: look it over.`,
+    );
+  });
 
   it.each([
     [{ code: 'lineRefused', part: 'outings', line: 7 } as const, 'Line 7 of the outings in it can’t be read.'],

@@ -206,12 +206,13 @@ const ARCHIVE_PART_WORDS: Record<ArchivePart, readonly [one: string, several: st
 export const archivePartText = (part: ArchivePart): string => `Taking in ${ARCHIVE_PART_WORDS[part][1]}`;
 
 /** What reading an archive came to. */
-export function archiveDoneText(counts: ArchiveCounts): string {
+export function archiveDoneText(counts: ArchiveCounts, remark?: 'noDigest'): string {
   const added = (Object.keys(ARCHIVE_PART_WORDS) as ArchivePart[]).flatMap((part) => {
     const { added: count } = counts[part];
     return count > 0 ? [`${countText(count)} ${ARCHIVE_PART_WORDS[part][count === 1 ? 0 : 1]}`] : [];
   });
-  return added.length === 0 ? 'Everything in it was here already.' : `Added: ${added.join(', ')}.`;
+  const what = added.length === 0 ? 'Everything in it was here already.' : `Added: ${added.join(', ')}.`;
+  return remark ? `${what} It is of an earlier version, which damage shows in less surely: look it over.` : what;
 }
 
 /** Two servers ended over a file. */

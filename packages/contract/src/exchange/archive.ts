@@ -10,18 +10,26 @@ import { FROM_VERSION_2 } from './version2';
 /*
  * Everything that is kept, in one ZIP file: `dunlinmoss.json` says what it is, `<kind>.jsonl` holds the rows of a kind, one
  * a line, archived or not, `log.jsonl` the readings of monitors, `photos/<id>.jpg` the photos, `photos.jsonl` when each
- * was kept. Written and read as a stream, so that it may be larger than memory.
+ * was kept, `digest.json` the digest of each of these. Written and read as a stream, so that it may be larger than memory.
  */
 
 export const ARCHIVE_PATH = 'archive';
 export const ARCHIVE_TYPE = 'application/zip';
-export const ARCHIVE_VERSION = 2;
+export const ARCHIVE_VERSION = 3;
 
 export const archiveHead = z.strictObject({
   format: z.literal('dunlinmoss-archive'),
-  version: z.literal([1, ARCHIVE_VERSION]),
+  version: z.literal([1, 2, ARCHIVE_VERSION]),
 });
 export type ArchiveVersion = z.infer<typeof archiveHead>['version'];
+
+/** Whether archives of a version carry the digests of their parts; null where it is not known. */
+export const hasDigest = (version: ArchiveVersion | null): boolean => version === null || version >= 3;
+
+/** `digest.json`, the last entry: the SHA-256 of every other one, by its name. */
+export const archiveDigest = z.strictObject({
+  sha256: z.record(z.string().max(80), z.string().regex(/^[0-9a-f]{64}$/)),
+});
 
 /** A line of `<kind>.jsonl`. Archives of the first version hold rows as files of the second do. */
 export function archivedRow(kind: ResourceName, version: ArchiveVersion = ARCHIVE_VERSION) {
@@ -55,7 +63,8 @@ const counts = z.strictObject(
 /** What reading an archive says as it goes on, one value a line. */
 export const archiveEvent = z.union([
   z.strictObject({ part: z.enum(ARCHIVE_PARTS), progress: z.int() }),
-  z.strictObject({ done: counts }),
+  /** `remark`: of an earlier version, without digests; that it was whole is known by its checksums alone. */
+  z.strictObject({ done: counts, remark: z.literal('noDigest').optional() }),
   z.strictObject({
     problem: z.strictObject({
       code: z.enum([

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { Readable, type PassThrough } from 'node:stream';
 
 import { RESOURCE_NAMES, type ResourceName } from '@dunlinmoss/contract';
@@ -47,12 +48,6 @@ async function* logLines(connection: Connection, ownerId: string): AsyncGenerato
   }
 }
 
-async function* photoLines(
-  photos: readonly { readonly id: string; readonly createdAt: string }[],
-): AsyncGenerator<string> {
-  for (const photo of photos) yield line(photo);
-}
-
 /**
  * Everything an owner keeps as a ZIP that comes as it is read, from one moment: the connection must be in a transaction
  * with a consistent snapshot. Never more of it in memory than a batch of rows or a photo.
@@ -70,26 +65,37 @@ export async function writeArchive(
   zip.on('error', fail);
   const source = (parts: Iterable<unknown> | AsyncIterable<unknown>): Readable =>
     Readable.from(parts, { objectMode: false }).on('error', fail);
+  const sha256: Record<string, string> = {};
+  async function* digested<Part extends string | Buffer>(
+    name: string,
+    parts: Iterable<Part> | AsyncIterable<Part>,
+  ): AsyncGenerator<Part> {
+    const hash = createHash('sha256');
+    for await (const part of parts) {
+      hash.update(part);
+      yield part;
+    }
+    sha256[name] = hash.digest('hex');
+  }
   // One entry after the other is opened, so the one connection serves them all.
-  const add = (name: string, lines: () => AsyncGenerator<string>): void =>
-    zip.addReadStreamLazy(name, ALWAYS, (done) => done(null, source(lines())));
-  zip.addBuffer(
-    Buffer.from(line({ format: 'dunlinmoss-archive', version: ARCHIVE_VERSION })),
-    'dunlinmoss.json',
-    ALWAYS,
-  );
+  const add = (name: string, lines: () => Iterable<string> | AsyncIterable<string>): void =>
+    zip.addReadStreamLazy(name, ALWAYS, (done) => done(null, source(digested(name, lines()))));
+  add('dunlinmoss.json', () => [line({ format: 'dunlinmoss-archive', version: ARCHIVE_VERSION })]);
   for (const kind of RESOURCE_NAMES) add(`${kind}.jsonl`, () => rowLines(connection, repositories, ownerId, kind));
   add('log.jsonl', () => logLines(connection, ownerId));
   const photos = await photosOf(connection, ownerId);
-  add('photos.jsonl', () => photoLines(photos));
+  add('photos.jsonl', () => photos.map(line));
   for (const { id } of photos) {
-    zip.addReadStreamLazy(`photos/${id}.jpg`, { ...ALWAYS, compress: false }, (done) => {
+    const name = `photos/${id}.jpg`;
+    zip.addReadStreamLazy(name, { ...ALWAYS, compress: false }, (done) => {
       photoBytes(connection, store, ownerId, id).then(
-        (bytes) => done(null, source([bytes ?? Buffer.alloc(0)])),
+        (bytes) => done(null, source(digested(name, [bytes ?? Buffer.alloc(0)]))),
         (error: Error) => done(error, source([])),
       );
     });
   }
+  // Opened last, when the digests of all others are known.
+  zip.addReadStreamLazy('digest.json', ALWAYS, (done) => done(null, source([line({ sha256 })])));
   zip.end();
   return output;
 }

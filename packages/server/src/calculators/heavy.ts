@@ -1,6 +1,6 @@
 import path from 'node:path';
 
-import { oneThread } from '../oneThread';
+import { threads } from '../threads';
 import { Refusal } from '../problems';
 
 /** Longest that a calculator may take in its thread, ms; the longest that was seen takes a tenth of it. */
@@ -8,7 +8,7 @@ const TIME_LIMIT_MS = 10_000;
 /** So many wait for the thread; more get 503 with Retry-After. */
 const MOST_WAITING = 16;
 
-const pool = oneThread(path.resolve(__dirname, 'worker.ts'), { memoryMb: 256, waiting: MOST_WAITING, kept: true });
+const pool = threads(path.resolve(__dirname, 'worker.ts'), { memoryMb: 256, waiting: MOST_WAITING, kept: true });
 
 /** Begins the thread, so that nobody waits for it to read in what it needs: that takes seconds. */
 export const warmCalculators = async (): Promise<void> => void (await pool().run(undefined, { name: 'ready' }));

@@ -1,10 +1,11 @@
 import type { ArchiveCounts, ArchiveEvent } from '@dunlinmoss/contract';
-import { ARCHIVE_PARTS, type ArchivedReading } from '@dunlinmoss/contract/api';
+import { ARCHIVE_PARTS, hasDigest, type ArchivedReading } from '@dunlinmoss/contract/api';
 
 import { checkArchive } from '../archive/check';
-import { ArchiveRefused, readArchive, type ArchiveBatch } from '../archive/read';
+import { readArchiveInThread } from '../archive/inThread';
+import { ArchiveRefused, type ArchiveBatch, type ArchiveVersion } from '../archive/read';
 import type { Connection } from '../db/pool';
-import type { Job } from '../repositories/jobs';
+import { partOf, type Job } from '../repositories/jobs';
 import { summarise } from '../repositories/logSummary';
 import { addNumbered, numberedReading } from '../repositories/monitorLog';
 import { keepPhoto } from '../repositories/photos';
@@ -12,7 +13,6 @@ import type { Repositories } from '../repositories/repositories';
 import type { Repository } from '../repositories/versioned';
 import type { PhotoStore } from '../store/photoStore';
 import { piecesOf, widened, type Span } from './logJob';
-import { bytesOf } from './parts';
 import type { Work } from './runner';
 
 /** How far it has come: looked through, so many lines of a part taken in, so many pieces of its logs' summaries made. */
@@ -25,6 +25,8 @@ interface ArchiveMark {
   /** Which readings of which rig were taken in. */
   readonly spans: Readonly<Record<string, readonly Span[]>>;
   readonly summed: number;
+  /** Which version of the format it is; null before that was read. Jobs that an earlier version began have none. */
+  readonly version?: ArchiveVersion | null;
 }
 
 export const ARCHIVE_BEGIN: ArchiveMark = {
@@ -34,6 +36,7 @@ export const ARCHIVE_BEGIN: ArchiveMark = {
   counts: Object.fromEntries(ARCHIVE_PARTS.map((part) => [part, { added: 0, alreadyThere: 0 }])) as ArchiveCounts,
   spans: {},
   summed: 0,
+  version: null,
 };
 
 const groupsOf = (readings: readonly ArchivedReading[]): ArchivedReading[][] => {
@@ -92,7 +95,13 @@ async function take(
 export const archiveWork =
   (kept: Kept): Work =>
   async (job, { pool, step, check }) => {
-    const batches = (): AsyncGenerator<ArchiveBatch> => readArchive(job.bytes, bytesOf(pool, job));
+    let version: ArchiveVersion | null = null;
+    const batches = (): AsyncGenerator<ArchiveBatch> =>
+      readArchiveInThread(
+        job.bytes,
+        (part) => partOf(pool, job, part),
+        (read) => (version = read),
+      );
     let mark = job.mark as ArchiveMark;
     if (mark.checked === 0) {
       try {
@@ -103,7 +112,7 @@ export const archiveWork =
         await step(async () => ({ mark, told, state: 'refused' }));
         return;
       }
-      const checked = { ...mark, checked: 1 as const };
+      const checked = { ...mark, checked: 1 as const, version };
       await step(async () => ({ mark: checked, told: null }));
       mark = checked;
     }
@@ -132,5 +141,6 @@ export const archiveWork =
       });
       mark = next;
     }
-    await step(async () => ({ mark, told: { done: mark.counts } satisfies ArchiveEvent, state: 'done' }));
+    const remark = hasDigest(mark.version ?? null) ? {} : ({ remark: 'noDigest' } as const);
+    await step(async () => ({ mark, told: { done: mark.counts, ...remark } satisfies ArchiveEvent, state: 'done' }));
   };

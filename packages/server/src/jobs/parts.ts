@@ -26,13 +26,19 @@ export async function* inParts(bytes: AsyncIterable<Buffer>): AsyncGenerator<Buf
 }
 
 /** Gives the bytes of a job from one place up to another. Throws `JobLost` where they are no more. */
-export function bytesOf(pool: Pool, job: Job): (start: number, end: number) => AsyncGenerator<Buffer> {
+export const bytesOf = (pool: Pool, job: Job): ((start: number, end: number) => AsyncGenerator<Buffer>) =>
+  piecesFrom((part) => partOf(pool, job, part));
+
+/** Gives bytes from one place up to another, out of parts that are had one by one. */
+export function piecesFrom(
+  partAt: (part: number) => Promise<Buffer>,
+): (start: number, end: number) => AsyncGenerator<Buffer> {
   // A directory is read in many small pieces.
   let last: { readonly part: number; readonly bytes: Buffer } | undefined;
   return async function* bytes(start, end) {
     for (let at = start; at < end;) {
       const part = Math.floor(at / PART_BYTES);
-      const own = last?.part === part ? last.bytes : await partOf(pool, job, part);
+      const own = last?.part === part ? last.bytes : await partAt(part);
       last = { part, bytes: own };
       const from = at - part * PART_BYTES;
       const piece = own.subarray(from, Math.min(own.length, from + end - at));

@@ -3,9 +3,9 @@ import { MessageChannel } from 'node:worker_threads';
 
 import type { Sheets } from '@dunlinmoss/contract';
 
-import { oneThread } from '../oneThread';
+import { threads } from '../threads';
 
-const pool = oneThread(path.resolve(__dirname, 'worker.ts'), { memoryMb: 512 });
+const pool = threads(path.resolve(__dirname, 'worker.ts'), { memoryMb: 512 });
 
 /**
  * Lays sheets out as one PDF off the event loop. Throws where the signal ends it: the thread is ended then.

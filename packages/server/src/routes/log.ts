@@ -7,6 +7,7 @@ import type { Request } from 'express';
 import type { Pool } from 'mysql2/promise';
 import Papa from 'papaparse';
 
+import { LineTooLong, linesIn } from '../archive/lines';
 import { inTransaction } from '../db/pool';
 import { logColumns, readLogLine, type LogColumns } from '../imports/logLine';
 import { packReadings } from '../imports/logPart';
@@ -114,7 +115,6 @@ function readLog(
     let columns: LogColumns | null = head && logColumns(head);
     let bytes = job.bytes;
     let readings: NumberedReading[] = [];
-    let rest: Buffer = Buffer.alloc(0);
     const takeLine = (text: string): void => {
       line += 1;
       if (text.trim() === '') return;
@@ -136,30 +136,27 @@ function readLog(
       if (shown.length < LINES_SHOWN) shown.push({ line, problem: read, text: text.slice(0, 120) });
     };
     const batch = (): Batch => ({ readings, bytes, mark: { line, head } });
-    for await (const chunk of Readable.from(request) as AsyncIterable<Buffer>) {
-      const all = rest.length === 0 ? chunk : Buffer.concat([rest, chunk]);
-      const whole = all.lastIndexOf(10) + 1;
-      rest = all.subarray(whole);
-      bytes += whole;
-      // Also where a line has no end.
-      tooLarge = bytes + rest.length > MOST_BYTES || rest.length > LONGEST_LINE;
-      if (tooLarge) return;
-      if (whole === 0) continue;
-      // Without the line that begins behind the last end of one.
-      const lines = all.toString('utf8', 0, whole).split(/\r?\n/).slice(0, -1);
-      for (const each of lines) {
-        takeLine(each);
-        if (headerUnread) return;
+    try {
+      for await (const { lines, bytes: read } of linesIn(Readable.from(request), LONGEST_LINE)) {
+        bytes = job.bytes + read;
+        tooLarge = bytes > MOST_BYTES;
+        if (tooLarge) return;
+        for (const each of lines) {
+          takeLine(each);
+          if (headerUnread) return;
+        }
+        if (readings.length >= READINGS_A_PART) {
+          // With lines refused nothing will be kept: the rest is only looked at.
+          if (refused === 0) yield batch();
+          readings = [];
+          tell({ progress: line, bytes, ofBytes });
+        }
       }
-      if (readings.length >= READINGS_A_PART) {
-        // With lines refused nothing will be kept: the rest is only looked at.
-        if (refused === 0) yield batch();
-        readings = [];
-        tell({ progress: line, bytes, ofBytes });
-      }
+    } catch (error) {
+      if (!(error instanceof LineTooLong)) throw error;
+      tooLarge = true;
+      return;
     }
-    if (rest.length > 0) takeLine(rest.toString('utf8'));
-    bytes += rest.length;
     if (readings.length > 0 && refused === 0) yield batch();
     tell({ progress: line, bytes, ofBytes });
   }

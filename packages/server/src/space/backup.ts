@@ -178,14 +178,16 @@ async function* linesOf(file: string): AsyncGenerator<{ readonly text: string; r
   // What fails on either side ends the reading of the lines.
   const read = pipeline(createReadStream(file), unzipped).catch(() => undefined);
   try {
-    for await (const text of linesIn(unzipped, LONGEST_LINE)) {
-      let value: unknown;
-      try {
-        value = JSON.parse(text);
-      } catch {
-        throw new CrewProblem(`${file} is no backup of a crew.`);
+    for await (const { lines } of linesIn(unzipped, LONGEST_LINE)) {
+      for (const text of lines) {
+        let value: unknown;
+        try {
+          value = JSON.parse(text);
+        } catch {
+          throw new CrewProblem(`${file} is no backup of a crew.`);
+        }
+        yield { text, value };
       }
-      yield { text, value };
     }
   } catch (error) {
     if (error instanceof CrewProblem) throw error;

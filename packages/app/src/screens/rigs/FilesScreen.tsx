@@ -124,7 +124,7 @@ export function FilesScreen() {
           setState({ kind: 'working', what: archivePartText(event.part), done: event.progress, total: 0 });
         } else if ('problem' in event) last = { kind: 'failed', text: archiveProblemText(event.problem) };
         else {
-          notify(archiveDoneText(event.done));
+          notify(archiveDoneText(event.done, event.remark));
           last = { kind: 'idle' };
         }
       };
