@@ -10,13 +10,14 @@ import { aRig, testServer } from './testServer';
 /** Runs `scripts/database.mjs` in a process of its own, which starts and stops its database when told. */
 function databaseProcess(folder: string): {
   child: ChildProcess;
-  ask: (word: 'start' | 'stop' | 'env') => Promise<unknown>;
+  ask: (word: 'start' | 'stop' | 'env' | 'readOnly') => Promise<unknown>;
 } {
   const script = `
     import { startDatabase } from '${path.resolve(__dirname, '../../../scripts/database.mjs')}';
     const database = await startDatabase({ folder: '${folder}' });
     process.on('message', async (word) => {
-      if (word !== 'env') await database[word]();
+      if (word === 'readOnly') database.admin('SET GLOBAL read_only = 1;');
+      else if (word !== 'env') await database[word]();
       process.send(word === 'env' ? database.env : {});
     });`;
   const child = spawn(process.execPath, ['--input-type=module', '-e', script], {
@@ -57,6 +58,13 @@ describe('while the database is away', () => {
       await ask('start');
       await request(server.app).get(`/api/v1/rigs/${rig.id}`).expect(404);
       await put().expect(200);
+      await request(server.app).get(`/api/v1/rigs/${rig.id}`).expect(200);
+
+      // While it is moved: what is saved waits on the phones, and everything can be read.
+      await ask('readOnly');
+      const other = aRig();
+      const { body } = await request(server.app).put(`/api/v1/rigs/${other.id}`).send(other).expect(503);
+      expect(body.code).toBe('databaseAway');
       await request(server.app).get(`/api/v1/rigs/${rig.id}`).expect(200);
       await server.pool.end();
     } finally {

@@ -153,6 +153,19 @@ describe('signing in', () => {
     await ask('post', '/session', { body: { name: named('Rushy'), passphrase: PASSPHRASE } }).expect(200);
   });
 
+  it('is slowed down by the address before two proxies, whatever else the sender names', async () => {
+    const app = server.as(server.config.ownerId, 2);
+    const guess = (made: number, from: string): request.Test =>
+      request(app)
+        .post('/api/v1/session')
+        // What the sender wrote, whom the outer proxy heard, and the outer proxy as the inner one hears it.
+        .set('x-forwarded-for', `192.0.2.${made}, ${from}, 10.0.0.1`)
+        .send({ name: named('Somebody else'), passphrase: `guess ${made}` });
+    for (let tries = 0; tries < 8; tries += 1) await guess(tries, '198.51.100.7').expect(403);
+    await guess(9, '198.51.100.7').expect(429);
+    await guess(10, '198.51.100.8').expect(403);
+  });
+
   it('is ended by a session list, by signing out, and by a cookie that is not ours', async () => {
     const phone = browserOf(
       await ask('post', '/session', { body: { name: named('Rushy'), passphrase: PASSPHRASE, device: 'Lost phone' } }),

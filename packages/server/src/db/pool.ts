@@ -133,6 +133,8 @@ const AWAY = new Set([
   'ER_UNKNOWN_COM_ERROR',
   // One that lost the others in the middle of a commit: nothing was kept, and the same again is the same row.
   'ER_ERROR_DURING_COMMIT',
+  // One that is read-only while it is moved or copied: what is saved waits on the phones.
+  'ER_OPTION_PREVENTS_STATEMENT',
 ]);
 
 const codeOf = (error: unknown): string | undefined =>
