@@ -9,7 +9,7 @@ import { PDFDocument } from 'pdf-lib';
 import request from 'supertest';
 
 import { worksOf } from '../src/jobs/jobs';
-import { PART_BYTES } from '../src/jobs/parts';
+import { PART_BYTES } from '../src/archive/pieces';
 import { JobRunner, type Work } from '../src/jobs/runner';
 import { createLogger } from '../src/logger';
 import { MOST_IMPORTS } from '../src/limits';

@@ -7,7 +7,7 @@ import type { FromThread, ToThread } from './worker';
 
 /** Archives that are read at once: as many as jobs of their kind are worked on. */
 const AT_ONCE = 2;
-const pool = threads(path.resolve(__dirname, 'worker.ts'), { memoryMb: 512, atOnce: AT_ONCE });
+const pool = threads(path.resolve(__dirname, 'worker.ts'), { memoryMb: 128, atOnce: AT_ONCE });
 
 /**
  * Reads an archive as `readArchive` does, off the event loop: whatever is wrong with it holds nobody up, and can at worst end
@@ -33,22 +33,21 @@ export async function* readArchiveInThread(
     tell({ part, bytes });
   };
   let hear: (said: FromThread) => void = () => undefined;
+  let fail: (error: unknown) => void = () => undefined;
   port1.on('message', (said: FromThread) => {
     if ('part' in said) void give(said.part);
     else if ('version' in said) onVersion(said.version);
     else hear(said);
   });
-  const ended: Promise<never> = pool()
+  const ended: Promise<void> = pool()
     .run({ size, port: port2 }, { transferList: [port2] })
-    .then(() => {
-      throw new Error('The thread that reads an archive ended');
-    });
-  ended.catch(() => undefined);
+    .catch((error: unknown) => fail(error));
   try {
     for (;;) {
-      const answer = new Promise<FromThread>((resolve) => (hear = resolve));
+      // Not a race with the end of the thread: that would hold every batch until then.
+      const answer = new Promise<FromThread>((resolve, reject) => ([hear, fail] = [resolve, reject]));
       tell({ next: true });
-      const said = await Promise.race([answer, ended]);
+      const said = await answer;
       if ('end' in said) return;
       if (unavailable !== undefined) throw unavailable;
       if ('refused' in said) throw new ArchiveRefused(said.refused.code, said.refused.at);
@@ -57,7 +56,7 @@ export async function* readArchiveInThread(
     }
   } finally {
     tell({ stop: true });
-    await ended.catch(() => undefined);
+    await ended;
     port1.close();
   }
 }

@@ -1,7 +1,7 @@
 import type { MessagePort } from 'node:worker_threads';
 
+import { piecesFrom } from './pieces';
 import { ArchiveRefused, readArchive, type ArchiveBatch, type ArchiveVersion } from './read';
-import { piecesFrom } from '../jobs/parts';
 
 /** What the thread says. */
 export type FromThread =

@@ -5,7 +5,8 @@ import { sheets as sheetsSchema } from '@dunlinmoss/contract/api';
 
 import { layOut } from '../paper/layOut';
 import { putFile } from '../repositories/jobs';
-import { PART_BYTES, textOf } from './parts';
+import { PART_BYTES } from '../archive/pieces';
+import { textOf } from './parts';
 import type { Work } from './runner';
 
 /** What it was asked for: the digest of what came, and what the file is called. */
