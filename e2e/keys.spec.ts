@@ -13,8 +13,11 @@ test('the keys lead along the path and are listed', { tag: '@wide' }, async ({ p
   ] as const) {
     await page.keyboard.press(key);
     await expect(page).toHaveURL(new RegExp(`${path}(\\?.*)?$`));
+    await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
   }
+  await expect(page).toHaveTitle(/ · Dunlinmoss$/);
   await page.keyboard.press('u');
+  await expect(page.getByText('Pressures are in bar now.')).toBeVisible();
   await expect(page.getByRole('radio', { name: 'bar', exact: true })).toBeChecked();
   const dialog = page.getByRole('dialog', { name: 'Keys' });
   await page.keyboard.press('?');
@@ -42,3 +45,33 @@ test('the keys lead along the path and are listed', { tag: '@wide' }, async ({ p
   const focused = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
   expect(focused).toBe('Tire size, as on the sidewall');
 });
+
+test(
+  'the keyboard comes past the frame first; single keys can be switched off and on again',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await page.goto('/rigs');
+    await expect(page).toHaveTitle('Rigs · Dunlinmoss');
+    await page.keyboard.press('Tab');
+    const skip = page.getByRole('button', { name: 'Skip to the screen' });
+    await expect(skip).toBeFocused();
+    await expect(skip).toBeInViewport();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('main')).toBeFocused();
+    await expect(skip).not.toBeInViewport();
+
+    await page.goto('/rigs/files');
+    const single = page.getByRole('switch', { name: 'Single keys' });
+    const heading = page.getByRole('heading', { level: 1 });
+    await single.click();
+    await heading.click();
+    await page.keyboard.press('3');
+    await page.keyboard.press('?');
+    await expect(page).toHaveURL(/\/rigs\/files$/);
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toHaveCount(0);
+    await single.click();
+    await heading.click();
+    await page.keyboard.press('3');
+    await expect(page).toHaveURL(/\/ground/);
+  },
+);

@@ -4,6 +4,8 @@ import { useState, type ReactNode } from 'react';
 import { InTurn, LedContext, type Led } from './InTurn';
 import { Page } from './Page';
 
+jest.mock('expo-router', () => ({ usePathname: () => '/' }));
+
 let drawings: string[] = [];
 function Part({ name }: { readonly name: string }) {
   drawings.push(name);

@@ -25,6 +25,9 @@ export function KeysDialog({ keys, onClose }: KeysDialogProps) {
               <Text>{meaning}</Text>
             </View>
           ))}
+          <Text as="small" tone="muted">
+            They can be switched off: Rigs, Files, This device.
+          </Text>
         </Dialog.Content>
         <Dialog.Actions>
           <Action label="Close" onPress={onClose} />

@@ -4,7 +4,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { usePalette } from '../theme/useLight';
 import { useWide } from '../theme/useWide';
 import { usePageInTurn, Within } from './InTurn';
-import { Text } from './Text';
+import { ScreenTitle } from './ScreenTitle';
 
 interface PageProps {
   readonly title: string;
@@ -20,11 +20,7 @@ interface PageProps {
 export function Page({ title, children, result, action }: PageProps) {
   const palette = usePalette();
   const wide = useWide();
-  const heading = (
-    <Text as="title" level={1}>
-      {title}
-    </Text>
-  );
+  const heading = <ScreenTitle>{title}</ScreenTitle>;
   const [[asked, told, button], within] = usePageInTurn(
     children,
     result,

@@ -1,14 +1,14 @@
 import type { LucideIcon } from 'lucide-react';
 import { Link, usePathname, useRouter, type Href } from 'expo-router';
-import { Suspense, useLayoutEffect, useState, type ComponentType, type ReactNode } from 'react';
+import { Suspense, useLayoutEffect, useRef, useState, type ComponentType, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
-import { lightStore, nextPressureUnit, PRESSURE_UNITS, unitsStore } from '../settings/preferences';
+import { lightStore, nextPressureUnit, PRESSURE_UNITS, singleKeysStore, unitsStore } from '../settings/preferences';
 import { spaceOf, whoStore } from '../settings/who';
 import { BookOpen, Moon, Ruler, Sun, Sunrise, Truck, Waves, Wind } from '../theme/icons';
 import { useLight, usePalette } from '../theme/useLight';
 import { useWide } from '../theme/useWide';
-import { NoticeHost } from './Notice';
+import { NoticeHost, notify } from './Notice';
 import { Press } from './Press';
 import { SaveState } from './SaveState';
 import { Text } from './Text';
@@ -39,7 +39,9 @@ const KEYS: readonly (readonly [string, string])[] = [
 
 const switchUnit = (): void => {
   const units = unitsStore.get();
-  unitsStore.set({ ...units, pressure: nextPressureUnit(units.pressure) });
+  const pressure = nextPressureUnit(units.pressure);
+  unitsStore.set({ ...units, pressure });
+  notify(`Pressures are in ${pressure} now.`, () => unitsStore.set(units));
 };
 
 interface ShellProps {
@@ -55,14 +57,16 @@ export function Shell({ children, Keys, NoticeBar }: ShellProps) {
   const wide = useWide();
   const light = useLight();
   const [keysShown, setKeysShown] = useState(false);
+  const main = useRef<View>(null);
   useKeys(light, () => setKeysShown(true));
   return (
     <View style={[styles.shell, { backgroundColor: palette.paper }, wide && styles.wide]}>
+      <SkipLink onPress={() => (main.current as unknown as HTMLElement | null)?.focus()} />
       {wide && <PlaceLinks wide />}
       <View style={styles.main}>
         <Header light={light} />
         <SaveState />
-        <View role="main" style={styles.content}>
+        <View ref={main} role="main" tabIndex={-1} style={styles.content}>
           {children}
         </View>
       </View>
@@ -74,6 +78,24 @@ export function Shell({ children, Keys, NoticeBar }: ShellProps) {
         </Suspense>
       )}
     </View>
+  );
+}
+
+/** The first thing that the keyboard comes to: past the frame, to the screen itself. Seen while it has the focus. */
+function SkipLink({ onPress }: { readonly onPress: () => void }) {
+  const palette = usePalette();
+  const [focused, setFocused] = useState(false);
+  return (
+    <Press
+      onPress={onPress}
+      onFocus={() => setFocused(true)}
+      onBlur={() => setFocused(false)}
+      style={[styles.skip, { backgroundColor: palette.moss }, !focused && styles.skipAway]}
+    >
+      <Text as="label" tone="onMoss">
+        Skip to the screen
+      </Text>
+    </Press>
   );
 }
 
@@ -183,7 +205,7 @@ function useKeys(light: 'day' | 'night', showKeys: () => void): void {
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement | null;
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (!singleKeysStore.get() || event.ctrlKey || event.metaKey || event.altKey) return;
       if (target?.matches('input, textarea, select') || target?.closest('[aria-modal="true"]')) return;
       const place = PLACES[Number(event.key) - 1];
       if (place) router.navigate(place.href);
@@ -198,6 +220,16 @@ function useKeys(light: 'day' | 'night', showKeys: () => void): void {
 
 const styles = StyleSheet.create({
   shell: { flex: 1 },
+  skip: {
+    position: 'absolute',
+    top: 4,
+    left: 4,
+    zIndex: 2,
+    justifyContent: 'center',
+    paddingHorizontal: 14,
+    borderRadius: 3,
+  },
+  skipAway: { top: -80 },
   wide: { flexDirection: 'row' },
   main: { flex: 1, minWidth: 0 },
   content: { flex: 1 },

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { StyleSheet, Text as NativeText, type TextProps as NativeTextProps } from 'react-native';
 
 import { FACES } from '../theme/type';
@@ -9,6 +9,7 @@ interface TextProps extends NativeTextProps {
   readonly as?: keyof typeof styles;
   readonly tone?: keyof Pick<Palette, 'ink' | 'muted' | 'moss' | 'rust' | 'onMoss' | 'waterDeep'>;
   readonly level?: 1 | 2 | 3;
+  readonly ref?: Ref<NativeText>;
   readonly children: ReactNode;
 }
 

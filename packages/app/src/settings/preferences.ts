@@ -58,6 +58,9 @@ export const tubesStore = createStore<Readonly<Record<string, TubeKind>>>({}, 't
 /** `auto` follows the device. */
 export const lightStore = createStore<'auto' | 'day' | 'night'>('auto', 'light');
 
+/** Whether single keys lead from place to place: who dictates, or rests a hand on the keyboard, may not want them. */
+export const singleKeysStore = createStore(true, 'singleKeys');
+
 export const PRESSURE_UNITS: readonly PressureUnit[] = ['psi', 'bar', 'kPa'];
 
 /** The unit after this one, round and round: for the one-tap switch. */

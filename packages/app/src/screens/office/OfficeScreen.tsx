@@ -9,6 +9,7 @@ import { saveTable } from '../../components/files';
 import { NeedsRig } from '../../components/NeedsRig';
 import { SheetActions, SheetView } from '../../components/SheetView';
 import { Loading } from '../../components/States';
+import { ScreenTitle } from '../../components/ScreenTitle';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
 import { Toggle } from '../../components/Toggle';
@@ -69,9 +70,7 @@ export function OfficeScreen() {
   const sheet = officeSheet(lines, columns, new Date(nowMs).toISOString());
   return (
     <ScrollView role="region" aria-label="Machines" tabIndex={0} contentContainerStyle={styles.page}>
-      <Text as="title" level={1}>
-        Machines
-      </Text>
+      <ScreenTitle>Machines</ScreenTitle>
       <View style={styles.tools}>
         <View style={styles.search}>
           <TextField

@@ -4,10 +4,12 @@ import useSWR from 'swr';
 import { outboxStore } from '../../data/outbox';
 import { syncStore } from '../../data/replica';
 import { isKeptForGood, keepForGood, newerStore, shellStore, takeNewer, VERSION } from '../../data/shell';
+import { singleKeysStore } from '../../settings/preferences';
 import { whoStore } from '../../settings/who';
 import { Action } from '../../components/Action';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
+import { Toggle } from '../../components/Toggle';
 import { useRouter } from '../../hooks/useRouter';
 
 /** What is on this device: which version, whether everything has come, and that it stays. */
@@ -36,6 +38,12 @@ export function ThisDevice() {
             ? 'Your rigs, outings, tests and readings are on this device: it opens and works without a signal. Logs of monitors and photos that were sent need one.'
             : 'Your rigs, outings, tests and readings are on this device, but this browser can’t open it without a signal: leave it open.'}
       </Text>
+      <Toggle
+        label="Single keys"
+        note="On a keyboard, 1 to 6 lead to the places, u changes the pressure unit, ? lists them all."
+        value={singleKeysStore.use()}
+        onChange={singleKeysStore.set}
+      />
       <Action
         label={me?.signIn ? 'Crew: who works with these machines' : 'Let others in: a crew'}
         onPress={() => router.navigate('/crew')}
