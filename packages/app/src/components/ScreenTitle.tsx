@@ -1,6 +1,6 @@
 import { usePathname } from 'expo-router';
 import { useEffect, useRef } from 'react';
-import type { Text as NativeText } from 'react-native';
+import { StyleSheet, type Text as NativeText } from 'react-native';
 
 import { Text } from './Text';
 
@@ -30,8 +30,11 @@ export function ScreenTitle({ children }: { readonly children: string }) {
     if (!isFirst && !isSame && !isTyping()) (heading.current as HTMLElement | null)?.focus({ preventScroll: true });
   }, [path]);
   return (
-    <Text ref={heading} as="title" level={1} {...FOCUSED_BY_CODE}>
+    <Text ref={heading} as="title" level={1} style={styles.heading} {...FOCUSED_BY_CODE}>
       {children}
     </Text>
   );
 }
+
+// It is no control: nothing happens by a key pressed on it, so it has no ring.
+const styles = StyleSheet.create({ heading: { outlineStyle: 'solid', outlineWidth: 0 } });
