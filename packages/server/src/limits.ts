@@ -9,6 +9,8 @@ export const MOST_ROW_BYTES = 2_000_000;
 /** Rows of one kind, archived ones too. */
 export const MOST_ROWS = 20_000;
 export const MOST_PHOTOS = 5_000;
+/** Jobs of one lane that a server works on at once: each keeps the database busy. Assumption. */
+export const JOBS_AT_ONCE = 2;
 /** Long imports that have begun and not ended. */
 export const MOST_IMPORTS = 5;
 

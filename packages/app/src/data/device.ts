@@ -3,8 +3,8 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 import { createStore } from '../settings/store';
 import { storeName } from '../settings/who';
+import type { LeftBehind } from './leftBehind';
 import type { Pending } from './pending';
-import type { LeftBehind } from './setBack';
 
 /** How far this device has come in getting everything. */
 export interface SyncState {

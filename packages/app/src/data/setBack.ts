@@ -13,6 +13,7 @@ import { alike } from '@dunlinmoss/domain';
 import { createStore } from '../settings/store';
 import { roleHere, whoStore } from '../settings/who';
 import { kept, openDevice, type Device } from './device';
+import type { LeftBehind, LeftBehindRow } from './leftBehind';
 import { become, holdForPerson, outboxReady, outboxStore, takeEntries } from './outbox';
 import { keyOf } from './pending';
 import { photosWait } from './photos';
@@ -26,24 +27,6 @@ import { onTabs, tellTabs } from './tabs';
  */
 
 type AnyRow = RowOf<ResourceName>;
-
-/** One row of this device that the store, as it was set back, has otherwise. */
-export interface LeftBehindRow {
-  readonly kind: ResourceName;
-  readonly id: string;
-  /** As this device had it; of what was archived, as the store has it again. */
-  readonly row: AnyRow;
-  readonly how: 'missing' | 'older' | 'archived';
-}
-
-/** What this device had before a restore, kept aside. */
-export interface LeftBehind {
-  readonly setBack: SetBack;
-  /** Everything it had, until that was held against what the store has now. */
-  readonly had: readonly Change[];
-  /** What differs; null before it was compared. */
-  readonly rows: readonly LeftBehindRow[] | null;
-}
 
 /** What is offered to the person; null where nothing is. */
 export const leftBehindStore = createStore<LeftBehind | null>(null);

@@ -1,8 +1,8 @@
 import { KINDS, type BodyOf, type ResourceName, type SetBack } from '@dunlinmoss/contract';
 import type { Clash } from '@dunlinmoss/domain';
 
+import type { LeftBehindRow } from '../data/leftBehind';
 import type { Pending } from '../data/pending';
-import type { LeftBehindRow } from '../data/setBack';
 import type { Units } from '../settings/preferences';
 import { namesStore } from '../settings/who';
 import { AXLE_WORDS } from './axles';

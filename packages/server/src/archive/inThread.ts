@@ -1,13 +1,14 @@
 import path from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 
+import { JOBS_AT_ONCE } from '../limits';
 import { threads } from '../threads';
 import { ArchiveRefused, type ArchiveBatch, type ArchiveVersion } from './read';
 import type { FromThread, ToThread } from './worker';
 
-/** Archives that are read at once: as many as jobs of their kind are worked on. */
-const AT_ONCE = 2;
-const pool = threads(path.resolve(__dirname, 'worker.ts'), { memoryMb: 128, atOnce: AT_ONCE });
+/** Several times what a batch and a photo take, so that no good archive is too much for a thread. Assumption. */
+const MEMORY_MB = 256;
+const pool = threads(path.resolve(__dirname, 'worker.ts'), { memoryMb: MEMORY_MB, atOnce: JOBS_AT_ONCE });
 
 /**
  * Reads an archive as `readArchive` does, off the event loop: whatever is wrong with it holds nobody up, and can at worst end
@@ -34,6 +35,7 @@ export async function* readArchiveInThread(
   };
   let hear: (said: FromThread) => void = () => undefined;
   let fail: (error: unknown) => void = () => undefined;
+  let died: { readonly error: unknown } | undefined;
   port1.on('message', (said: FromThread) => {
     if ('part' in said) void give(said.part);
     else if ('version' in said) onVersion(said.version);
@@ -41,9 +43,14 @@ export async function* readArchiveInThread(
   });
   const ended: Promise<void> = pool()
     .run({ size, port: port2 }, { transferList: [port2] })
-    .catch((error: unknown) => fail(error));
+    .catch((error: unknown) => {
+      died = { error };
+      fail(error);
+    });
   try {
     for (;;) {
+      // It may have died while the last batch was being taken in.
+      if (died) throw died.error;
       // Not a race with the end of the thread: that would hold every batch until then.
       const answer = new Promise<FromThread>((resolve, reject) => ([hear, fail] = [resolve, reject]));
       tell({ next: true });

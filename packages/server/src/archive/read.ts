@@ -46,6 +46,8 @@ export class ArchiveRefused extends Error {
 /** The longest line that is read, bytes: the largest row, and what an archive says beside it. */
 const LONGEST_LINE = MOST_ROW_BYTES + 10_000;
 const ROWS_AT_ONCE = 500;
+/** So much text of rows at once, characters: large rows come in smaller batches. Assumption. */
+const TEXT_AT_ONCE = 4_000_000;
 
 const openReader = promisify<yauzl.RandomAccessReader, number, yauzl.Options, ZipFile>(
   yauzl.fromRandomAccessReader as never,
@@ -127,6 +129,7 @@ async function* linesOf<Value>(
 ): AsyncGenerator<Value[]> {
   let line = 0;
   let batch: Value[] = [];
+  let size = 0;
   const refuse = (message: string): never => {
     throw new ArchiveRefused('lineRefused', { part, line, message });
   };
@@ -146,9 +149,11 @@ async function* linesOf<Value>(
         continue;
       }
       batch.push(parsed.data);
-      if (batch.length === atOnce) {
+      size += text.length;
+      if (batch.length === atOnce || size >= TEXT_AT_ONCE) {
         yield batch;
         batch = [];
+        size = 0;
       }
     }
   }

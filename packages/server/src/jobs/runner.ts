@@ -4,6 +4,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import type { Pool } from 'mysql2/promise';
 import type { Logger } from 'pino';
 
+import { JOBS_AT_ONCE } from '../limits';
 import { inTransaction, isDiskFull, isPassing, type Connection } from '../db/pool';
 import {
   dropParts,
@@ -20,8 +21,6 @@ import {
   type JobState,
 } from '../repositories/jobs';
 
-/** Jobs of a lane that a server works on at once: each keeps the database busy. */
-const AT_ONCE = 2;
 /** What somebody waits for with the finger on the glass does not stand behind what takes an hour. */
 const LANES: readonly (readonly JobKind[])[] = [
   ['rows', 'loads', 'paper'],
@@ -107,7 +106,7 @@ export class JobRunner {
   }
 
   private goOn(lane: Lane): void {
-    if (this.stopped || lane.atWork >= AT_ONCE) return;
+    if (this.stopped || lane.atWork >= JOBS_AT_ONCE) return;
     lane.atWork += 1;
     void this.turn(lane);
   }
