@@ -9,6 +9,7 @@ import {
   type ViewStyle,
 } from 'react-native';
 
+import { focusRing } from '../theme/focusRing';
 import { usePalette } from '../theme/useLight';
 
 interface PressProps extends Omit<PressableProps, 'style' | 'children'> {
@@ -41,7 +42,7 @@ export function Press({ style, children, onArrow, ...rest }: PressProps) {
         style,
         pressed && styles.pressed,
         rest.disabled && styles.disabled,
-        focused && { outlineColor: palette.waterDeep, outlineWidth: 3, outlineStyle: 'solid', outlineOffset: 2 },
+        focused && focusRing(palette),
       ]}
     >
       {children}

@@ -7,7 +7,6 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { length, percent } from '../words/format';
 import { Frame } from './Frame';
-import type { Moving } from './moving';
 import { polyline } from './polyline';
 
 interface BulbProps {
@@ -41,33 +40,14 @@ const HATCHED = 2;
 /** What is drawn, m, to one scale across and down, and from which chance on each band is. */
 export const BULB = { acrossM: WIDTH / PX, depthM: DEPTH_M, from: [0.1, 0.33, 0.66, 0.9] };
 
-interface BulbMoves extends Pick<BulbProps, 'axle' | 'bands' | 'atM'> {
-  readonly chances: readonly number[];
-}
-
-/** What of it moves while something is dragged. */
-export function bulbMoving({ axle, bands, atM, chances }: BulbMoves): Moving {
-  const moving: Record<string, Record<string, string | number>> = {};
-  bands.forEach(({ rings }, index) => {
-    const d = rings.map((ring) => `${polyline(ring.map(([x, z]) => [px(x, atM), TOP + z * PX] as const))}Z`).join('');
-    moving[`band${index}`] = { d };
-    if (index === HATCHED) moving.hatched = { d };
-  });
-  const widthPx = axle.tire.widthM * PX;
-  axle.tiresAtM.forEach((x, index) => {
-    const left = px(x, atM) - widthPx / 2;
-    moving[`tire${index}`] = { x: left, width: widthPx };
-    moving[`sole${index}`] = { x1: left, x2: left + widthPx };
-  });
-  chances.forEach((chance, index) => {
-    moving[`chance${index}`] = { words: percent(chance) };
-  });
-  return moving;
-}
+/** The outline of a band as an SVG path. */
+const bandPath = ({ rings }: BulbBand, atM: number): string =>
+  rings.map((ring) => `${polyline(ring.map(([x, z]) => [px(x, atM), TOP + z * PX] as const))}Z`).join('');
 
 /** What gives way below an axle, by depth, to scale, with the lines that matter. */
 export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }: BulbProps) {
-  const at = bulbMoving({ axle, bands, atM, chances: lines.map(({ chance }) => chance) });
+  const paths = bands.map((band) => bandPath(band, atM));
+  const widthPx = axle.tire.widthM * PX;
   return (
     <Frame
       width={WIDTH}
@@ -82,21 +62,14 @@ export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }:
       </Defs>
       <Rect x={0} y={TOP} width={WIDTH} height={HEIGHT - TOP} fill={palette.card} />
       {bands.map(({ chance }, index) => (
-        <Path
-          key={chance}
-          data-part={`band${index}`}
-          {...at[`band${index}`]}
-          fill={palette.rust}
-          fillOpacity={FILLS[index]!}
-          fillRule="evenodd"
-        />
+        <Path key={chance} d={paths[index]!} fill={palette.rust} fillOpacity={FILLS[index]!} fillRule="evenodd" />
       ))}
-      <Path data-part="hatched" {...at.hatched} fill="url(#gives-way)" fillRule="evenodd" />
-      {axle.tiresAtM.map((x, index) => (
+      <Path d={paths[HATCHED] ?? ''} fill="url(#gives-way)" fillRule="evenodd" />
+      {axle.tiresAtM.map((x) => (
         <G key={x}>
           <Rect
-            data-part={`tire${index}`}
-            {...at[`tire${index}`]}
+            x={px(x, atM) - widthPx / 2}
+            width={widthPx}
             y={TOP - 58}
             height={58}
             rx={12}
@@ -105,8 +78,8 @@ export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }:
             strokeWidth={2}
           />
           <Line
-            data-part={`sole${index}`}
-            {...at[`sole${index}`]}
+            x1={px(x, atM) - widthPx / 2}
+            x2={px(x, atM) + widthPx / 2}
             y1={TOP}
             y2={TOP}
             stroke={palette.ink}
@@ -115,10 +88,9 @@ export function Bulb({ axle, bands, atM, lines, rootsM, label, units, palette }:
         </G>
       ))}
       <Line x1={0} y1={TOP} x2={WIDTH} y2={TOP} stroke={palette.ink} strokeWidth={1.5} />
-      {lines.map(({ name, depthM, chance }, index) => (
+      {lines.map(({ name, depthM, chance }) => (
         <SvgText
           key={name}
-          data-part={`chance${index}`}
           x={WIDTH - 4}
           y={TOP + depthM * PX + 16}
           textAnchor="end"

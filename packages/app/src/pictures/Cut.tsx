@@ -6,7 +6,6 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { length } from '../words/format';
 import { Frame } from './Frame';
-import type { Moving } from './moving';
 
 export interface CutWheel {
   readonly outerDiameterMm: number;
@@ -28,8 +27,8 @@ const GROUND = 216;
 const DRAWN = 196;
 const MIDDLE = WIDTH / 2 - 30;
 
-/** What of it moves as the wheel settles. */
-export function cutMoving(wheel: CutWheel, units: Units) {
+/** Where the parts of the picture are, px. */
+function cutPlaces(wheel: CutWheel, units: Units) {
   const px = DRAWN / wheel.outerDiameterMm;
   const { centre, left, right } = stand(wheel, px);
   const side = MIDDLE + (wheel.outerDiameterMm / 2) * px + 18;
@@ -44,13 +43,13 @@ export function cutMoving(wheel: CutWheel, units: Units) {
     now: { x2: side + 8, y1: now, y2: now },
     settled: { x: side + 12, y: (free + now) / 2 + 5, words: length(wheel.deflectionMm, units) },
     settledName: { x: side + 12, y: (free + now) / 2 + 22 },
-  } satisfies Moving;
+  };
 }
 
 /** The cut: the wheel from the side on hard ground, flattened by as much as it settles, to scale. */
 export function Cut({ wheel, held, units, palette }: CutProps) {
   const px = DRAWN / wheel.outerDiameterMm;
-  const at = cutMoving(wheel, units);
+  const at = cutPlaces(wheel, units);
   const { words, ...settled } = at.settled;
   return (
     <Frame
@@ -59,9 +58,8 @@ export function Cut({ wheel, held, units, palette }: CutProps) {
       label={`The wheel from the side. It settles by ${length(wheel.deflectionMm, units)}${held ? `, held: ${length(held.deflectionMm, units)}` : ''}`}
     >
       <HardGround palette={palette} />
-      <Path data-part="tire" {...at.tire} fill={palette.mossWash} stroke={palette.ink} strokeWidth={2} />
+      <Path {...at.tire} fill={palette.mossWash} stroke={palette.ink} strokeWidth={2} />
       <Circle
-        data-part="rim"
         cx={MIDDLE}
         {...at.rim}
         r={(wheel.rimDiameterMm / 2) * px}
@@ -69,18 +67,18 @@ export function Cut({ wheel, held, units, palette }: CutProps) {
         stroke={palette.ink}
         strokeWidth={1.5}
       />
-      <Circle data-part="hub" cx={MIDDLE} {...at.hub} r={4} fill={palette.ink} />
-      <Line data-part="flat" {...at.flat} y1={GROUND} y2={GROUND} stroke={palette.moss} strokeWidth={6} />
+      <Circle cx={MIDDLE} {...at.hub} r={4} fill={palette.ink} />
+      <Line {...at.flat} y1={GROUND} y2={GROUND} stroke={palette.moss} strokeWidth={6} />
       {held && (
         <Path d={outline(held, px)} fill="none" stroke={palette.muted} strokeWidth={1.5} strokeDasharray="5 4" />
       )}
       <G>
-        <Line data-part="free" x1={MIDDLE} {...at.free} stroke={palette.muted} strokeWidth={1} strokeDasharray="3 3" />
-        <Line data-part="now" x1={MIDDLE} {...at.now} stroke={palette.ink} strokeWidth={1} />
-        <SvgText data-part="settled" {...settled} fontFamily={FACES.number} fontSize={17} fill={palette.ink}>
+        <Line x1={MIDDLE} {...at.free} stroke={palette.muted} strokeWidth={1} strokeDasharray="3 3" />
+        <Line x1={MIDDLE} {...at.now} stroke={palette.ink} strokeWidth={1} />
+        <SvgText {...settled} fontFamily={FACES.number} fontSize={17} fill={palette.ink}>
           {words}
         </SvgText>
-        <SvgText data-part="settledName" {...at.settledName} fontFamily={FACES.text} fontSize={13} fill={palette.muted}>
+        <SvgText {...at.settledName} fontFamily={FACES.text} fontSize={13} fill={palette.muted}>
           settled
         </SvgText>
       </G>

@@ -2,7 +2,7 @@ import { useId, useMemo } from 'react';
 import { Circle, ClipPath, Defs, G, Line, Path, Pattern, Rect } from 'react-native-svg';
 
 import type { Palette } from '../theme/palette';
-import { bodiesOf, DRIVEN, drivenMoving, pxPerM, turnedM, type Driven } from './drivenMoving';
+import { bodiesOf, DRIVEN, drivenPlaces, FAR_PX, pxPerM, turnedM, type Driven } from './drivenPlaces';
 import { Frame } from './Frame';
 import { polyline } from './polyline';
 
@@ -10,7 +10,7 @@ interface DrivenCutProps {
   readonly driven: Driven;
   /** Where it is soft, m along the way, and how deep that is drawn. */
   readonly soft: { readonly fromM: number; readonly toM: number; readonly depthM: number };
-  /** At which time it is drawn first, s. */
+  /** At which time it is drawn, s. */
   readonly atS: number;
   /** What it says, for those who don't see it. */
   readonly label: string;
@@ -22,13 +22,13 @@ const BEYOND_M = 14;
 /** How deep ground is drawn that has no bottom, px. */
 const BELOW_PX = 60;
 
-/** A machine from the side on the way it drives, sunk and dug in as it is, to one scale. What moves in it is `drivenMoving`. */
+/** A machine from the side on the way it drives, sunk and dug in as it is, to one scale. */
 export function DrivenCut({ driven, soft, atS, label, palette }: DrivenCutProps) {
   const id = useId().replace(/\W/g, '');
   const { frames, shape, heightM } = driven;
   const px = pxPerM(shape);
   const turned = useMemo(() => turnedM(frames), [frames]);
-  const at = drivenMoving(driven, turned, atS);
+  const at = drivenPlaces(driven, turned, atS);
   const way = useMemo(() => wayPath(heightM, soft, px), [heightM, soft, px]);
   const rut = useMemo(() => rutPath(driven, px), [driven, px]);
   return (
@@ -38,14 +38,14 @@ export function DrivenCut({ driven, soft, atS, label, palette }: DrivenCutProps)
           <Line x1={0} y1={0} x2={0} y2={6} stroke={palette.ink} strokeWidth={1} strokeOpacity={0.4} />
         </Pattern>
       </Defs>
-      <G data-part="world" {...at.world}>
+      <G transform={at.world}>
         <Defs>
           <ClipPath id={`pressed${id}`}>
-            <Rect data-part="pressed" {...at.pressed} y={-2000} height={4000} />
+            <Rect x={-FAR_PX} width={at.pressedPx} y={-2000} height={4000} />
           </ClipPath>
         </Defs>
         {bodiesOf(shape).map((axles, body) => (
-          <G key={body} data-part={`body${body}`} {...at[`body${body}`]}>
+          <G key={body} transform={at.bodies[body]!}>
             <Path d={bodyPath(shape, axles, px)} fill={palette.mossWash} stroke={palette.ink} strokeWidth={1.5} />
           </G>
         ))}
@@ -58,9 +58,9 @@ export function DrivenCut({ driven, soft, atS, label, palette }: DrivenCutProps)
           <Path d={rut.floor} fill="none" stroke={palette.ink} strokeWidth={1.5} />
         </G>
         {shape.axles.map(({ radiusM, bendM }, axle) => (
-          <G key={axle} data-part={`wheel${axle}`} {...at[`wheel${axle}`]}>
+          <G key={axle} transform={at.wheels[axle]!}>
             <Path d={tirePath(radiusM * px, bendM * px)} fill={palette.card} stroke={palette.ink} strokeWidth={2.5} />
-            <G data-part={`spokes${axle}`} {...at[`spokes${axle}`]}>
+            <G transform={at.spokes[axle]!}>
               {[0, 60, 120].map((degrees) => {
                 const reach = (radiusM - bendM) * px * 0.6;
                 const [x, y] = [

@@ -8,7 +8,6 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { pressure } from '../words/format';
 import { Frame } from './Frame';
-import type { Moving } from './moving';
 
 const NAMES: Record<FamiliarCode, string> = {
   snowGroomer: 'snow groomer',
@@ -46,22 +45,22 @@ const scaleTo = (most: number) =>
     .clamp(true);
 
 /** The end of the scale: it moves only for a tire that is harder than all others. */
-export const mostOf = (groundKpa: number): number => (groundKpa > MOST_KPA ? groundKpa * 1.1 : MOST_KPA);
+const mostOf = (groundKpa: number): number => (groundKpa > MOST_KPA ? groundKpa * 1.1 : MOST_KPA);
 
-/** What of it moves with the ground pressure, on a scale that stays. */
-export function familiarMoving(groundKpa: number, most: number, units: Units) {
+/** Where the tire and its name are, px. */
+function tirePlace(groundKpa: number, most: number, units: Units) {
   const at = scaleTo(most)(groundKpa);
   return {
     tire: { d: `M${at},${LINE + 3} l-8,16 h16 Z` },
     tireName: { x: Math.min(Math.max(at, 50), WIDTH - 50), words: `tire ${pressure(groundKpa, units)}` },
-  } satisfies Moving;
+  };
 }
 
 /** How hard the tire stands on the ground, beside things whose footprints everybody knows. */
 export function Familiar({ groundKpa, heldKpa, units, palette }: FamiliarProps) {
   const most = mostOf(groundKpa);
   const x = scaleTo(most);
-  const at = familiarMoving(groundKpa, most, units);
+  const at = tirePlace(groundKpa, most, units);
   return (
     <Frame
       width={WIDTH}
@@ -78,9 +77,8 @@ export function Familiar({ groundKpa, heldKpa, units, palette }: FamiliarProps) 
           strokeDasharray="3 2"
         />
       )}
-      <Path data-part="tire" {...at.tire} fill={palette.moss} />
+      <Path {...at.tire} fill={palette.moss} />
       <SvgText
-        data-part="tireName"
         x={at.tireName.x}
         y={LINE + 38}
         textAnchor="middle"

@@ -6,7 +6,6 @@ import { FACES } from '../theme/type';
 import { length, pressure } from '../words/format';
 import { contactOutline } from './contactOutline';
 import { Frame } from './Frame';
-import type { Moving } from './moving';
 import { scaleBar } from './scaleBar';
 
 export interface PrintOutline {
@@ -39,7 +38,7 @@ const WORDS = 84;
 
 type Drawn = Pick<PrintProps, 'axles' | 'units' | 'beside'>;
 
-/** Where everything of it stands: all of it moves, since the longest print is as long as there is room. */
+/** Where the parts of the picture are, px: the longest print is as long as there is room. */
 function placesOf({ axles, units, beside = 'road' }: Drawn) {
   const width = CELL * axles.length;
   const longest = Math.max(...axles.flatMap(({ road, start }) => [road?.lengthMm ?? 0, start.lengthMm]));
@@ -76,15 +75,6 @@ function placesOf({ axles, units, beside = 'road' }: Drawn) {
   };
 }
 
-/** What of a print moves. */
-export function printMoving(drawn: Drawn): Moving {
-  const { bar, barName, axles } = placesOf(drawn);
-  const parts = axles.flatMap((axle, index) =>
-    Object.entries(axle).flatMap(([name, part]) => (part ? [[`${name}${index}`, part] as const] : [])),
-  );
-  return { bar, barName, ...Object.fromEntries(parts) };
-}
-
 /** The print: where the tire stands at road pressure and at this one, nested like contour lines, one scale for both axles. */
 export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
   const places = placesOf({ axles, units, beside });
@@ -99,37 +89,13 @@ export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
     <Frame width={places.width} height={HEIGHT} label={`Contact print. ${label}`}>
       {places.axles.map(({ axle, start, bracket, long, at, road, roadName }, index) => (
         <G key={axles[index]!.name}>
-          <SvgText
-            data-part={`axle${index}`}
-            {...axle}
-            y={16}
-            textAnchor="middle"
-            fontFamily={FACES.strong}
-            fontSize={15}
-            fill={palette.ink}
-          >
+          <SvgText {...axle} y={16} textAnchor="middle" fontFamily={FACES.strong} fontSize={15} fill={palette.ink}>
             {axles[index]!.name}
           </SvgText>
-          <Path
-            data-part={`start${index}`}
-            {...start}
-            fill={palette.mossWash}
-            stroke={palette.moss}
-            strokeWidth={2.5}
-          />
-          {road && (
-            <Path
-              data-part={`road${index}`}
-              {...road}
-              fill="none"
-              stroke={palette.ink}
-              strokeWidth={1.5}
-              strokeDasharray="5 4"
-            />
-          )}
-          <Path data-part={`bracket${index}`} {...bracket} stroke={palette.muted} strokeWidth={1} fill="none" />
+          <Path {...start} fill={palette.mossWash} stroke={palette.moss} strokeWidth={2.5} />
+          {road && <Path {...road} fill="none" stroke={palette.ink} strokeWidth={1.5} strokeDasharray="5 4" />}
+          <Path {...bracket} stroke={palette.muted} strokeWidth={1} fill="none" />
           <SvgText
-            data-part={`long${index}`}
             x={long.x}
             y={CENTRE - 4}
             textAnchor={long.textAnchor}
@@ -140,7 +106,6 @@ export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
             {long.words}
           </SvgText>
           <SvgText
-            data-part={`at${index}`}
             x={at.x}
             y={CENTRE + 15}
             textAnchor={at.textAnchor}
@@ -152,7 +117,6 @@ export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
           </SvgText>
           {roadName && (
             <SvgText
-              data-part={`roadName${index}`}
               x={roadName.x}
               y={TOP + DRAWN + 20}
               textAnchor="middle"
@@ -165,7 +129,7 @@ export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
           )}
         </G>
       ))}
-      <Path data-part="bar" {...places.bar} stroke={palette.ink} strokeWidth={2} fill="none" />
+      <Path {...places.bar} stroke={palette.ink} strokeWidth={2} fill="none" />
       <Line
         x1={places.width / 2}
         x2={places.width / 2}
@@ -175,7 +139,6 @@ export function Print({ axles, units, palette, beside = 'road' }: PrintProps) {
         strokeWidth={1}
       />
       <SvgText
-        data-part="barName"
         x={places.width / 2}
         y={HEIGHT - 6}
         textAnchor="middle"

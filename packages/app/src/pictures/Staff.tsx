@@ -8,7 +8,6 @@ import type { Palette } from '../theme/palette';
 import { FACES } from '../theme/type';
 import { pressure, pressureNumber } from '../words/format';
 import { Frame } from './Frame';
-import type { Moving } from './moving';
 import { spread } from './spread';
 import { useTween } from './useTween';
 
@@ -54,9 +53,8 @@ export const topOf = (axles: readonly StaffAxle[]): number =>
     ),
   );
 
-/** The pressure at a height of the picture, from 0 at its top to 1 at its foot, kPa. */
-export const kpaAt = (heightShare: number, topKpa: number): number =>
-  Math.max(0, Math.min(1, (BOTTOM - heightShare * HEIGHT) / (BOTTOM - TOP))) * topKpa;
+/** Where the board is in the picture, as shares of its height: its top, and from the foot of the picture its foot. */
+export const BOARD_INSET = { top: TOP / HEIGHT, bottom: 1 - BOTTOM / HEIGHT };
 
 /**
  * The staff: pressure as water on a graduated board, a lane for each axle. The window of the ground is the band beside
@@ -253,17 +251,6 @@ function placesOf({ axle, level, side, top, units, roadName }: LanePlaces) {
   };
 }
 
-/** What of a staff with one axle moves, the water standing where the axle is. */
-export function staffMoving(axle: StaffAxle, board: StaffAxle, units: Units, roadName: string): Moving {
-  const side = 'left';
-  const { marks, ...water } = placesOf({ axle, level: axle.startKpa, side, top: topOf([board]), units, roadName });
-  const parts = marks.flatMap(({ name, line, text }) => [
-    [`${name}Line`, line],
-    [`${name}Text`, text],
-  ]);
-  return { ...water, ...Object.fromEntries(parts) };
-}
-
 function Lane({ hatch, palette, ...lane }: LaneProps) {
   const { axle, side, top } = lane;
   const y = heightOf(top);
@@ -272,8 +259,8 @@ function Lane({ hatch, palette, ...lane }: LaneProps) {
   return (
     <G>
       <LaneGround x={x} palette={palette} />
-      <Polygon data-part="water" {...water} fill={palette.water} />
-      <Polyline data-part="surface" {...surface} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
+      <Polygon {...water} fill={palette.water} />
+      <Polyline {...surface} stroke={palette.waterDeep} strokeWidth={2} fill="none" />
       <LaneMarks
         side={side}
         floorY={y(axle.floorKpa)}
@@ -344,14 +331,12 @@ const Mark = memo(function Mark({ name, line, x, y, text, anchor, palette }: Mar
   return (
     <>
       <Polyline
-        data-part={`${name}Line`}
         points={line}
         stroke={strong ? palette.waterDeep : palette.muted}
         strokeWidth={strong ? 2 : 1}
         fill="none"
       />
       <SvgText
-        data-part={`${name}Text`}
         x={x}
         y={y}
         textAnchor={anchor}
@@ -375,10 +360,6 @@ const Hatch = memo(function Hatch({ id, palette }: { readonly id: string; readon
   );
 });
 
-/*
- * What moves is drawn as points, not as a path: a path belongs to the style of a page, and to have styles worked out anew
- * takes a slow phone as long as to draw.
- */
 type Points = readonly (readonly [number, number])[];
 const pointsOf = (points: Points): string => points.map(([x, y]) => `${x},${y.toFixed(2)}`).join(' ');
 

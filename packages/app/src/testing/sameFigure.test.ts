@@ -1,10 +1,9 @@
 import type { OutingRow, RigRow, Sheet } from '@dunlinmoss/contract';
-import { contextsOf, FAMILY_CODES, familyOf, groundsFor, planGround, STUCK } from '@dunlinmoss/core';
+import { contextsOf, FAMILY_CODES, familyOf, groundsFor, planGround, STUCK, whatIf } from '@dunlinmoss/core';
 import { axleOnGauge, planInput, shownPlan } from '@dunlinmoss/domain';
 import { SAMPLE_RIGS } from '@dunlinmoss/domain/testing';
 import { renderHook } from '@testing-library/react';
 
-import { tryingOf } from '../screens/ground/whatIfValues';
 import { firstRows } from '../screens/rigs/quickRig';
 import { useNext } from '../screens/today/useNext';
 import { FIRST_UNITS, unitsFor } from '../settings/preferences';
@@ -96,8 +95,8 @@ describe.each(RIGS)('%s', (_, rig) => {
       const contexts = contextsOf(input.value);
       for (const [index, axle] of axles.entries()) {
         const marks = axleOnGauge(axle, units);
-        const { pressureKpa, what } = tryingOf(contexts[index]!, axle, marks.startKpa).live.get();
-        const { patch, clearanceLostMm, loadLeftKg } = what();
+        const tried = whatIf(contexts[index]!, axle, marks.startKpa);
+        const { pressureKpa, patch, clearanceLostMm, loadLeftKg } = tried;
         expect([ground, pressureKpa, patch, clearanceLostMm, loadLeftKg]).toEqual([
           ground,
           marks.startKpa,

@@ -1,6 +1,7 @@
 import { wrap } from 'comlink';
 
-import type { BulbAnswer, BulbQuestion, BulbWork } from './bulb.worker';
+import type { BulbAnswer, BulbQuestion } from './bulb';
+import type { BulbWork } from './bulb.worker';
 
 export interface BulbThread {
   /** Asks; where an answer is under way the newest question waits for it, and those before are dropped. */
@@ -8,7 +9,7 @@ export interface BulbThread {
   readonly end: () => void;
 }
 
-/** A thread that works out the newest of what a finger asks. */
+/** A thread that works out the newest of the questions. */
 export function startBulb(answered: (answer: BulbAnswer, question: BulbQuestion) => void): BulbThread {
   const worker = new Worker(new URL('./bulb.worker', import.meta.url));
   const { draw } = wrap<BulbWork>(worker);

@@ -1,83 +1,43 @@
 import { deflectionMm, isTrailer, levers, rutDepthM, shareDrivenOn } from '@dunlinmoss/core';
-import { bulb } from '@dunlinmoss/core/bulb';
 import { axleOnField, axlesInTrack, depthsOf, FIELD_DEPTHS, leastFor } from '@dunlinmoss/domain';
-import { memo, useEffect, useRef } from 'react';
+import { memo } from 'react';
 
-import { Bulb, BULB, bulbMoving } from '../../pictures/Bulb';
-import { writerOf, type Writer } from '../../pictures/moving';
-import type { Live } from '../../settings/live';
+import { useBulb } from '../../hooks/useBulb';
+import { Bulb, BULB } from '../../pictures/Bulb';
 import { usePalette } from '../../theme/useLight';
 import { DEPTH_WORDS } from '../../words/depth';
 import { length, percent } from '../../words/format';
 import { DepthResult } from './DepthResult';
-import { startBulb } from '../../workers/bulbWork';
-import { asTried, soilTried, workedOut, type Dragged, type Work } from './depthWork';
+import { asTried, soilTried, workedOut, type Work } from './depthWork';
 
 /** What the levers try: leaving a quarter of the load behind, and waiting some days. */
 const LESS_LOAD = 0.25;
 const WAIT_DAYS = 4;
 
-interface FollowingProps {
-  readonly work: Work;
-  /** What a finger drags: the picture follows it, worked out beside the page and written into it. */
-  readonly by: Live<Dragged>;
-}
-
-/** The bulb below the tire, following the finger. */
-export function FollowingBulb({ work, by }: FollowingProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const latest = useRef(work);
-  const writer = useRef<Writer>(undefined);
-  useEffect(() => {
-    latest.current = work;
-    // React may have drawn others.
-    writer.current = undefined;
-  });
-  useEffect(() => {
-    const thread = startBulb(({ bands, atM, chances }, { axle }) =>
-      (writer.current ??= writerOf(box.current!)).all(bulbMoving({ axle, bands, atM, chances })),
-    );
-    const stop = by.follow((dragged) => {
-      const tried = { ...latest.current, dragged };
-      const depths = depthsOf(tried.field);
-      thread.ask({
-        axle: asTried(tried).axle,
-        soil: soilTried(tried),
-        depthsM: FIELD_DEPTHS.map((depth) => depths[depth]),
-        across: BULB,
-      });
-    });
-    return () => {
-      stop();
-      thread.end();
-    };
-  }, [by]);
-  return (
-    <div ref={box} style={{ contain: 'layout', minWidth: 0 }}>
-      <Picture work={work} />
-    </div>
-  );
-}
-
-/** The bulb below the tire. */
-const Picture = memo(function Picture({ work }: { readonly work: Work }) {
+/** The bulb below the tire, as it is dragged: worked out beside the page. */
+export const BulbPanel = memo(function BulbPanel({ work }: { readonly work: Work }) {
   const palette = usePalette();
-  const { rootsToMm } = work;
   const { units } = work.question;
-  const { axle, soil, depths, pressed } = workedOut(work);
-  const atM = pressed.worstAtM;
+  const depths = depthsOf(work.field);
+  const { axle, bands, atM, chances } = useBulb({
+    axle: asTried(work).axle,
+    soil: soilTried(work),
+    depthsM: FIELD_DEPTHS.map((depth) => depths[depth]),
+    across: BULB,
+  });
+  const lines = FIELD_DEPTHS.map((depth, index) => ({
+    name: DEPTH_WORDS[depth].toLowerCase(),
+    depthM: depths[depth],
+    chance: chances[index]!,
+  }));
   return (
     <Bulb
       axle={axle}
-      bands={bulb(axle, soil, pressed, { atM, ...BULB })}
+      bands={bands}
       atM={atM}
-      lines={FIELD_DEPTHS.map((depth, index) => ({
-        name: DEPTH_WORDS[depth].toLowerCase(),
-        depthM: depths[depth],
-        chance: pressed.depths[index]!.chance,
-      }))}
-      rootsM={rootsToMm === null ? null : rootsToMm / 1000}
-      label={`Soil that gives way below the tire: ${pressed.depths.map(({ depthM, chance }) => `${length(1000 * depthM, units)} ${percent(chance)}`).join(', ')}`}
+      lines={lines}
+      rootsM={work.rootsToMm === null ? null : work.rootsToMm / 1000}
+      label={`Soil that gives way below the tire: ${lines.map(({ depthM, chance }) => `${length(1000 * depthM, units)} ${percent(chance)}`).join(', ')}`}
       units={units}
       palette={palette}
     />

@@ -1,13 +1,13 @@
 import { contextsOf, groundOf, planGround, type AxleContext, type GroundPlan } from '@dunlinmoss/core';
 import { axleOnGauge, leastFor, onGauge, ownStrength, planInput } from '@dunlinmoss/domain';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { NeedsRig } from '../../components/NeedsRig';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
-import { LiveSlider } from '../../components/LiveSlider';
+import { Slider } from '../../components/Slider';
 import { Text } from '../../components/Text';
 import { AXLE_WORDS } from '../../words/axles';
 import { dayCount } from '../../words/depth';
@@ -15,8 +15,7 @@ import { length, mass, pressure } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 import { useRouter } from '../../hooks/useRouter';
-import { createLive } from '../../settings/live';
-import { Answer, FollowingBulb } from './DepthAnswer';
+import { Answer, BulbPanel } from './DepthAnswer';
 import { DepthFields } from './DepthFields';
 import { AS_IT_STANDS, asTried, fieldStore, useConeStore, type Dragged, type Work } from './depthWork';
 
@@ -78,15 +77,7 @@ function OfField({ question, plan, contexts, onBack }: OfFieldProps) {
   const [at, setAt] = useState(heaviest);
   const context = contexts[at]!;
   const { startKpa, roadKpa } = axleOnGauge(plan.axles[at]!, units);
-  const [live] = useState(() => createLive<Dragged>(AS_IT_STANDS));
-  const dragged = live.rest.use();
-  // The day is part of the field: what it was dragged to is kept, and the next drag begins there.
-  useEffect(() => {
-    if (dragged.days === null) return;
-    fieldStore.set({ ...fieldStore.get(), daysSinceRain: dragged.days });
-    live.settle({ ...dragged, days: null });
-  }, [dragged, live]);
-
+  const [dragged, setDragged] = useState<Dragged>(AS_IT_STANDS);
   const cone = ownStrength(rig, tests, contexts, field);
   const work: Work = {
     question,
@@ -101,10 +92,9 @@ function OfField({ question, plan, contexts, onBack }: OfFieldProps) {
   const { pressureKpa, axle } = asTried(work);
   const least = leastFor(context)(axle.tire.loadKg);
   const highKpa = Math.max(roadKpa ?? 0, startKpa) * 1.2;
-  // The finger first: picture and words follow as they can.
+  // The sliders first: picture and words follow as they can.
   const settled = useDeferredValue(work);
   const isDragged = dragged.pressureKpa !== null || dragged.load !== 1 || dragged.width !== 1;
-  const tried = (value: Dragged) => asTried({ ...work, dragged: value });
 
   return (
     <Page
@@ -112,19 +102,18 @@ function OfField({ question, plan, contexts, onBack }: OfFieldProps) {
       result={
         <>
           <Panel title={`Below a ${AXLE_WORDS[context.axle.position].toLowerCase()} tire`}>
-            <FollowingBulb work={settled} by={live} />
+            <BulbPanel work={settled} />
             <Text as="small" tone="muted">
               Shaded where it may give way for good, hatched where that is likely.
             </Text>
-            <LiveSlider
+            <Slider
               label="Pressure"
-              by={live}
-              at={(value) => tried(value).pressureKpa}
-              shown={(value) => pressure(onGauge(tried(value).pressureKpa, units), units)}
-              to={(value, kpa) => ({ ...value, pressureKpa: kpa })}
+              shown={pressure(onGauge(pressureKpa, units), units)}
+              value={pressureKpa}
               min={Math.min(40, startKpa)}
               max={highKpa}
               step={1}
+              onChange={(kpa) => setDragged({ ...dragged, pressureKpa: kpa })}
             />
             {least !== null && pressureKpa < least - 1 && (
               <Text as="small" tone="rust" role="alert">
@@ -137,37 +126,34 @@ function OfField({ question, plan, contexts, onBack }: OfFieldProps) {
                 hold.
               </Text>
             )}
-            <LiveSlider
+            <Slider
               label="Load on the tire"
-              by={live}
-              at={({ load }) => load}
-              shown={(value) => mass(tried(value).axle.tire.loadKg, units)}
-              to={(value, load) => ({ ...value, load })}
+              shown={mass(axle.tire.loadKg, units)}
+              value={dragged.load}
               min={DRAG.load[0]}
               max={DRAG.load[1]}
               step={0.02}
+              onChange={(load) => setDragged({ ...dragged, load })}
             />
-            <LiveSlider
+            <Slider
               label="Width"
-              by={live}
-              at={({ width }) => width}
-              shown={(value) => length(1000 * tried(value).axle.tire.widthM, units)}
-              to={(value, width) => ({ ...value, width })}
+              shown={length(1000 * axle.tire.widthM, units)}
+              value={dragged.width}
               min={DRAG.width[0]}
               max={DRAG.width[1]}
               step={0.02}
+              onChange={(width) => setDragged({ ...dragged, width })}
             />
-            <LiveSlider
+            <Slider
               label="Since rain"
-              by={live}
-              at={({ days }) => days ?? field.daysSinceRain}
-              shown={({ days }) => dayCount(days ?? field.daysSinceRain)}
-              to={(value, days) => ({ ...value, days })}
+              shown={dayCount(field.daysSinceRain)}
+              value={field.daysSinceRain}
               min={0}
               max={MOST_DAYS}
               step={1}
+              onChange={(daysSinceRain) => fieldStore.set({ ...field, daysSinceRain })}
             />
-            {isDragged && <Action label="As it stands" onPress={() => live.settle(AS_IT_STANDS)} />}
+            {isDragged && <Action label="As it stands" onPress={() => setDragged(AS_IT_STANDS)} />}
           </Panel>
           <Answer work={settled} />
           <Action label="Back to the ground" onPress={onBack} />
@@ -182,7 +168,7 @@ function OfField({ question, plan, contexts, onBack }: OfFieldProps) {
           options={plan.axles.map(({ position }, index) => ({ code: String(index), name: AXLE_WORDS[position] }))}
           onChange={(index) => {
             setAt(Number(index));
-            live.settle(AS_IT_STANDS);
+            setDragged(AS_IT_STANDS);
           }}
         />
       )}

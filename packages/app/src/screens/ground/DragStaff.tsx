@@ -1,80 +1,83 @@
 import { gaugeStepKpa } from '@dunlinmoss/domain';
-import { useRef, type CSSProperties } from 'react';
+import { createElement, memo, useState, type ChangeEvent, type CSSProperties, type FocusEvent } from 'react';
+import { StyleSheet, View } from 'react-native';
 
-import { Moves } from '../../pictures/Moves';
-import { kpaAt, Staff, staffMoving, topOf, type StaffAxle } from '../../pictures/Staff';
-import { useRested } from '../../settings/live';
+import { BOARD_INSET, Staff, topOf, type StaffAxle } from '../../pictures/Staff';
 import type { Units } from '../../settings/preferences';
+import { focusRing } from '../../theme/focusRing';
 import { usePalette } from '../../theme/useLight';
 import { pressure } from '../../words/format';
-import { useDrag } from './useDrag';
-import type { Tried, Trying } from './whatIfValues';
 
 interface DragStaffProps {
   /** The axle with the plan's own level. */
   readonly axle: StaffAxle;
-  readonly trying: Trying;
+  readonly pressureKpa: number;
+  readonly onChange: (pressureKpa: number) => void;
   readonly units: Units;
   readonly roadName: string;
 }
 
-const KEYS: Readonly<Record<string, number>> = {
-  ArrowUp: 1,
-  ArrowRight: 1,
-  ArrowDown: -1,
-  ArrowLeft: -1,
-  PageUp: 5,
-  PageDown: -5,
-};
+/** The thumb of a range input, px: its middle stands at the value. */
+const THUMB_PX = 16;
 
-/** The staff to be dragged: with a finger, a mouse, or the arrow keys. */
-export function DragStaff({ axle, trying, units, roadName }: DragStaffProps) {
+/**
+ * The staff to drag: the picture, and over it the browser's own range input, which brings keyboard and screen reader. A
+ * step is what a gauge shows.
+ */
+export const DragStaff = memo(function DragStaff({ axle, pressureKpa, onChange, units, roadName }: DragStaffProps) {
   const palette = usePalette();
-  const { live } = trying;
-  const rest = useRested(live);
-  const box = useRef<HTMLDivElement>(null);
+  const stepKpa = gaugeStepKpa(units);
+  const [hasRing, setRing] = useState(false);
   // Dragged past the top of the board, the board stays as it is.
   const board = { ...axle, startKpa: axle.lowKpa };
-  const topKpa = topOf([board]);
-  const at = ({ pressureKpa }: Tried): StaffAxle => ({ ...axle, startKpa: pressureKpa });
-  const slider = ({ pressureKpa }: Tried) => ({
-    'aria-valuenow': Math.round(pressureKpa),
-    'aria-valuetext': pressure(pressureKpa, units),
-  });
-  useDrag(box, {
-    move: (share) => trying.move(kpaAt(share, topKpa)),
-    settle: (share) => trying.settle(kpaAt(share, topKpa)),
-  });
   return (
-    <Moves inTurn by={live} at={(tried) => ({ slider: slider(tried) })}>
-      <div
-        ref={box}
-        data-part="slider"
-        role="slider"
-        tabIndex={0}
-        aria-label={`${axle.name}, pressure to try`}
-        aria-orientation="vertical"
-        aria-valuemin={0}
-        aria-valuemax={Math.round(topKpa)}
-        {...slider(rest)}
-        onKeyDown={(event) => {
-          const steps = KEYS[event.key];
-          if (steps === undefined) return;
-          event.preventDefault();
-          const kpa = live.get().pressureKpa + steps * gaugeStepKpa(units);
-          trying.settle(Math.max(0, Math.min(topKpa, kpa)));
-        }}
-        style={{ touchAction: 'none', userSelect: 'none', cursor: 'ns-resize' }}
-      >
-        <div style={UNTOUCHED}>
-          <Moves by={live} at={(tried) => staffMoving(at(tried), board, units, roadName)}>
-            <Staff axles={[at(rest)]} board={board} units={units} palette={palette} roadName={roadName} still />
-          </Moves>
-        </div>
-      </div>
-    </Moves>
+    <View>
+      <Staff
+        axles={[{ ...axle, startKpa: pressureKpa }]}
+        board={board}
+        units={units}
+        palette={palette}
+        roadName={roadName}
+        still
+      />
+      <View style={[styles.over, hasRing && focusRing(palette)]}>
+        {createElement('input', {
+          type: 'range',
+          'aria-label': `${axle.name}, pressure to try`,
+          'aria-orientation': 'vertical',
+          'aria-valuetext': pressure(pressureKpa, units),
+          min: 0,
+          max: Math.floor(topOf([board]) / stepKpa),
+          step: 1,
+          value: Math.round(pressureKpa / stepKpa),
+          onChange: (event: ChangeEvent<HTMLInputElement>) => onChange(Number(event.target.value) * stepKpa),
+          onFocus: (event: FocusEvent<HTMLInputElement>) => setRing(event.target.matches(':focus-visible')),
+          onBlur: () => setRing(false),
+          style: INPUT,
+        })}
+      </View>
+    </View>
   );
-}
+});
 
-/** A finger is on the box and never on a line of the drawing: between those it would leave one and enter the next. */
-const UNTOUCHED: CSSProperties = { pointerEvents: 'none' };
+/** Only its ring is seen: the picture below shows the value. From the foot up. */
+const INPUT: CSSProperties = {
+  writingMode: 'vertical-lr',
+  direction: 'rtl',
+  width: '100%',
+  height: '100%',
+  margin: 0,
+  opacity: 0,
+  cursor: 'ns-resize',
+  touchAction: 'none',
+};
+
+const styles = StyleSheet.create({
+  over: {
+    position: 'absolute',
+    left: 0,
+    right: 0,
+    top: `calc(${100 * BOARD_INSET.top}% - ${THUMB_PX / 2}px)` as '0%',
+    bottom: `calc(${100 * BOARD_INSET.bottom}% - ${THUMB_PX / 2}px)` as '0%',
+  },
+});

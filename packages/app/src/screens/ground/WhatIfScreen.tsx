@@ -1,8 +1,15 @@
-import { contextsOf, planGround, type AxleContext, type GroundPlan, type WhatIf } from '@dunlinmoss/core';
+import {
+  contextsOf,
+  planGround,
+  whatIf,
+  type AxleContext,
+  type AxlePlan,
+  type GroundPlan,
+  type WhatIf,
+} from '@dunlinmoss/core';
 import { axleOnGauge, planInput } from '@dunlinmoss/domain';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 
-import { createStore } from '../../settings/store';
 import { Action } from '../../components/Action';
 import { Cautions } from '../../components/Cautions';
 import { Choice } from '../../components/Choice';
@@ -19,9 +26,8 @@ import { noPlanText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
 import { addressOf, usePlanQuery, type PlanQuery } from '../../hooks/usePlanQuery';
 import { useRouter } from '../../hooks/useRouter';
-import { tryingOf, type Shown } from './whatIfValues';
-import { StaffPanel, Standing } from './WhatIfStaff';
-import { Following } from './WhatIfFollowers';
+import { WhatIfResult } from './WhatIfResult';
+import { StaffPanel, Verdict } from './WhatIfStaff';
 
 /** What if it stood at another pressure: drag the staff, and everything follows. */
 export function WhatIfScreen() {
@@ -93,45 +99,68 @@ interface OfAxlesProps {
 }
 
 /** Which axle is tried; each begins at the plan's own pressure. */
-function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
+export function OfAxles({ question, plan, contexts, onBack }: OfAxlesProps) {
+  const [at, setAt] = useState(0);
+  return (
+    <OfAxle
+      key={at}
+      question={question}
+      plan={plan}
+      axle={plan.axles[at]!}
+      context={contexts[at]!}
+      onBack={onBack}
+      choice={
+        plan.axles.length > 1 && (
+          <Choice
+            label="Axle"
+            value={String(at)}
+            options={plan.axles.map(({ position }, index) => ({ code: String(index), name: AXLE_WORDS[position] }))}
+            onChange={(index) => setAt(Number(index))}
+          />
+        )
+      }
+    />
+  );
+}
+
+interface OfAxleProps extends Omit<OfAxlesProps, 'contexts'> {
+  readonly axle: AxlePlan;
+  readonly context: AxleContext;
+  /** Of another axle. */
+  readonly choice: ReactNode;
+}
+
+function OfAxle({ question, plan, axle, context, choice, onBack }: OfAxleProps) {
   const { rig, units, asked } = question;
   const wide = useWide();
-  const [at, setAt] = useState(0);
-  const axle = plan.axles[at]!;
-  const context = contexts[at]!;
   const marks = useMemo(() => axleOnGauge(axle, units), [axle, units]);
-  const trying = useMemo(() => tryingOf(context, axle, marks.startKpa), [context, axle, marks]);
-  const held = useMemo(() => createStore<WhatIf | null>(null), []);
-  const shown: Shown = { context, axle, units, trying, held, roadName: COMPARED_WITH[question.family.kind] };
-  const staff = <StaffPanel {...shown} marks={marks} beside={!wide} />;
+  const [triedKpa, setTriedKpa] = useState(marks.startKpa);
+  const [kept, setKept] = useState<WhatIf | null>(null);
+  const now = useMemo(() => whatIf(context, axle, triedKpa), [context, axle, triedKpa]);
+  // The staff follows the finger first; what takes longer to draw follows as it can.
+  const shown = useDeferredValue(now);
+  const roadName = COMPARED_WITH[question.family.kind];
+  const tried = { context, axle, units, now, kept, roadName };
+  const staff = (
+    <StaffPanel tried={tried} marks={marks} beside={!wide} onTry={setTriedKpa} onKeep={() => setKept(now)} />
+  );
   const back = <Action label="Back to the ground" onPress={onBack} />;
-  const knowsSpeed = trying.live.get().what().speedKmh !== null;
-  const ofPlan = `At the plan’s ${pressure(marks.startKpa, units)}${knowsSpeed ? '; lower, go by Fastest here.' : ':'}`;
+  const ofPlan = `At the plan’s ${pressure(marks.startKpa, units)}${now.speedKmh === null ? ':' : '; lower, go by Fastest here.'}`;
   return (
     <Page
       title="What if"
       result={
         <>
-          <Standing {...shown} />
+          <Verdict axle={axle} now={now} units={units} />
           {!wide && staff}
           <Cautions plan={plan} severity="danger" about={ofPlan} />
-          <Following {...shown} />
+          <WhatIfResult {...tried} now={shown} />
           {!wide && back}
         </>
       }
     >
       <Text tone="muted">{`${rig.name} · ${groundName(asked.ground)} · ${mass(axle.wheelLoadKg, units)} on the wheel`}</Text>
-      {plan.axles.length > 1 && (
-        <Choice
-          label="Axle"
-          value={String(at)}
-          options={plan.axles.map(({ position }, index) => ({ code: String(index), name: AXLE_WORDS[position] }))}
-          onChange={(index) => {
-            setAt(Number(index));
-            held.set(null);
-          }}
-        />
-      )}
+      {choice}
       {wide && staff}
       {wide && back}
     </Page>

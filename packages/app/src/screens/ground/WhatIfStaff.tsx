@@ -1,94 +1,76 @@
-import type { WhatIf } from '@dunlinmoss/core';
+import type { AxlePlan, WhatIf } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
 
 import { Action } from '../../components/Action';
-import { FixedBox } from '../../components/FixedBox';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { Moves } from '../../pictures/Moves';
-import { useRested } from '../../settings/live';
-import type { Palette } from '../../theme/palette';
-import { usePalette } from '../../theme/useLight';
+import type { Units } from '../../settings/preferences';
 import { AXLE_WORDS } from '../../words/axles';
 import { pressureNumber } from '../../words/format';
 import { LIMIT_WORDS } from '../../words/limits';
 import { DragStaff } from './DragStaff';
-import {
-  FIGURE,
-  NUMERAL_HEIGHT,
-  VERDICT_HEIGHT,
-  readingsIn,
-  readText,
-  type Marks,
-  type Reading,
-  type Shown,
-} from './whatIfValues';
+import { readingsIn, readText, type Marks, type Tried } from './whatIfValues';
 
-/** The number, and whether it is inside every limit. */
-function verdictOf({ pressureKpa, limits }: WhatIf, units: Shown['units'], palette: Palette) {
-  const past = limits.filter(({ insideKpa }) => insideKpa < -1e-6);
-  const [first, ...more] = past.map(({ code }) => LIMIT_WORDS[code]);
-  const isPast = first !== undefined;
-  return {
-    number: { words: pressureNumber(pressureKpa, units) },
-    verdict: {
-      role: isPast ? 'alert' : 'status',
-      style: { color: isPast ? palette.rust : palette.moss },
-      words: isPast
-        ? `Past ${first.name}${more.length === 0 ? '' : ` and ${more.length} more`}: ${first.voice}.`
-        : 'Inside every limit.',
-    },
-  };
+interface VerdictProps {
+  readonly axle: AxlePlan;
+  readonly now: WhatIf;
+  readonly units: Units;
 }
 
-export function Standing({ axle, units, trying }: Shown) {
-  const palette = usePalette();
-  const now = useRested(trying.live).what();
-  const { number, verdict } = verdictOf(now, units, palette);
+/** The number, and whether it is inside every limit. */
+export function Verdict({ axle, now: { pressureKpa, limits }, units }: VerdictProps) {
+  const past = limits.filter(({ insideKpa }) => insideKpa < -1e-6);
+  const [first, ...more] = past.map(({ code }) => LIMIT_WORDS[code]);
   return (
-    <Moves inTurn by={trying.live} at={({ what }) => verdictOf(what(), units, palette)}>
-      <Panel>
-        <FixedBox height={NUMERAL_HEIGHT}>
-          <View style={styles.numeral}>
-            <Text as="numeral">
-              <span data-part="number">{number.words}</span>
-            </Text>
-            <Text as="strong">{`${units.pressure}, ${AXLE_WORDS[axle.position].toLowerCase()}, cold`}</Text>
-          </View>
-        </FixedBox>
-        <FixedBox height={VERDICT_HEIGHT}>
-          <View>
-            <Text as="strong">
-              <span data-part="verdict" role={verdict.role} style={verdict.style}>
-                {verdict.words}
-              </span>
-            </Text>
-          </View>
-        </FixedBox>
-      </Panel>
-    </Moves>
+    <Panel>
+      <View style={styles.numeral}>
+        <Text as="numeral">{pressureNumber(pressureKpa, units)}</Text>
+        <Text as="strong">{`${units.pressure}, ${AXLE_WORDS[axle.position].toLowerCase()}, cold`}</Text>
+      </View>
+      <View style={styles.verdict}>
+        {first === undefined ? (
+          <Text as="strong" tone="moss" role="status">
+            Inside every limit.
+          </Text>
+        ) : (
+          <Text as="strong" tone="rust" role="alert">
+            {`Past ${first.name}${more.length === 0 ? '' : ` and ${more.length} more`}: ${first.voice}.`}
+          </Text>
+        )}
+      </View>
+    </Panel>
   );
 }
 
-/** The staff under the finger; on a phone what it comes to stands right beside it. */
-export function StaffPanel({ marks, beside, ...shown }: Shown & { readonly marks: Marks; readonly beside: boolean }) {
-  const { axle, units, trying, held, roadName } = shown;
+interface StaffPanelProps {
+  readonly tried: Tried;
+  readonly marks: Marks;
+  /** The staff has room for figures beside it. */
+  readonly beside: boolean;
+  readonly onTry: (pressureKpa: number) => void;
+  readonly onKeep: () => void;
+}
+
+/** The staff to drag; on a phone the figures stand right beside it. */
+export function StaffPanel({ tried, marks, beside, onTry, onKeep }: StaffPanelProps) {
+  const { axle, units, now, roadName } = tried;
   return (
     <Panel title="Drag the pressure">
       <View style={beside && styles.beside}>
         <View style={beside && styles.staff}>
           <DragStaff
             axle={{ name: AXLE_WORDS[axle.position], ...marks }}
-            trying={trying}
+            pressureKpa={now.pressureKpa}
+            onChange={onTry}
             units={units}
             roadName={roadName}
           />
         </View>
-        {beside && <Figures {...shown} />}
+        {beside && <Figures {...tried} />}
       </View>
       <View style={styles.buttons}>
-        <Action label="Keep this beside it" onPress={() => held.set(trying.live.get().what())} />
-        <Action label="Back to the plan" onPress={() => trying.settle(marks.startKpa)} />
+        <Action label="Keep this beside it" onPress={onKeep} />
+        <Action label="Back to the plan" onPress={() => onTry(marks.startKpa)} />
       </View>
     </Panel>
   );
@@ -103,44 +85,35 @@ const BESIDE: ReadonlySet<string> = new Set([
   'Fastest here',
 ]);
 
-/** In brackets behind the same figure there is no room for it twice. */
+/** In brackets behind the same figure there is no room for the unit twice. */
 const withoutUnit = (text: string): string => text.split('\u00a0')[0]!;
 
-/** The figures that matter most, one below the other, the held one behind. */
-function Figures({ units, trying, held: heldStore }: Shown) {
-  const now = useRested(trying.live).what();
-  const held = heldStore.use();
-  const shown = readingsIn(units).filter(({ name }) => BESIDE.has(name));
-  const textOf = (reading: Reading, what: WhatIf): string =>
-    `${readText(reading, what)}${held ? ` (${withoutUnit(readText(reading, held))})` : ''}`;
+/** The figures that matter most, one below the other, the kept one behind. */
+function Figures({ units, now, kept }: Tried) {
   return (
-    <Moves
-      inTurn
-      by={trying.live}
-      at={({ what }) => Object.fromEntries(shown.map((reading) => [reading.name, { words: textOf(reading, what()) }]))}
-    >
-      <View style={styles.figures}>
-        {shown.map((reading) => (
-          <FixedBox key={reading.name} width={FIGURE.width} height={FIGURE.height}>
-            <View>
-              <Text as="small" tone="muted">
-                {reading.name}
-              </Text>
-              <Text as="figure">
-                <span data-part={reading.name}>{textOf(reading, now)}</span>
-              </Text>
-            </View>
-          </FixedBox>
+    <View style={styles.figures}>
+      {readingsIn(units)
+        .filter(({ name }) => BESIDE.has(name))
+        .map((reading) => (
+          <View key={reading.name}>
+            <Text as="small" tone="muted">
+              {reading.name}
+            </Text>
+            <Text as="figure">
+              {`${readText(reading, now)}${kept ? ` (${withoutUnit(readText(reading, kept))})` : ''}`}
+            </Text>
+          </View>
         ))}
-      </View>
-    </Moves>
+    </View>
   );
 }
 
 const styles = StyleSheet.create({
   numeral: { flexDirection: 'row', alignItems: 'baseline', gap: 6 },
+  // Two lines: what is below stays where it is.
+  verdict: { minHeight: 44 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   beside: { flexDirection: 'row', gap: 8, alignItems: 'center' },
   staff: { flex: 1, minWidth: 0 },
-  figures: { width: FIGURE.width, gap: 4 },
+  figures: { width: 116, gap: 4 },
 });

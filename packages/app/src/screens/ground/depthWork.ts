@@ -18,14 +18,13 @@ export const fieldStore = createStore<FieldWords>(USUAL_FIELD, 'field');
 /** A cone says how strong soil was on its day, which may have been drier: taken only where somebody says so. */
 export const useConeStore = createStore(false, 'useCone');
 
-/** What is tried instead of what is: a pressure, shares of load and width, and a day, null as the field is described. */
+/** What is tried instead of what is: a pressure, shares of load and width. */
 export interface Dragged {
   readonly pressureKpa: number | null;
   readonly load: number;
   readonly width: number;
-  readonly days: number | null;
 }
-export const AS_IT_STANDS: Dragged = { pressureKpa: null, load: 1, width: 1, days: null };
+export const AS_IT_STANDS: Dragged = { pressureKpa: null, load: 1, width: 1 };
 
 export interface Work {
   readonly question: PlanQuery;
@@ -53,9 +52,7 @@ export function asTried({ question: { rig, units }, plan, contexts, at, dragged,
   return { axle, pressureKpa };
 }
 
-/** The field on the day that is tried. */
-export const soilTried = ({ field, dragged, cone }: Pick<Work, 'field' | 'dragged' | 'cone'>) =>
-  soilOfField({ ...field, daysSinceRain: dragged.days ?? field.daysSinceRain }, cone);
+export const soilTried = ({ field, cone }: Pick<Work, 'field' | 'cone'>) => soilOfField(field, cone);
 
 /** What it does to the field. */
 export function workedOut(work: Work) {

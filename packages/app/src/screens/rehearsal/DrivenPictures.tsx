@@ -15,9 +15,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from '../../components/Text';
 import type { Decided, RehearsalState } from '../../hooks/useRehearsal';
 import { DrivenCut } from '../../pictures/DrivenCut';
-import { drivenMoving, turnedM, type Driven, type DrivenShape } from '../../pictures/drivenMoving';
-import type { Live } from '../../settings/live';
-import { Moves } from '../../pictures/Moves';
+import type { DrivenShape } from '../../pictures/drivenPlaces';
 import { usePalette } from '../../theme/useLight';
 import { endText } from '../../words/rehearsal';
 import { RunPlayer } from './RunPlayer';
@@ -96,54 +94,48 @@ export function TwoRuns({ decided: { before, choice, after, twin }, input, place
   useEffect(() => {
     (box.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
   }, []);
+  const palette = usePalette();
   const way = useWay(place);
-  const runs = [{ choice, scene: after }, ...(twin ? [{ choice: twin.choice, scene: twin.after }] : [])].map(
-    ({ choice: made, scene }) => ({
-      name: label(made, before),
-      end: scene.run ? endText(scene) : null,
-      driven: {
-        frames: scene.run?.frames ?? [standing(scene)],
-        shape: shapeOf(input, scene.pressuresKpa),
-        heightM: way.heightM,
-      },
-    }),
+  const runs = useMemo(
+    () =>
+      [{ choice, scene: after }, ...(twin ? [{ choice: twin.choice, scene: twin.after }] : [])].map(
+        ({ choice: made, scene }) => ({
+          name: label(made, before),
+          end: scene.run ? endText(scene) : null,
+          driven: {
+            frames: scene.run?.frames ?? [standing(scene)],
+            shape: shapeOf(input, scene.pressuresKpa),
+            heightM: way.heightM,
+          },
+        }),
+      ),
+    [before, choice, after, twin, input, label, way],
   );
   const fromS = Math.min(...runs.map(({ driven }) => driven.frames[0]!.timeS));
   const toS = Math.max(...runs.map(({ driven }) => driven.frames.at(-1)!.timeS));
   return (
     <View ref={box} style={[styles.runs, styles.top]}>
       <RunPlayer fromS={fromS} toS={toS}>
-        {(clock) => (
+        {(atS) => (
           <View style={styles.runs}>
             {runs.map(({ name, end, driven }, index) => (
               <View key={index} style={styles.run}>
                 <Text as="label" tone="muted">
                   {`${index === 0 ? 'You' : 'Beside it'}: ${name}${end === null ? '' : ` · ${end}`}`}
                 </Text>
-                <OneRun driven={driven} soft={way.soft} clock={clock} label={`${name}: ${end ?? 'it stands'}`} />
+                <DrivenCut
+                  driven={driven}
+                  soft={way.soft}
+                  atS={atS}
+                  label={`${name}: ${end ?? 'it stands'}`}
+                  palette={palette}
+                />
               </View>
             ))}
           </View>
         )}
       </RunPlayer>
     </View>
-  );
-}
-
-interface OneRunProps {
-  readonly driven: Driven;
-  readonly soft: Parameters<typeof DrivenCut>[0]['soft'];
-  readonly clock: Live<number>;
-  readonly label: string;
-}
-
-function OneRun({ driven, soft, clock, label }: OneRunProps) {
-  const palette = usePalette();
-  const turned = useMemo(() => turnedM(driven.frames), [driven]);
-  return (
-    <Moves by={clock} at={(timeS: number) => drivenMoving(driven, turned, timeS)}>
-      <DrivenCut driven={driven} soft={soft} atS={clock.get()} label={label} palette={palette} />
-    </Moves>
   );
 }
 

@@ -1,14 +1,13 @@
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 
-import { createLive, type Live } from '../../settings/live';
 import { usePrefersStill } from '../../theme/usePrefersStill';
 import { Slider } from '../../components/Slider';
 
 interface RunPlayerProps {
   readonly fromS: number;
   readonly toS: number;
-  /** What is drawn, following the clock. */
-  readonly children: (clock: Live<number>) => ReactNode;
+  /** What is drawn at a time, s. */
+  readonly children: (atS: number) => ReactNode;
 }
 
 /** A run takes no longer to look at, s: a longer one is shown faster. */
@@ -16,46 +15,41 @@ const LONGEST_S = 8;
 
 /**
  * Plays a run from one time to another, then lets it be looked at anywhere. Where somebody wants no movement it stands at
- * its end, and is moved by hand alone. Nothing of a frame goes through React.
+ * its end, and is moved by hand alone.
  */
 export function RunPlayer({ fromS, toS, children }: RunPlayerProps) {
   const still = usePrefersStill();
-  const clock = useMemo(() => createLive(still ? toS : fromS), [still, fromS, toS]);
-  const [ended, setEnded] = useState(still);
+  const [atS, setAtS] = useState(still ? toS : fromS);
+  const [plays, setPlays] = useState(!still);
   const lasts = Math.max(0.1, toS - fromS);
   const rate = Math.max(1, lasts / LONGEST_S);
   useEffect(() => {
-    if (ended) return undefined;
+    if (!plays) return undefined;
     let frame = 0;
     let began: number | undefined;
     const tick = (ms: number): void => {
       began ??= ms;
-      const at = fromS + ((ms - began) / 1000) * rate;
-      if (at >= toS) {
-        clock.settle(toS);
-        setEnded(true);
-        return;
-      }
-      clock.move(at);
-      frame = requestAnimationFrame(tick);
+      const next = Math.min(toS, fromS + ((ms - began) / 1000) * rate);
+      setAtS(next);
+      if (next >= toS) setPlays(false);
+      else frame = requestAnimationFrame(tick);
     };
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
-  }, [clock, ended, fromS, toS, rate]);
-  const rest = clock.rest.use();
+  }, [plays, fromS, toS, rate]);
   return (
     <>
-      {children(clock)}
+      {children(atS)}
       <Slider
         label={rate > 1.05 ? `Look back, shown ${rate.toFixed(1)} times as fast` : 'Look back'}
-        shown={`${((ended ? rest : toS) - fromS).toFixed(1)} s`}
-        value={ended ? rest : toS}
+        shown={`${(atS - fromS).toFixed(1)} s`}
+        value={atS}
         min={fromS}
         max={toS}
         step={lasts / 200}
         onChange={(at) => {
-          setEnded(true);
-          clock.settle(at);
+          setPlays(false);
+          setAtS(at);
         }}
       />
     </>

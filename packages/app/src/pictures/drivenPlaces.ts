@@ -1,7 +1,5 @@
 import { FRAME_S, type Frame } from '@dunlinmoss/core';
 
-import type { Moving } from './moving';
-
 /** A machine as it is drawn from the side, m. */
 export interface DrivenShape {
   readonly axles: readonly {
@@ -24,6 +22,9 @@ export interface Driven {
 }
 
 export const DRIVEN = { width: 340, height: 138, groundPx: 92, aheadM: 4.2, behindM: 1.9 };
+
+/** Left of all that is drawn, px. */
+export const FAR_PX = 1000;
 
 /** How many px a meter is: the whole machine and a bit of the way are seen. */
 export function pxPerM({ axles }: DrivenShape): number {
@@ -60,35 +61,50 @@ export const bodiesOf = ({ axles }: DrivenShape): readonly (readonly number[])[]
   return [of(false), of(true)].filter((body) => body.length > 0);
 };
 
-/** Where everything in the picture stands at a time. */
-export function drivenMoving({ frames, shape, heightM }: Driven, turned: readonly number[], timeS: number): Moving {
+/** Where the parts of the picture are at a time, as SVG transforms. */
+export interface DrivenPlaces {
+  readonly world: string;
+  /** How far the last wheels have come, px from the left end of the way. */
+  readonly pressedPx: number;
+  /** Each axle's wheel, and its spokes within it. */
+  readonly wheels: readonly string[];
+  readonly spokes: readonly string[];
+  readonly bodies: readonly string[];
+}
+
+export function drivenPlaces(
+  { frames, shape, heightM }: Driven,
+  turned: readonly number[],
+  timeS: number,
+): DrivenPlaces {
   const px = pxPerM(shape);
   const frame = frameAt(frames, timeS);
   const index = Math.min(frames.length - 1, Math.max(0, Math.round((timeS - frames[0]!.timeS) / FRAME_S)));
   const spreadM = shape.axles.at(-1)!.behindM;
   // More of what is ahead than of what lies behind.
   const middleM = frame.atM + (DRIVEN.aheadM - DRIVEN.behindM - spreadM) / 2;
-  const moving: Record<string, Record<string, string | number>> = {
-    world: {
-      transform: `translate(${(DRIVEN.width / 2 - middleM * px).toFixed(1)} ${(DRIVEN.groundPx + heightM(middleM) * px).toFixed(1)})`,
-    },
-    pressed: { x: -1000, width: Math.max(0, 1000 + (frame.atM - spreadM) * px) },
-  };
   const hubs = shape.axles.map(({ behindM, radiusM, bendM }, axle) => {
     const xM = frame.atM - behindM;
     const yM = heightM(xM) - frame.sunkM[axle]! + radiusM - bendM;
     const degrees = ((turned[index]! / radiusM) * 180) / Math.PI;
-    moving[`wheel${axle}`] = { transform: `translate(${(xM * px).toFixed(1)} ${(-yM * px).toFixed(1)})` };
-    moving[`spokes${axle}`] = { transform: `rotate(${(degrees % 360).toFixed(1)})` };
-    return { xM, yM, footM: yM - radiusM + bendM };
+    return {
+      xM,
+      footM: yM - radiusM + bendM,
+      wheel: `translate(${(xM * px).toFixed(1)} ${(-yM * px).toFixed(1)})`,
+      spokes: `rotate(${(degrees % 360).toFixed(1)})`,
+    };
   });
-  bodiesOf(shape).forEach((axles, body) => {
+  const bodies = bodiesOf(shape).map((axles) => {
     const [front, rear] = [hubs[axles[0]!]!, hubs[axles.at(-1)!]!];
     const tilt = axles.length > 1 ? Math.atan2(rear.footM - front.footM, front.xM - rear.xM) : 0;
     const [xM, footM] = [(front.xM + rear.xM) / 2, (front.footM + rear.footM) / 2];
-    moving[`body${body}`] = {
-      transform: `translate(${(xM * px).toFixed(1)} ${(-footM * px).toFixed(1)}) rotate(${((tilt * 180) / Math.PI).toFixed(2)})`,
-    };
+    return `translate(${(xM * px).toFixed(1)} ${(-footM * px).toFixed(1)}) rotate(${((tilt * 180) / Math.PI).toFixed(2)})`;
   });
-  return moving;
+  return {
+    world: `translate(${(DRIVEN.width / 2 - middleM * px).toFixed(1)} ${(DRIVEN.groundPx + heightM(middleM) * px).toFixed(1)})`,
+    pressedPx: Math.max(0, FAR_PX + (frame.atM - spreadM) * px),
+    wheels: hubs.map(({ wheel }) => wheel),
+    spokes: hubs.map(({ spokes }) => spokes),
+    bodies,
+  };
 }
