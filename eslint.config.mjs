@@ -58,6 +58,7 @@ const LAYERS = {
   contract: [
     ...[
       'zod.ts',
+      'ranges.ts',
       'quantities.ts',
       'people',
       'marking.ts',
@@ -140,7 +141,6 @@ const LAYERS = {
       'app',
     ],
     'testing',
-    'entry.ts',
   ],
 };
 

@@ -151,4 +151,4 @@ export { parseDataSheet, type SheetProblem } from './rig/dataSheet';
 export { askAbout, caseQuestions, doubtfulLoads, isRoadDoubtful, questionsOf, type RigQuestion } from './rig/questions';
 export { curveOf, factsOf, geometryOf, loadCaseOf, readKpa, rigLoads } from './rig/rigInput';
 export { $ZodType, ZodNumber } from './zod';
-export { REVISIONS_OF_AN_EPOCH, SPEED_KMH } from './quantities';
+export { REVISIONS_OF_AN_EPOCH, SPEED_KMH } from './ranges';

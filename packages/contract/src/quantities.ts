@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+import { SPEED_KMH } from './ranges';
+
 /*
  * Ranges that a value must lie in to be kept at all: no rig on wheels is outside them. What is well-formed and hardly
  * can be is kept and asked about (see `rig/questions.ts`); what is unwise but real is for the findings and cautions.
@@ -31,8 +33,6 @@ export const lengthMm = z.number().min(0).max(100_000);
 export const placeMm = z.number().min(-100_000).max(100_000);
 /** A width of a rim or tire, mm. */
 export const widthMm = z.number().min(1).max(2_000);
-/** Speeds that can be asked for. */
-export const SPEED_KMH = { least: 1, most: 300 };
 export const speedKmh = z.number().min(SPEED_KMH.least).max(SPEED_KMH.most);
 /** Load on one wheel of a tape test, kg. */
 export const wheelLoadKg = z.number().min(50).max(6_000);
@@ -43,8 +43,6 @@ export const contactLengthMm = z.number().min(20).max(1_500);
 export const id = z.uuid().toLowerCase();
 /** The revision the sender saw: 0 for a row that is new. */
 export const revision = z.int().min(0).max(2_000_000_000);
-/** A restored backup moves every revision up by so many: nobody saves one row as often between a backup and its restore. Assumption. */
-export const REVISIONS_OF_AN_EPOCH = 1_000_000;
 /** ISO 8601 in UTC, as Date.toISOString writes it. */
 export const timestamp = z.iso.datetime({ precision: 3 });
 export const name = z.string().trim().min(1).max(60);

@@ -1,3 +1,3 @@
-import { later } from '../screens/later';
+import { lazyScreen } from '../screens/lazyScreen';
 
-export default later('CrewScreen');
+export default lazyScreen('CrewScreen');

@@ -1,9 +1,8 @@
-import type { LucideIcon } from 'lucide-react';
-import { StyleSheet, View } from 'react-native';
+import type { IconName } from '@react-native-vector-icons/material-design-icons';
+import { StyleSheet } from 'react-native';
+import { Button } from 'react-native-paper';
 
 import { usePalette } from '../theme/useLight';
-import { Press } from './Press';
-import { Text } from './Text';
 
 interface ActionProps {
   readonly label: string;
@@ -12,38 +11,32 @@ interface ActionProps {
   readonly onPress: () => void;
   /** `main` is the one next step of a screen; `quiet` is beside it; `hurt` can hurt. */
   readonly kind?: 'main' | 'quiet' | 'hurt';
-  readonly icon?: LucideIcon;
+  readonly icon?: IconName;
   readonly disabled?: boolean;
 }
 
-/** A button with a word on it. */
-export function Action({ label, spoken, onPress, kind = 'quiet', icon: Icon, disabled = false }: ActionProps) {
+/** Paper's button, 48 px high, with a label that may take several lines: Paper's own would be cut. */
+export function Action({ label, spoken, onPress, kind = 'quiet', icon, disabled = false }: ActionProps) {
   const palette = usePalette();
-  const ink = kind === 'main' ? palette.onMoss : kind === 'hurt' ? palette.rust : palette.moss;
+  const ink = kind === 'hurt' ? palette.rust : palette.moss;
   return (
-    <Press
-      aria-label={spoken}
-      onPress={onPress}
+    <Button
+      mode={kind === 'main' ? 'contained' : 'outlined'}
+      {...(kind !== 'main' && { textColor: ink, buttonColor: palette.card })}
+      icon={icon}
       disabled={disabled}
-      style={[
-        styles.action,
-        kind === 'main'
-          ? { backgroundColor: palette.moss, borderColor: palette.moss }
-          : { backgroundColor: palette.card, borderColor: ink },
-      ]}
+      accessibilityLabel={spoken}
+      onPress={onPress}
+      style={kind !== 'main' && !disabled && { borderColor: ink }}
+      contentStyle={styles.content}
+      labelStyle={styles.label}
     >
-      <View style={styles.row}>
-        {Icon && <Icon size={20} color={ink} />}
-        <Text as="strong" tone={kind === 'main' ? 'onMoss' : kind === 'hurt' ? 'rust' : 'moss'} style={styles.label}>
-          {label}
-        </Text>
-      </View>
-    </Press>
+      {label}
+    </Button>
   );
 }
 
 const styles = StyleSheet.create({
-  action: { borderWidth: 1.5, borderRadius: 3, paddingHorizontal: 16, paddingVertical: 10 },
-  row: { flexDirection: 'row', alignItems: 'center', justifyContent: 'center', gap: 8 },
-  label: { textAlign: 'center', flexShrink: 1 },
+  content: { minHeight: 48 },
+  label: { whiteSpace: 'normal', marginVertical: 8, flexShrink: 1 } as object,
 });

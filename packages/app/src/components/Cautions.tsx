@@ -1,8 +1,8 @@
 import { cautionSeverity, type GroundPlan } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { unitsStore } from '../settings/preferences';
-import { TriangleAlert } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { cautionText } from '../words/cautions';
 import { Text } from './Text';
@@ -26,7 +26,7 @@ export function Cautions({ plan, severity, about }: CautionsProps) {
     <View role="list" aria-label={danger ? 'Dangers' : 'Cautions'} style={styles.list}>
       {codes.map((code) => (
         <View key={code} role="listitem" style={styles.line}>
-          {danger ? <TriangleAlert size={17} color={palette.rust} /> : <Text as="small">–</Text>}
+          {danger ? <Icon source="triangle-alert" size={17} color={palette.rust} /> : <Text as="small">–</Text>}
           <Text as="small" style={styles.text}>
             {cautionText(code, plan, units)}
           </Text>

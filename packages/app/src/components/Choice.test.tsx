@@ -1,6 +1,6 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { PaperTheme } from '../theme/PaperTheme';
+import { AppTheme } from '../theme/AppTheme';
 
 import { Choice } from './Choice';
 
@@ -12,9 +12,9 @@ const GROUNDS = [
 function Grounds({ start }: { readonly start: string | undefined }) {
   const [value, setValue] = useState(start);
   return (
-    <PaperTheme>
+    <AppTheme>
       <Choice label="Ground" value={value} options={GROUNDS} onChange={setValue} />
-    </PaperTheme>
+    </AppTheme>
   );
 }
 const radio = (name: string) => screen.getByRole('radio', { name });

@@ -49,7 +49,7 @@ export function Choice<Code extends string>({ label, value, options, onChange, l
               style={[
                 layout === 'list' ? styles.inList : options.length === 4 ? styles.inPairs : styles.inRow,
                 {
-                  borderColor: chosen ? palette.moss : palette.line,
+                  borderColor: chosen ? palette.moss : palette.edge,
                   backgroundColor: chosen ? palette.mossWash : palette.card,
                 },
                 chosen && styles.chosen,

@@ -1,46 +1,49 @@
 import { StyleSheet, View } from 'react-native';
+import { HelperText, Icon } from 'react-native-paper';
 
-import { TriangleAlert } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { Text } from './Text';
 
 interface FieldNoteProps {
+  /** By which the input says that this is about it. */
+  readonly id?: string;
   readonly problem?: string | undefined;
   readonly hint?: string | undefined;
   /** Asks about a value that is kept as it is. */
   readonly question?: string | undefined;
 }
 
-/** What stands under a field: what is wrong and expected, or else what is doubtful, or else a hint. */
-export function FieldNote({ problem, hint, question }: FieldNoteProps) {
+/** The note under a field: what is wrong and expected, or else what is doubtful, or else a hint. */
+export function FieldNote({ id, problem, hint, question }: FieldNoteProps) {
   const palette = usePalette();
-  if (problem === undefined && question !== undefined) {
+  if (problem !== undefined) {
     return (
-      <View role="status" style={[styles.question, { borderColor: palette.rust }]}>
+      <View role="alert" id={id} style={styles.problem}>
+        <Icon source="triangle-alert" size={18} color={palette.rust} />
+        <HelperText type="error" padding="none" style={styles.text}>
+          {problem}
+        </HelperText>
+      </View>
+    );
+  }
+  if (question !== undefined) {
+    return (
+      <View role="status" id={id} style={[styles.question, { borderColor: palette.rust }]}>
         <Text as="small">{question}</Text>
       </View>
     );
   }
-  if (problem === undefined && hint === undefined) return null;
-  if (problem === undefined) {
-    return (
-      <Text as="small" tone="muted">
-        {hint}
-      </Text>
-    );
-  }
+  if (hint === undefined) return null;
   return (
-    <View role="alert" style={styles.problem}>
-      <TriangleAlert size={18} color={palette.rust} />
-      <Text as="small" tone="rust" style={styles.text}>
-        {problem}
-      </Text>
-    </View>
+    <HelperText type="info" padding="none" nativeID={id} style={styles.hint}>
+      {hint}
+    </HelperText>
   );
 }
 
 const styles = StyleSheet.create({
   problem: { flexDirection: 'row', gap: 6, alignItems: 'flex-start' },
-  text: { flex: 1 },
+  text: { flex: 1, paddingVertical: 0 },
+  hint: { paddingVertical: 0 },
   question: { borderLeftWidth: 4, paddingLeft: 8 },
 });

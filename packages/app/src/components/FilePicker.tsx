@@ -1,6 +1,5 @@
 import { createElement, useRef, type ChangeEvent } from 'react';
 
-import { Upload } from '../theme/icons';
 import { Action } from './Action';
 
 interface FilePickerProps {
@@ -17,7 +16,7 @@ export function FilePicker({ label, accept, kind = 'main', onPick }: FilePickerP
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <Action kind={kind} icon={Upload} label={label} onPress={() => input.current?.click()} />
+      <Action kind={kind} icon="upload" label={label} onPress={() => input.current?.click()} />
       {createElement('input', {
         ref: input,
         type: 'file',

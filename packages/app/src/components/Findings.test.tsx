@@ -1,15 +1,15 @@
 import { psi, type Finding } from '@dunlinmoss/core';
 import { fireEvent, render, screen } from '@testing-library/react';
-import { PaperTheme } from '../theme/PaperTheme';
+import { AppTheme } from '../theme/AppTheme';
 
 import { Findings } from './Findings';
 
 const put: Finding['code'][] = [];
 const show = (findings: readonly Finding[]) =>
   render(
-    <PaperTheme>
+    <AppTheme>
       <Findings findings={findings} kind="car" onPutRight={(finding) => put.push(finding.code)} />
-    </PaperTheme>,
+    </AppTheme>,
   );
 const over: Finding = { code: 'overTire', position: 'front', loadKg: 1200, mostKg: 1120 };
 const uneven: Finding = { code: 'uneven', position: 'rear', leftKg: 500, rightKg: 620, measured: true };

@@ -1,8 +1,8 @@
 import { findingSeverity, type Family, type Finding } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { unitsStore } from '../settings/preferences';
-import { Check, TriangleAlert } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { findingWords } from '../words/findings';
 import { Action } from './Action';
@@ -22,7 +22,7 @@ export function Findings({ findings, kind, onPutRight }: FindingsProps) {
   if (findings.length === 0) {
     return (
       <View style={[styles.fine, { borderColor: palette.line }]}>
-        <Check size={20} color={palette.moss} />
+        <Icon source="check" size={20} color={palette.moss} />
         <Text as="small" style={styles.text}>
           Nothing wrong in what is known. The sidewall, the placard, the law and a qualified fitter overrule this.
         </Text>
@@ -47,7 +47,7 @@ export function Findings({ findings, kind, onPutRight }: FindingsProps) {
             ]}
           >
             <View style={styles.head}>
-              {danger && <TriangleAlert size={17} color={palette.rust} />}
+              {danger && <Icon source="triangle-alert" size={17} color={palette.rust} />}
               <Text as="label" tone={danger ? 'rust' : 'muted'}>
                 {danger ? 'Danger' : 'Look at'}
               </Text>

@@ -1,8 +1,7 @@
 import { StyleSheet, View } from 'react-native';
-import { Dialog } from 'react-native-paper';
 
 import { Action } from './Action';
-import { Over } from './Over';
+import { Dialog } from './Dialog';
 import { Text } from './Text';
 
 interface KeysDialogProps {
@@ -11,34 +10,23 @@ interface KeysDialogProps {
 }
 
 /** The keys of a wide screen, listed. */
-export function KeysDialog({ keys, onClose }: KeysDialogProps) {
-  return (
-    <Over name="Keys" onClose={onClose}>
-      <Dialog visible dismissable={false} style={styles.dialog}>
-        <Dialog.Title>Keys</Dialog.Title>
-        <Dialog.Content>
-          {keys.map(([key, meaning]) => (
-            <View key={key} style={styles.keyRow}>
-              <Text as="figure" style={styles.key}>
-                {key}
-              </Text>
-              <Text>{meaning}</Text>
-            </View>
-          ))}
-          <Text as="small" tone="muted">
-            They can be switched off: Rigs, Files, This device.
-          </Text>
-        </Dialog.Content>
-        <Dialog.Actions>
-          <Action label="Close" onPress={onClose} />
-        </Dialog.Actions>
-      </Dialog>
-    </Over>
-  );
-}
+export const KeysDialog = ({ keys, onClose }: KeysDialogProps) => (
+  <Dialog title="Keys" onClose={onClose} actions={<Action label="Close" onPress={onClose} />}>
+    {keys.map(([key, meaning]) => (
+      <View key={key} style={styles.row}>
+        <Text as="figure" style={styles.key}>
+          {key}
+        </Text>
+        <Text>{meaning}</Text>
+      </View>
+    ))}
+    <Text as="small" tone="muted">
+      They can be switched off: Rigs, Files, This device.
+    </Text>
+  </Dialog>
+);
 
 const styles = StyleSheet.create({
-  dialog: { maxWidth: 380, alignSelf: 'center', width: '90%' },
-  keyRow: { flexDirection: 'row', gap: 12, alignItems: 'center' },
+  row: { flexDirection: 'row', gap: 12, alignItems: 'center' },
   key: { width: 28, textAlign: 'center' },
 });

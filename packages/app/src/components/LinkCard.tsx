@@ -3,7 +3,6 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
-import { InTurn } from './InTurn';
 
 interface LinkCardProps {
   readonly href: Href;
@@ -21,7 +20,7 @@ export function LinkCard({ href, chosen = false, children }: LinkCardProps) {
         <View
           style={[
             styles.card,
-            { borderColor: palette.line, backgroundColor: palette.card },
+            { borderColor: palette.edge, backgroundColor: palette.card },
             chosen && [styles.chosen, { borderColor: palette.moss }],
           ]}
         >
@@ -32,15 +31,10 @@ export function LinkCard({ href, chosen = false, children }: LinkCardProps) {
   );
 }
 
-/** So many to a task; the first comes with the list. */
-const STEP = 2;
-
 /** The list that such entries stand in. */
 export const CardList = ({ children }: { readonly children: ReactNode }) => (
   <View role="list" style={styles.list}>
-    <InTurn step={STEP} begun={1}>
-      {children}
-    </InTurn>
+    {children}
   </View>
 );
 

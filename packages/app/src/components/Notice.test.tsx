@@ -1,8 +1,7 @@
 import { act, render, screen } from '@testing-library/react';
 
-import { PaperTheme } from '../theme/PaperTheme';
-import { NoticeHost, notify } from './Notice';
-import { NoticeBar } from './NoticeBar';
+import { AppTheme } from '../theme/AppTheme';
+import { Notice, notify } from './Notice';
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
@@ -12,9 +11,9 @@ const wait = (ms: number): void => act(() => void jest.advanceTimersByTime(ms));
 describe('notify', () => {
   it('gives each notice its own time, though it says the same as the one before', () => {
     render(
-      <PaperTheme>
-        <NoticeHost Bar={NoticeBar} />
-      </PaperTheme>,
+      <AppTheme>
+        <Notice />
+      </AppTheme>,
     );
     act(() => notify('Kept.'));
     wait(3_500);

@@ -1,9 +1,7 @@
 import type { Ref } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 
-import { FACES } from '../theme/type';
-import { FieldNote } from './FieldNote';
+import { NUMBER_INPUT } from '../theme/type';
+import { Field } from './Field';
 import { inputRefOf, type Focusable } from './focusable';
 
 interface NumberFieldProps {
@@ -21,28 +19,16 @@ interface NumberFieldProps {
 }
 
 /** A number of a unit that nobody chooses. */
-export function NumberField(props: NumberFieldProps) {
-  const { inputRef, label, unit, spokenLabel = label, value, onChange, onBlur, problem, hint } = props;
+export function NumberField({ inputRef, label, unit, spokenLabel = label, onChange, ...rest }: NumberFieldProps) {
   return (
-    <View style={styles.field}>
-      <TextInput
-        ref={inputRefOf(inputRef)}
-        mode="outlined"
-        label={unit === '' ? label : `${label}, ${unit}`}
-        accessibilityLabel={unit === '' ? spokenLabel : `${spokenLabel} in ${unit}`}
-        value={value}
-        onChangeText={onChange}
-        onBlur={onBlur}
-        error={problem !== undefined}
-        inputMode="decimal"
-        contentStyle={styles.content}
-      />
-      <FieldNote problem={problem} hint={hint} />
-    </View>
+    <Field
+      {...rest}
+      ref={inputRefOf(inputRef)}
+      label={unit === '' ? label : `${label}, ${unit}`}
+      spokenLabel={unit === '' ? spokenLabel : `${spokenLabel} in ${unit}`}
+      onChangeText={onChange}
+      inputMode="decimal"
+      contentStyle={NUMBER_INPUT}
+    />
   );
 }
-
-const styles = StyleSheet.create({
-  field: { gap: 4 },
-  content: { fontFamily: FACES.number, fontSize: 20, fontVariant: ['tabular-nums'] },
-});

@@ -3,7 +3,6 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
 import { useWide } from '../theme/useWide';
-import { usePageInTurn, Within } from './InTurn';
 import { ScreenTitle } from './ScreenTitle';
 
 interface PageProps {
@@ -21,42 +20,34 @@ export function Page({ title, children, result, action }: PageProps) {
   const palette = usePalette();
   const wide = useWide();
   const heading = <ScreenTitle>{title}</ScreenTitle>;
-  const [[asked, told, button], within] = usePageInTurn(
-    children,
-    result,
-    Boolean(action) && (
-      <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
-    ),
+  const foot = action && (
+    <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
   );
   if (!wide) {
     return (
-      <Within value={within}>
-        <View style={styles.page}>
-          <ScrollView {...reachable(title)} contentContainerStyle={styles.column}>
-            {heading}
-            {asked}
-            {told}
-          </ScrollView>
-          {button}
-        </View>
-      </Within>
+      <View style={styles.page}>
+        <ScrollView {...reachable(title)} contentContainerStyle={styles.column}>
+          {heading}
+          {children}
+          {result}
+        </ScrollView>
+        {foot}
+      </View>
     );
   }
   return (
-    <Within value={within}>
-      <View style={styles.panes}>
-        <View style={[styles.left, { borderColor: palette.line }]}>
-          <ScrollView {...reachable(title)} contentContainerStyle={styles.wideColumn}>
-            {heading}
-            {asked}
-          </ScrollView>
-          {button}
-        </View>
-        <ScrollView {...reachable('Result')} style={styles.right} contentContainerStyle={styles.wideColumn}>
-          {told}
+    <View style={styles.panes}>
+      <View style={[styles.left, { borderColor: palette.line }]}>
+        <ScrollView {...reachable(title)} contentContainerStyle={styles.wideColumn}>
+          {heading}
+          {children}
         </ScrollView>
+        {foot}
       </View>
-    </Within>
+      <ScrollView {...reachable('Result')} style={styles.right} contentContainerStyle={styles.wideColumn}>
+        {result}
+      </ScrollView>
+    </View>
   );
 }
 

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
+import { StyleSheet, type StyleProp, type ViewStyle } from 'react-native';
+import { Surface } from 'react-native-paper';
 
 import { usePalette } from '../theme/useLight';
 import { Text } from './Text';
@@ -14,14 +15,14 @@ interface PanelProps {
 export function Panel({ title, children, style }: PanelProps) {
   const palette = usePalette();
   return (
-    <View style={[styles.panel, { backgroundColor: palette.card, borderColor: palette.line }, style]}>
+    <Surface mode="flat" elevation={1} style={[styles.panel, { borderColor: palette.line }, style as object]}>
       {title !== undefined && (
         <Text as="heading" level={2} style={[styles.title, { borderColor: palette.line }]}>
           {title}
         </Text>
       )}
       {children}
-    </View>
+    </Surface>
   );
 }
 

@@ -1,6 +1,5 @@
-import { useState, type ReactNode, type Ref } from 'react';
+import type { ReactNode, Ref } from 'react';
 import {
-  Pressable,
   StyleSheet,
   type GestureResponderEvent,
   type PressableProps,
@@ -8,11 +7,9 @@ import {
   type View,
   type ViewStyle,
 } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
 
-import { focusRing } from '../theme/focusRing';
-import { usePalette } from '../theme/useLight';
-
-interface PressProps extends Omit<PressableProps, 'style' | 'children'> {
+interface PressProps extends Omit<PressableProps, 'style' | 'children' | 'ref'> {
   readonly ref?: Ref<View>;
   /** For one of several: what the arrow keys do. */
   readonly onArrow?: (direction: 1 | -1) => void;
@@ -20,41 +17,25 @@ interface PressProps extends Omit<PressableProps, 'style' | 'children'> {
   readonly children: ReactNode;
 }
 
-/** Anything that can be pressed: at least 48 px, with a focus ring that can be seen. */
+/** Anything that can be pressed and is no plain button: at least 48 px. Paper's ripple leaves the keys to us. */
 export function Press({ style, children, onArrow, ...rest }: PressProps) {
-  const palette = usePalette();
-  const [focused, setFocused] = useState(false);
   return (
-    <Pressable
+    <TouchableRipple
       role="button"
-      {...rest}
-      {...(rest.role === 'radio' && { onKeyDown: radioKeys(rest.onPress, onArrow) })}
-      onFocus={(event) => {
-        setFocused(isKeyboardFocus(event.target));
-        rest.onFocus?.(event);
-      }}
-      onBlur={(event) => {
-        setFocused(false);
-        rest.onBlur?.(event);
-      }}
-      style={({ pressed }) => [
-        styles.target,
-        style,
-        pressed && styles.pressed,
-        rest.disabled && styles.disabled,
-        focused && focusRing(palette),
-      ]}
+      {...(rest as object)}
+      {...(rest.role !== undefined && rest.role !== 'button' && { onKeyDown: keysOf(rest.onPress, onArrow) })}
+      style={[styles.target, style, rest.disabled && styles.disabled]}
     >
-      {children}
-    </Pressable>
+      <>{children}</>
+    </TouchableRipple>
   );
 }
 
 const ARROWS: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
 
-/** The space bar presses a button by itself; one of a few is chosen with it too, and the arrows go from one to the next. */
-const radioKeys =
-  (choose: PressableProps['onPress'], onArrow: PressProps['onArrow']) =>
+/** The space bar presses a button by itself; what is chosen or switched is pressed by it too, and arrows go to the next. */
+const keysOf =
+  (press: PressableProps['onPress'], onArrow: PressProps['onArrow']) =>
   (event: KeyboardEvent & GestureResponderEvent) => {
     const direction = ARROWS[event.key];
     if (direction !== undefined && onArrow) {
@@ -62,16 +43,11 @@ const radioKeys =
       onArrow(direction);
     } else if (event.key === ' ') {
       event.preventDefault();
-      choose?.(event);
+      press?.(event);
     }
   };
 
-/** A finger needs no ring, a keyboard does; the browser knows which it was. */
-const isKeyboardFocus = (target: unknown): boolean =>
-  typeof Element !== 'undefined' && target instanceof Element && target.matches(':focus-visible');
-
 const styles = StyleSheet.create({
   target: { minHeight: 48, minWidth: 48, justifyContent: 'center' },
-  pressed: { opacity: 0.7 },
   disabled: { opacity: 0.45 },
 });

@@ -1,7 +1,7 @@
 import { psi } from '@dunlinmoss/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { PaperTheme } from '../theme/PaperTheme';
+import { AppTheme } from '../theme/AppTheme';
 
 import { FIRST_UNITS, unitsStore } from '../settings/preferences';
 import { QuantityField } from './QuantityField';
@@ -15,7 +15,7 @@ function Field({ start, problem }: { start: QuantityText; problem?: string }) {
     setValue(next);
   };
   return (
-    <PaperTheme>
+    <AppTheme>
       <QuantityField
         label="Front"
         quantity="pressure"
@@ -24,7 +24,7 @@ function Field({ start, problem }: { start: QuantityText; problem?: string }) {
         stepsFrom={110}
         problem={problem}
       />
-    </PaperTheme>
+    </AppTheme>
   );
 }
 const input = (): HTMLInputElement => screen.getByLabelText(/^Front in /);

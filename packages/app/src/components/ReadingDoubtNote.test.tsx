@@ -2,7 +2,7 @@ import { psi, type TestLimits } from '@dunlinmoss/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 
-import { PaperTheme } from '../theme/PaperTheme';
+import { AppTheme } from '../theme/AppTheme';
 import type { QuantityText } from './quantityText';
 import { ReadingDoubtNote } from './ReadingDoubtNote';
 
@@ -11,10 +11,10 @@ const PLANNED: Pick<TestLimits, 'plannedKpa' | 'highest'> = { plannedKpa: psi(35
 function Reading({ text, limits = PLANNED }: { readonly text: string; readonly limits?: typeof PLANNED | undefined }) {
   const [typed, setTyped] = useState<QuantityText>({ text, unit: 'psi' });
   return (
-    <PaperTheme>
+    <AppTheme>
       <output>{typed.text}</output>
       <ReadingDoubtNote typed={typed} limits={limits} onChange={setTyped} />
-    </PaperTheme>
+    </AppTheme>
   );
 }
 
@@ -34,14 +34,14 @@ describe('ReadingDoubtNote', () => {
   it('asks nothing of the road’s pressure, however far below it the plan lies', () => {
     const change = (): void => undefined;
     const note = (roadKpa: number | null) => (
-      <PaperTheme>
+      <AppTheme>
         <ReadingDoubtNote
           typed={{ text: '36', unit: 'psi' }}
           limits={{ plannedKpa: psi(16), highest: null }}
           roadKpa={roadKpa}
           onChange={change}
         />
-      </PaperTheme>
+      </AppTheme>
     );
     const { container, rerender } = render(note(psi(36)));
     expect(container.querySelector('[role="status"]')).toBeNull();

@@ -3,6 +3,7 @@ import { mergeRows } from '@dunlinmoss/domain';
 import { usePathname, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { countText, timeOfDay } from '../words/format';
 import { reachStore } from '../data/client';
@@ -16,7 +17,6 @@ import { useLeftBehind } from '../data/setBack';
 import { newerStore, takeNewer } from '../data/shell';
 import { unitsStore } from '../settings/preferences';
 import { roleHere, whoStore } from '../settings/who';
-import { CloudOff } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { clockText } from '../words/air';
 import { calledText, clashText, setBackText, waitingOf } from '../words/waiting';
@@ -153,7 +153,7 @@ function Bar({ hurts = false, icon = false, children }: BarProps) {
         },
       ]}
     >
-      {icon && <CloudOff size={18} color={palette.ink} />}
+      {icon && <Icon source="cloud-off" size={18} color={palette.ink} />}
       {children}
     </View>
   );

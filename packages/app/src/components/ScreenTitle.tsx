@@ -1,14 +1,11 @@
 import { usePathname } from 'expo-router';
 import { useEffect, useRef } from 'react';
-import { StyleSheet, type Text as NativeText } from 'react-native';
+import { View } from 'react-native';
 
 import { Text } from './Text';
 
 /** The screen whose heading was shown last; null before the first. */
 let lastPath: string | null = null;
-
-/** React Native’s types do not know that a text can take the focus; the web does. */
-const FOCUSED_BY_CODE: object = { tabIndex: -1 };
 
 /** Whether the focus is where somebody already types. */
 const isTyping = (): boolean => document.activeElement?.matches('input, textarea, select') ?? false;
@@ -19,7 +16,7 @@ const isTyping = (): boolean => document.activeElement?.matches('input, textarea
  */
 export function ScreenTitle({ children }: { readonly children: string }) {
   const path = usePathname();
-  const heading = useRef<NativeText>(null);
+  const heading = useRef<View>(null);
   useEffect(() => {
     document.title = `${children} · Dunlinmoss`;
   }, [children]);
@@ -27,14 +24,12 @@ export function ScreenTitle({ children }: { readonly children: string }) {
     const isFirst = lastPath === null;
     const isSame = lastPath === path && document.activeElement !== document.body;
     lastPath = path;
-    if (!isFirst && !isSame && !isTyping()) (heading.current as HTMLElement | null)?.focus({ preventScroll: true });
+    if (!isFirst && !isSame && !isTyping())
+      (heading.current as unknown as HTMLElement | null)?.focus({ preventScroll: true });
   }, [path]);
   return (
-    <Text ref={heading} as="title" level={1} style={styles.heading} {...FOCUSED_BY_CODE}>
-      {children}
-    </Text>
+    <View ref={heading} role="heading" aria-level={1} tabIndex={-1}>
+      <Text as="title">{children}</Text>
+    </View>
   );
 }
-
-// It is no control: nothing happens by a key pressed on it, so it has no ring.
-const styles = StyleSheet.create({ heading: { outlineStyle: 'solid', outlineWidth: 0 } });

@@ -5,7 +5,6 @@ import { StyleSheet, View } from 'react-native';
 import { fileName, giveFile } from './files';
 import { pdfHere } from './pdf';
 import { printSheet } from './print';
-import { Copy, Download, FileText, Printer } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { sheetText } from '../words/sheet';
 import { Action } from './Action';
@@ -47,14 +46,19 @@ export function SheetActions({ sheet, name, paper }: SheetActionsProps) {
   };
   return (
     <View style={styles.actions}>
-      <Action icon={Printer} label="Print" onPress={() => printSheet(SHEET, paper)} />
-      <Action icon={FileText} label={making ? 'Making it …' : 'PDF'} disabled={making} onPress={() => void savePdf()} />
+      <Action icon="printer" label="Print" onPress={() => printSheet(SHEET, paper)} />
       <Action
-        icon={Download}
+        icon="file-text"
+        label={making ? 'Making it …' : 'PDF'}
+        disabled={making}
+        onPress={() => void savePdf()}
+      />
+      <Action
+        icon="download"
         label="Text"
         onPress={() => giveFile(fileName(name, 'txt'), new Blob([sheetText(sheet)], { type: 'text/plain' }))}
       />
-      <Action icon={Copy} label="Copy" onPress={() => void copy()} />
+      <Action icon="copy" label="Copy" onPress={() => void copy()} />
     </View>
   );
 }

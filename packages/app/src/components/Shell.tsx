@@ -1,14 +1,15 @@
-import type { LucideIcon } from 'lucide-react';
+import type { IconName } from '@react-native-vector-icons/material-design-icons';
 import { Link, usePathname, useRouter, type Href } from 'expo-router';
-import { Suspense, useLayoutEffect, useRef, useState, type ComponentType, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Icon, IconButton } from 'react-native-paper';
 
 import { lightStore, nextPressureUnit, PRESSURE_UNITS, singleKeysStore, unitsStore } from '../settings/preferences';
 import { spaceOf, whoStore } from '../settings/who';
-import { BookOpen, Moon, Ruler, Sun, Sunrise, Truck, Waves, Wind } from '../theme/icons';
 import { useLight, usePalette } from '../theme/useLight';
-import { useWide } from '../theme/useWide';
-import { NoticeHost, notify } from './Notice';
+import { useRail } from '../theme/useWide';
+import { KeysDialog } from './KeysDialog';
+import { Notice, notify } from './Notice';
 import { Press } from './Press';
 import { SaveState } from './SaveState';
 import { Text } from './Text';
@@ -17,17 +18,17 @@ import { useRoving } from './useRoving';
 interface Place {
   readonly name: string;
   readonly href: Href & string;
-  readonly icon: LucideIcon;
+  readonly icon: IconName;
 }
 
 /** The path, in the order of the work. */
 const PLACES: readonly Place[] = [
-  { name: 'Today', href: '/', icon: Sunrise },
-  { name: 'Rigs', href: '/rigs', icon: Truck },
-  { name: 'Ground', href: '/ground', icon: Waves },
-  { name: 'Air', href: '/air', icon: Wind },
-  { name: 'Proof', href: '/proof', icon: Ruler },
-  { name: 'Book', href: '/book', icon: BookOpen },
+  { name: 'Today', href: '/', icon: 'sunrise' },
+  { name: 'Rigs', href: '/rigs', icon: 'truck' },
+  { name: 'Ground', href: '/ground', icon: 'waves' },
+  { name: 'Air', href: '/air', icon: 'wind' },
+  { name: 'Proof', href: '/proof', icon: 'ruler' },
+  { name: 'Book', href: '/book', icon: 'book-open' },
 ];
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -44,25 +45,18 @@ const switchUnit = (): void => {
   notify(`Pressures are in ${pressure} now.`, () => unitsStore.set(units));
 };
 
-interface ShellProps {
-  readonly children: ReactNode;
-  /** What draws notices, and the list of keys: they come later than the frame. */
-  readonly NoticeBar: ComponentType;
-  readonly Keys: ComponentType<{ readonly keys: typeof KEYS; readonly onClose: () => void }>;
-}
-
 /** The frame round every place: where you are, the unit switch, and what has not been saved yet. */
-export function Shell({ children, Keys, NoticeBar }: ShellProps) {
+export function Shell({ children }: { readonly children: ReactNode }) {
   const palette = usePalette();
-  const wide = useWide();
+  const rail = useRail();
   const light = useLight();
   const [keysShown, setKeysShown] = useState(false);
   const main = useRef<View>(null);
   useKeys(light, () => setKeysShown(true));
   return (
-    <View style={[styles.shell, { backgroundColor: palette.paper }, wide && styles.wide]}>
+    <View style={[styles.shell, { backgroundColor: palette.paper }, rail && styles.wide]}>
       <SkipLink onPress={() => (main.current as unknown as HTMLElement | null)?.focus()} />
-      {wide && <PlaceLinks wide />}
+      {rail && <PlaceLinks rail />}
       <View style={styles.main}>
         <Header light={light} />
         <SaveState />
@@ -70,13 +64,9 @@ export function Shell({ children, Keys, NoticeBar }: ShellProps) {
           {children}
         </View>
       </View>
-      {!wide && <PlaceLinks wide={false} />}
-      <NoticeHost Bar={NoticeBar} />
-      {keysShown && (
-        <Suspense>
-          <Keys keys={KEYS} onClose={() => setKeysShown(false)} />
-        </Suspense>
-      )}
+      {!rail && <PlaceLinks rail={false} />}
+      <Notice />
+      {keysShown && <KeysDialog keys={KEYS} onClose={() => setKeysShown(false)} />}
     </View>
   );
 }
@@ -99,33 +89,33 @@ function SkipLink({ onPress }: { readonly onPress: () => void }) {
   );
 }
 
-function PlaceLinks({ wide }: { readonly wide: boolean }) {
+function PlaceLinks({ rail }: { readonly rail: boolean }) {
   const palette = usePalette();
   const path = usePathname();
   return (
     <View
       role="navigation"
       aria-label="Places"
-      style={[wide ? styles.rail : styles.bar, { backgroundColor: palette.card, borderColor: palette.line }]}
+      style={[rail ? styles.rail : styles.bar, { backgroundColor: palette.card, borderColor: palette.line }]}
     >
-      {PLACES.map(({ name, href, icon: Icon }) => {
+      {PLACES.map(({ name, href, icon }) => {
         const here = href === '/' ? path === '/' : path.startsWith(href);
         return (
           <Link
             key={name}
             href={href}
             aria-current={here ? 'page' : undefined}
-            style={wide ? styles.railLink : styles.barLink}
+            style={rail ? styles.railLink : styles.barLink}
           >
             <View
               style={[
                 styles.place,
                 here && { backgroundColor: palette.mossWash },
-                here && (wide ? styles.hereWide : styles.here),
+                here && (rail ? styles.hereWide : styles.here),
                 { borderColor: here ? palette.moss : 'transparent' },
               ]}
             >
-              <Icon size={22} color={here ? palette.ink : palette.muted} />
+              <Icon source={icon} size={22} color={here ? palette.ink : palette.muted} />
               <Text as={here ? 'label' : 'small'} tone={here ? 'ink' : 'muted'}>
                 {name}
               </Text>
@@ -142,10 +132,10 @@ function Header({ light }: { readonly light: 'day' | 'night' }) {
   const units = unitsStore.use();
   const space = spaceOf(whoStore.use());
   const crew = space && !space.personal ? space.name : undefined;
-  const Icon = light === 'day' ? Moon : Sun;
   const roving = useRoving(PRESSURE_UNITS.length, PRESSURE_UNITS.indexOf(units.pressure));
   return (
-    <View style={[styles.header, { borderColor: palette.line }]}>
+    <View role="banner" style={[styles.header, { borderColor: palette.line }]}>
+      <Back />
       <Link
         href="/crew"
         aria-label={crew === undefined ? 'Dunlinmoss: crew' : `Dunlinmoss: crew ${crew}`}
@@ -162,7 +152,7 @@ function Header({ light }: { readonly light: 'day' | 'night' }) {
           )}
         </View>
       </Link>
-      <View role="radiogroup" aria-label="Pressure unit" style={[styles.units, { borderColor: palette.line }]}>
+      <View role="radiogroup" aria-label="Pressure unit" style={[styles.units, { borderColor: palette.edge }]}>
         {PRESSURE_UNITS.map((unit, index) => {
           const chosen = unit === units.pressure;
           return (
@@ -187,13 +177,27 @@ function Header({ light }: { readonly light: 'day' | 'night' }) {
         onPress={() => switchLight(light)}
         style={styles.light}
       >
-        <Icon size={20} color={palette.muted} />
+        <Icon source={light === 'day' ? 'moon' : 'sun'} size={20} color={palette.muted} />
         <Text as="small" tone="muted">
           {light === 'day' ? 'Night' : 'Day'}
         </Text>
       </Press>
     </View>
   );
+}
+
+/** Back to where the person came from, on every screen below a tab; where they came from elsewhere, to the tab. */
+function Back() {
+  const path = usePathname();
+  const router = useRouter();
+  const places: readonly string[] = PLACES.map(({ href }) => href);
+  if (places.includes(path)) return null;
+  const tab = `/${path.split('/')[1]}`;
+  const goBack = (): void => {
+    if (router.canGoBack()) router.back();
+    else router.replace(places.includes(tab) ? (tab as Href) : '/');
+  };
+  return <IconButton icon="arrow-left" accessibilityLabel="Back" onPress={goBack} style={styles.back} />;
 }
 
 const switchLight = (now: 'day' | 'night'): void => lightStore.set(now === 'day' ? 'night' : 'day');
@@ -241,6 +245,7 @@ const styles = StyleSheet.create({
     paddingVertical: 4,
     borderBottomWidth: 1,
   },
+  back: { width: 48, height: 48, margin: 0, marginLeft: -8 },
   brand: { display: 'flex', flex: 1, minWidth: 0 },
   brandWords: { flex: 1, minHeight: 48, justifyContent: 'center' },
   units: { flexDirection: 'row', borderWidth: 1, borderRadius: 3, overflow: 'hidden' },

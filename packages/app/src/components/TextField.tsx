@@ -1,9 +1,8 @@
 import type { Ref } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { TextInput } from 'react-native-paper';
+import { StyleSheet } from 'react-native';
 
 import { FACES } from '../theme/type';
-import { FieldNote } from './FieldNote';
+import { Field } from './Field';
 import { inputRefOf, type Focusable } from './focusable';
 
 interface TextFieldProps {
@@ -30,44 +29,30 @@ export function TextField(props: TextFieldProps) {
     inputRef,
     label,
     spokenLabel = label,
-    value,
     onChange,
-    onFocus,
-    onBlur,
-    problem,
-    hint,
-    placeholder,
     multiline = false,
     capitals = false,
     fillsIn,
+    ...rest
   } = props;
   return (
-    <View style={styles.field}>
-      <TextInput
-        ref={inputRefOf(inputRef)}
-        mode="outlined"
-        label={label}
-        accessibilityLabel={spokenLabel}
-        value={value}
-        onChangeText={onChange}
-        onFocus={onFocus}
-        onBlur={onBlur}
-        error={problem !== undefined}
-        placeholder={placeholder}
-        multiline={multiline}
-        secureTextEntry={fillsIn === 'current-password'}
-        autoComplete={fillsIn}
-        autoCapitalize={fillsIn ? 'none' : capitals ? 'characters' : 'sentences'}
-        autoCorrect={!capitals && !fillsIn}
-        contentStyle={multiline ? styles.tall : styles.content}
-      />
-      <FieldNote problem={problem} hint={hint} />
-    </View>
+    <Field
+      {...rest}
+      ref={inputRefOf(inputRef)}
+      label={label}
+      spokenLabel={spokenLabel}
+      onChangeText={onChange}
+      multiline={multiline}
+      secureTextEntry={fillsIn === 'current-password'}
+      autoComplete={fillsIn}
+      autoCapitalize={fillsIn ? 'none' : capitals ? 'characters' : 'sentences'}
+      autoCorrect={!capitals && !fillsIn}
+      contentStyle={multiline ? styles.tall : styles.content}
+    />
   );
 }
 
 const styles = StyleSheet.create({
-  field: { gap: 4 },
   content: { fontFamily: FACES.text },
   tall: { fontFamily: FACES.text, minHeight: 88, paddingTop: 12 },
 });

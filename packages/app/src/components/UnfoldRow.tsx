@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
-import { ChevronDown, ChevronUp } from '../theme/icons';
 import { usePalette } from '../theme/useLight';
 import { Press } from './Press';
 import { Text } from './Text';
@@ -20,12 +20,11 @@ export function UnfoldRow({ items }: UnfoldRowProps) {
   const palette = usePalette();
   const [open, setOpen] = useState<number | null>(null);
   const close = (): void => setOpen(null);
-  const box = { borderColor: palette.line, backgroundColor: palette.card };
+  const box = { borderColor: palette.edge, backgroundColor: palette.card };
   return (
     <View style={styles.all}>
       <View style={styles.row}>
         {items.map(({ label, value }, index) => {
-          const Chevron = open === index ? ChevronUp : ChevronDown;
           return (
             <Press
               key={label}
@@ -42,7 +41,7 @@ export function UnfoldRow({ items }: UnfoldRowProps) {
                     {value}
                   </Text>
                 </View>
-                <Chevron size={20} color={palette.muted} />
+                <Icon source={open === index ? 'chevron-up' : 'chevron-down'} size={20} color={palette.muted} />
               </View>
             </Press>
           );

@@ -26,5 +26,9 @@ describe.each([
     expect(contrast(palette[tone], palette.card)).toBeGreaterThanOrEqual(4.5);
   });
 
+  it.each(['paper', 'card'] as const)('the outline of a control stands out 3:1 on %s', (ground) => {
+    expect(contrast(palette.edge, palette[ground])).toBeGreaterThanOrEqual(3);
+  });
+
   it('a main button reads 4.5:1', () => expect(contrast(palette.onMoss, palette.moss)).toBeGreaterThanOrEqual(4.5));
 });

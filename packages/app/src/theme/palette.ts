@@ -8,6 +8,8 @@ export interface Palette {
   readonly ink: string;
   readonly muted: string;
   readonly line: string;
+  /** Around what can be pressed: 3:1 on `paper` and `card`. */
+  readonly edge: string;
   readonly moss: string;
   readonly onMoss: string;
   readonly mossWash: string;
@@ -23,6 +25,7 @@ export const DAY: Palette = {
   ink: '#2B211A',
   muted: '#5F5244',
   line: '#CFC2A9',
+  edge: '#877A67',
   moss: '#47571F',
   onMoss: '#FBF8EC',
   mossWash: '#E3E4C8',
@@ -38,6 +41,7 @@ export const NIGHT: Palette = {
   ink: '#F0E7D6',
   muted: '#BCAE99',
   line: '#4A4037',
+  edge: '#857767',
   moss: '#B3C67A',
   onMoss: '#1B1F0C',
   mossWash: '#333A1E',

@@ -1,3 +1,3 @@
-import { later } from '../../screens/later';
+import { lazyScreen } from '../../screens/lazyScreen';
 
-export default later('DepthScreen');
+export default lazyScreen('DepthScreen');

@@ -16,7 +16,6 @@ import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { LogLines } from '../../pictures/LogLines';
 import { apiHere } from '../../settings/who';
-import { Download } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
 import { countText, dayAndTime } from '../../words/format';
@@ -160,7 +159,7 @@ function Log({ job, choice }: { readonly job: AirJob; readonly choice: React.Rea
           </View>
         )}
       </Panel>
-      <Action icon={Download} label="The log as a table" onPress={() => void give()} />
+      <Action icon="download" label="The log as a table" onPress={() => void give()} />
     </Page>
   );
 }

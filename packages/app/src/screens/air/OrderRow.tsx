@@ -1,10 +1,10 @@
 import type { RigWheel } from '@dunlinmoss/domain';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
-import { ChevronDown, ChevronUp } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
 
@@ -18,9 +18,9 @@ interface OrderRowProps {
 export function OrderRow({ wheel, text, onUp, onDown }: OrderRowProps) {
   const palette = usePalette();
   const name = wheelName(wheel);
-  const arrow = (label: string, onPress: (() => void) | undefined, Icon: typeof ChevronUp): ReactNode => (
+  const arrow = (label: string, onPress: (() => void) | undefined, icon: 'chevron-up' | 'chevron-down'): ReactNode => (
     <Press aria-label={label} disabled={!onPress} onPress={onPress} style={styles.arrow}>
-      <Icon size={22} color={onPress ? palette.moss : palette.line} />
+      <Icon source={icon} size={22} color={onPress ? palette.moss : palette.line} />
     </Press>
   );
   return (
@@ -29,8 +29,8 @@ export function OrderRow({ wheel, text, onUp, onDown }: OrderRowProps) {
         <Text as="strong">{name}</Text>
         <Text as="figure">{text}</Text>
       </View>
-      {arrow(`${name} earlier`, onUp, ChevronUp)}
-      {arrow(`${name} later`, onDown, ChevronDown)}
+      {arrow(`${name} earlier`, onUp, 'chevron-up')}
+      {arrow(`${name} later`, onDown, 'chevron-down')}
     </View>
   );
 }

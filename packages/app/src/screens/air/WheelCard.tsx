@@ -1,8 +1,8 @@
 import type { WatchedWheel } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { Text } from '../../components/Text';
-import { TriangleAlert } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
 import { pressure, timeOfDay } from '../../words/format';
@@ -43,7 +43,7 @@ export function WheelCard({
         {last?.tempC != null && <Text as="figure">{`${Math.round(last.tempC)}\u00a0°C`}</Text>}
       </View>
       <View style={styles.head}>
-        {urgent && <TriangleAlert size={18} color={palette.rust} />}
+        {urgent && <Icon source="triangle-alert" size={18} color={palette.rust} />}
         <Text as="strong" tone={urgent ? 'rust' : 'moss'}>
           {ADVICE_WORDS[watched.advice]}
         </Text>

@@ -16,7 +16,6 @@ import { SheetActions, SheetView } from '../../components/SheetView';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
 import { namesStore } from '../../settings/who';
-import { Download } from '../../theme/icons';
 import { useWide } from '../../theme/useWide';
 import { bookSheet } from '../../words/book';
 import { day } from '../../words/format';
@@ -60,7 +59,7 @@ function TakeOut() {
         return (
           <>
             <SheetActions sheet={sheet} name="book" paper="A4" />
-            <Action icon={Download} label="Table (CSV)" onPress={() => void saveTable('book', sheetCells(sheet))} />
+            <Action icon="download" label="Table (CSV)" onPress={() => void saveTable('book', sheetCells(sheet))} />
             <ScrollView horizontal role="region" aria-label="The page" tabIndex={0}>
               <SheetView sheet={sheet} minWidth={900} />
             </ScrollView>

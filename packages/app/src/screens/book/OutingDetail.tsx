@@ -9,13 +9,11 @@ import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { History } from '../../components/History';
-import { InTurn } from '../../components/InTurn';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { archiveAndSay } from '../../components/archiveAndSay';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
-import { Trash } from '../../theme/icons';
 import { dayAndTime } from '../../words/format';
 import { groundName } from '../../words/grounds';
 import { dayText } from '../../words/modifiers';
@@ -62,78 +60,76 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
 
   return (
     <View style={styles.detail}>
-      <InTurn>
-        <Panel title={outing.title || groundName(outing.groundCode)}>
-          <Text>{`${outing.rigName}, ${groundName(outing.groundCode).toLowerCase()}`}</Text>
-          <Text tone="muted">{`${dayAndTime(outing.startedAt)} · ${stateText(outing, rig?.family)}`}</Text>
-          <Text>
-            {outing.pressures.length > 0
-              ? `Set, cold: ${pressuresText(outing.pressures, units)}.`
-              : 'No pressures set yet.'}
-          </Text>
-          {(outing.modifiers.length > 0 || outing.speedKmh !== null) && (
-            <Text>{`The day: ${dayText(outing.modifiers, outing.speedKmh, units).toLowerCase()}.`}</Text>
-          )}
-        </Panel>
-        <AirOfOuting outing={outing} units={units} />
-        <Text as="heading" level={2}>
-          Tests
+      <Panel title={outing.title || groundName(outing.groundCode)}>
+        <Text>{`${outing.rigName}, ${groundName(outing.groundCode).toLowerCase()}`}</Text>
+        <Text tone="muted">{`${dayAndTime(outing.startedAt)} · ${stateText(outing, rig?.family)}`}</Text>
+        <Text>
+          {outing.pressures.length > 0
+            ? `Set, cold: ${pressuresText(outing.pressures, units)}.`
+            : 'No pressures set yet.'}
         </Text>
-        {tests.length > 0 ? (
-          <TestList tests={tests} rigs={rig ? [rig] : []} />
-        ) : (
-          <Text tone="muted">None on this outing.</Text>
+        {(outing.modifiers.length > 0 || outing.speedKmh !== null) && (
+          <Text>{`The day: ${dayText(outing.modifiers, outing.speedKmh, units).toLowerCase()}.`}</Text>
         )}
-        {outing.state !== 'planned' && (
-          <Action
-            label="Prove it"
-            onPress={() => router.navigate({ pathname: '/proof', params: { rig: outing.rigId } })}
-          />
-        )}
-        {rig && <NextTimeHere rig={rig} outing={outing} />}
-        <Panel title="Decided">
-          <Controller
-            control={form.control}
-            name="code"
-            render={({ field, fieldState }) => (
-              <>
-                <Choice
-                  label="What to do next time"
-                  value={field.value || undefined}
-                  options={DECISIONS.map((code) => ({ code, name: DECISION_WORDS[code] }))}
-                  onChange={(code) => {
-                    form.clearErrors('code');
-                    field.onChange(code);
-                  }}
-                />
-                {fieldState.error && (
-                  <Text role="alert" as="small" tone="rust">
-                    {fieldState.error.message}
-                  </Text>
-                )}
-              </>
-            )}
-          />
-          <Controller
-            control={form.control}
-            name="note"
-            rules={{ maxLength: { value: 500, message: 'Expected at most 500 letters.' } }}
-            render={({ field, fieldState }) => (
-              <TextField
-                label="What you saw (if you like)"
-                value={field.value}
-                onChange={field.onChange}
-                onBlur={field.onBlur}
-                multiline
-                problem={fieldState.error?.message}
+      </Panel>
+      <AirOfOuting outing={outing} units={units} />
+      <Text as="heading" level={2}>
+        Tests
+      </Text>
+      {tests.length > 0 ? (
+        <TestList tests={tests} rigs={rig ? [rig] : []} />
+      ) : (
+        <Text tone="muted">None on this outing.</Text>
+      )}
+      {outing.state !== 'planned' && (
+        <Action
+          label="Prove it"
+          onPress={() => router.navigate({ pathname: '/proof', params: { rig: outing.rigId } })}
+        />
+      )}
+      {rig && <NextTimeHere rig={rig} outing={outing} />}
+      <Panel title="Decided">
+        <Controller
+          control={form.control}
+          name="code"
+          render={({ field, fieldState }) => (
+            <>
+              <Choice
+                label="What to do next time"
+                value={field.value || undefined}
+                options={DECISIONS.map((code) => ({ code, name: DECISION_WORDS[code] }))}
+                onChange={(code) => {
+                  form.clearErrors('code');
+                  field.onChange(code);
+                }}
               />
-            )}
-          />
-          <Action kind="main" label="Write it in the Book" onPress={() => void decide()} />
-        </Panel>
-        <History name="outings" row={outing} />
-        <Action kind="hurt" icon={Trash} label="Archive this outing" onPress={() => void remove()} />
-      </InTurn>
+              {fieldState.error && (
+                <Text role="alert" as="small" tone="rust">
+                  {fieldState.error.message}
+                </Text>
+              )}
+            </>
+          )}
+        />
+        <Controller
+          control={form.control}
+          name="note"
+          rules={{ maxLength: { value: 500, message: 'Expected at most 500 letters.' } }}
+          render={({ field, fieldState }) => (
+            <TextField
+              label="What you saw (if you like)"
+              value={field.value}
+              onChange={field.onChange}
+              onBlur={field.onBlur}
+              multiline
+              problem={fieldState.error?.message}
+            />
+          )}
+        />
+        <Action kind="main" label="Write it in the Book" onPress={() => void decide()} />
+      </Panel>
+      <History name="outings" row={outing} />
+      <Action kind="hurt" icon="trash" label="Archive this outing" onPress={() => void remove()} />
     </View>
   );
 }

@@ -16,7 +16,6 @@ import { Panel } from '../../components/Panel';
 import { Empty, Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { unitsStore } from '../../settings/preferences';
-import { Download } from '../../theme/icons';
 import { dayAndTime } from '../../words/format';
 import {
   calledText,
@@ -69,7 +68,7 @@ export function WaitingScreen() {
           </Text>
           {all.length > 0 && (
             <Action
-              icon={Download}
+              icon="download"
               label="Save what waits as a file"
               onPress={() => giveFile('dunlinmoss-waiting.json', new Blob([carriedFile(all)], JSON_TYPE))}
             />

@@ -19,7 +19,6 @@ import { Unfold } from '../../components/Unfold';
 import { chosenRigStore } from '../../hooks/useChosenRig';
 import { useProof } from '../../hooks/useProof';
 import { unitsStore } from '../../settings/preferences';
-import { Trash } from '../../theme/icons';
 import { GROUND_WORDS, groundName } from '../../words/grounds';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { savedText } from '../../words/saved';
@@ -170,7 +169,7 @@ function Compare({ row, rigs }: CompareProps) {
       {row && (
         <Action
           kind="hurt"
-          icon={Trash}
+          icon="trash"
           label="Archive this comparison"
           onPress={() => void form.archive?.(row.name, () => router.navigate('/book'))}
         />

@@ -4,7 +4,6 @@ import { StyleSheet, View } from 'react-native';
 
 import { BOARD_INSET, Staff, topOf, type StaffAxle } from '../../pictures/Staff';
 import type { Units } from '../../settings/preferences';
-import { focusRing } from '../../theme/focusRing';
 import { usePalette } from '../../theme/useLight';
 import { pressure } from '../../words/format';
 
@@ -40,7 +39,12 @@ export const DragStaff = memo(function DragStaff({ axle, pressureKpa, onChange, 
         roadName={roadName}
         still
       />
-      <View style={[styles.over, hasRing && focusRing(palette)]}>
+      <View
+        style={[
+          styles.over,
+          hasRing && { outlineColor: palette.waterDeep, outlineWidth: 3, outlineStyle: 'solid' as const },
+        ]}
+      >
         {createElement('input', {
           type: 'range',
           'aria-label': `${axle.name}, pressure to try`,

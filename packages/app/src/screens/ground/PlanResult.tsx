@@ -4,7 +4,6 @@ import { StyleSheet, View } from 'react-native';
 
 import { Action } from '../../components/Action';
 import { Cautions } from '../../components/Cautions';
-import { InTurn } from '../../components/InTurn';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
@@ -60,8 +59,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
       />
       <Cautions plan={plan} severity="danger" />
       <DecidedBy plan={plan} units={units} />
-      {/* The number and its dangers stand as soon as the buttons that go by them. */}
-      <InTurn>
+      <>
         {plan.school !== null && (
           <WayOfChoosing
             rig={rig}
@@ -118,7 +116,7 @@ export function PlanResult({ plan, question }: PlanResultProps) {
             <Working steps={working} />
           </Unfold>
         ))}
-      </InTurn>
+      </>
     </>
   );
 }

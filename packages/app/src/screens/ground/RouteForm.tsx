@@ -21,7 +21,6 @@ import { useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { rememberTool, toolsFor } from '../../hooks/toolChoice';
 import { useRoutePlan, type RouteToolCodes } from '../../hooks/useRoutePlan';
 import { unitsFor, unitsStore, type Units } from '../../settings/preferences';
-import { Download, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { groundName } from '../../words/grounds';
@@ -238,13 +237,13 @@ export function RouteForm({ row, rig }: RouteFormProps) {
       <View style={styles.files}>
         {gpx !== undefined && (
           <Action
-            icon={Download}
+            icon="download"
             label="Track (GPX)"
             onPress={() => giveFile(fileName(body.name, 'gpx'), new Blob([gpx], { type: 'application/gpx+xml' }))}
           />
         )}
         <Action
-          icon={Download}
+          icon="download"
           label="Route (GeoJSON)"
           onPress={() =>
             giveFile(
@@ -257,7 +256,7 @@ export function RouteForm({ row, rig }: RouteFormProps) {
       {row && (
         <Action
           kind="hurt"
-          icon={Trash}
+          icon="trash"
           label="Archive this route"
           onPress={() =>
             void form.archive?.(row.name, () => router.navigate({ pathname: '/ground/day', params: { rig: rig.id } }))

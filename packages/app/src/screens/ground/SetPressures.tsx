@@ -8,16 +8,15 @@ import {
   type RigRow,
 } from '@dunlinmoss/contract';
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
-import { Dialog } from 'react-native-paper';
+import { StyleSheet, View } from 'react-native';
 
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { save } from '../../data/outbox';
 import { newOuting } from '../../data/outings';
 import type { Units } from '../../settings/preferences';
 import { Action } from '../../components/Action';
+import { Dialog } from '../../components/Dialog';
 import { notify } from '../../components/Notice';
-import { Over } from '../../components/Over';
 import { QuantityField } from '../../components/QuantityField';
 import { canonicalOf, EMPTY_QUANTITY, type QuantityText } from '../../components/quantityText';
 import { ReadingDoubtNote } from '../../components/ReadingDoubtNote';
@@ -96,65 +95,49 @@ export function SetPressures(props: SetPressuresProps) {
     props.onKept?.();
   };
 
+  const readings = planned.map(({ position }, index) => ({
+    position,
+    pressureKpa: canonicalOf('pressure', typed[index]!),
+  }));
   return (
-    <Over name="What does the gauge read?" onClose={onClose}>
-      <Dialog visible dismissable={false} style={styles.dialog}>
-        <Dialog.Title>What does the gauge read?</Dialog.Title>
-        <Dialog.ScrollArea style={styles.area}>
-          <ScrollView contentContainerStyle={styles.fields}>
-            <Text tone="muted">{`${rig.name} on ${groundName(ground).toLowerCase()}. ${rig.axles.every(({ wheels }) => wheels === 1) ? 'Tires cold.' : 'Both wheels of an axle alike, tires cold.'}`}</Text>
-            {planned.map(({ position, pressureKpa }, index) => (
-              <View key={position} style={styles.field}>
-                <QuantityField
-                  label={AXLE_WORDS[position]}
-                  spokenLabel={`${AXLE_WORDS[position]} axle`}
-                  quantity="pressure"
-                  value={typed[index]!}
-                  onChange={(value) => change(index, value)}
-                  problem={
-                    problems[`/pressures/${index}/pressureKpa`] ??
-                    against(index, canonicalOf('pressure', typed[index]!))
-                  }
-                  hint={`Planned: ${pressure(pressureKpa, units)}`}
-                  stepsFrom={pressureKpa}
-                />
-                <ReadingDoubtNote
-                  typed={typed[index]!}
-                  limits={{ plannedKpa: pressureKpa, highest: null }}
-                  onChange={(value) => change(index, value)}
-                />
-              </View>
-            ))}
-          </ScrollView>
-        </Dialog.ScrollArea>
-        <View style={styles.actions}>
-          <Action
-            kind="main"
-            label="Keep what I read"
-            onPress={() =>
-              void keep(
-                planned.map(({ position }, index) => ({
-                  position,
-                  pressureKpa: canonicalOf('pressure', typed[index]!),
-                })),
-              )
-            }
-          />
+    <Dialog
+      title="What does the gauge read?"
+      onClose={onClose}
+      actions={
+        <>
+          <Action kind="main" label="Keep what I read" onPress={() => void keep(readings)} />
           <Action
             label={`It reads as planned, ${settingText(planned, units)}`}
             onPress={() => void keep([...planned])}
           />
           <Action label={backLabel} onPress={onClose} />
+        </>
+      }
+    >
+      <Text tone="muted">{`${rig.name} on ${groundName(ground).toLowerCase()}. ${rig.axles.every(({ wheels }) => wheels === 1) ? 'Tires cold.' : 'Both wheels of an axle alike, tires cold.'}`}</Text>
+      {planned.map(({ position, pressureKpa }, index) => (
+        <View key={position} style={styles.field}>
+          <QuantityField
+            label={AXLE_WORDS[position]}
+            spokenLabel={`${AXLE_WORDS[position]} axle`}
+            quantity="pressure"
+            value={typed[index]!}
+            onChange={(value) => change(index, value)}
+            problem={
+              problems[`/pressures/${index}/pressureKpa`] ?? against(index, canonicalOf('pressure', typed[index]!))
+            }
+            hint={`Planned: ${pressure(pressureKpa, units)}`}
+            stepsFrom={pressureKpa}
+          />
+          <ReadingDoubtNote
+            typed={typed[index]!}
+            limits={{ plannedKpa: pressureKpa, highest: null }}
+            onChange={(value) => change(index, value)}
+          />
         </View>
-      </Dialog>
-    </Over>
+      ))}
+    </Dialog>
   );
 }
 
-const styles = StyleSheet.create({
-  dialog: { maxWidth: 440, width: '92%', alignSelf: 'center' },
-  area: { paddingHorizontal: 20 },
-  field: { gap: 4 },
-  fields: { gap: 12, paddingVertical: 8 },
-  actions: { padding: 20, gap: 10 },
-});
+const styles = StyleSheet.create({ field: { gap: 4 } });

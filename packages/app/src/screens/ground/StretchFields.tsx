@@ -19,7 +19,6 @@ import { RowClock, RowNumber, RowQuantity, usePicked } from '../../forms/fields'
 import { removed } from '../../forms/rowForm';
 import type { OpenForm } from '../../forms/useRowForm';
 import type { Units } from '../../settings/preferences';
-import { ChevronDown, ChevronUp, Trash } from '../../theme/icons';
 import { GROUND_WORDS, groundName } from '../../words/grounds';
 import { loadText, stretchText, SURENESS_WORDS } from '../../words/route';
 import { wayUnit } from '../../words/way';
@@ -136,14 +135,14 @@ export function StretchFields({ form, index, stretch, count, rig, units, onTrack
       <RowClock form={form} at={at('opensAtMin')} label="Not before" />
       <View style={styles.row}>
         {index > 0 && !onTrack && (
-          <Action icon={ChevronUp} label="Earlier" spoken={`Earlier: stretch ${index + 1}`} onPress={() => move(-1)} />
+          <Action icon="chevron-up" label="Earlier" spoken={`Earlier: stretch ${index + 1}`} onPress={() => move(-1)} />
         )}
         {index < count - 1 && !onTrack && (
-          <Action icon={ChevronDown} label="Later" spoken={`Later: stretch ${index + 1}`} onPress={() => move(1)} />
+          <Action icon="chevron-down" label="Later" spoken={`Later: stretch ${index + 1}`} onPress={() => move(1)} />
         )}
         {count > 1 && (
           <Action
-            icon={Trash}
+            icon="trash"
             label="Leave it out"
             spoken={`Leave it out: stretch ${index + 1}`}
             onPress={() =>

@@ -18,7 +18,6 @@ import { useGauges } from '../../data/gauges';
 import { ImportFailed, layOutAtServer } from '../../data/imports';
 import { useProofs } from '../../hooks/useProof';
 import { unitsStore } from '../../settings/preferences';
-import { FileText } from '../../theme/icons';
 import {
   CARD_PAPERS,
   CARD_WORDS,
@@ -131,7 +130,7 @@ export function AllCards({ rigs, tests, outings }: AllCardsProps) {
       ) : (
         // It stays where it is, so that the keyboard's place does.
         <Action
-          icon={FileText}
+          icon="file-text"
           label={isBusy ? CARDS_BUSY : makeCardsText(rigs.length)}
           disabled={rigs.length === 0}
           onPress={() => void (isBusy || make())}

@@ -17,7 +17,6 @@ import { Unfold } from '../../components/Unfold';
 import { tubesStore, unitsStore } from '../../settings/preferences';
 import { createStore } from '../../settings/store';
 import { namesStore, whoStore } from '../../settings/who';
-import { Download } from '../../theme/icons';
 import {
   OFFICE_COLUMNS,
   officeCells,
@@ -102,7 +101,7 @@ export function OfficeScreen() {
       {lines.length === 0 && <Text>No machine has that. Take a word out of “Find”.</Text>}
       <View style={styles.out}>
         <Action label="A season in one page" onPress={() => router.navigate('/office/season')} />
-        <Action icon={Download} label="Table (CSV)" onPress={() => void saveTable(NAME, officeCells(lines, columns))} />
+        <Action icon="download" label="Table (CSV)" onPress={() => void saveTable(NAME, officeCells(lines, columns))} />
         <Action
           label={onPaper ? 'Put the page away' : 'As a page: print, PDF, text'}
           onPress={() => setOnPaper(!onPaper)}

@@ -13,7 +13,6 @@ import { SheetActions, SheetView } from '../../components/SheetView';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { tubesStore, unitsStore } from '../../settings/preferences';
-import { Download } from '../../theme/icons';
 import { seasonSheet, sheetCells } from '../../words/season';
 
 const DAY_MS = 86_400_000;
@@ -67,7 +66,7 @@ export function SeasonScreen() {
         onChange={setSpan}
       />
       <SheetActions sheet={sheet} name={NAME} paper="A4" />
-      <Action icon={Download} label="Table (CSV)" onPress={() => void saveTable(NAME, sheetCells(sheet))} />
+      <Action icon="download" label="Table (CSV)" onPress={() => void saveTable(NAME, sheetCells(sheet))} />
     </Page>
   );
 }

@@ -9,7 +9,6 @@ import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { QrCode } from '../../pictures/QrCode';
-import { Copy } from '../../theme/icons';
 import { dayAndTime } from '../../words/format';
 import { ROLE_WORDS } from '../../words/people';
 import { Trouble } from './Trouble';
@@ -55,7 +54,7 @@ export function Invite({ crew, onChanged }: { readonly crew: Crew; readonly onCh
           <Text as="small" tone="muted">
             {`For one person, once, until ${dayAndTime(made.expiresAt)}. It is shown this one time.`}
           </Text>
-          <Action icon={Copy} label="Copy the link" onPress={copy} />
+          <Action icon="copy" label="Copy the link" onPress={copy} />
         </View>
       ) : (
         <Action

@@ -10,7 +10,6 @@ import { printSheet } from '../../components/print';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
 import { Unfold } from '../../components/Unfold';
-import { Printer } from '../../theme/icons';
 import { dayAndTime } from '../../words/format';
 import { credentialProblems } from '../../words/people';
 import { Passkeys } from './Passkeys';
@@ -83,7 +82,7 @@ function Codes() {
           onPress={() => void asked.run(async () => setCodes(await ownCodes()))}
         />
       ) : (
-        <Action icon={Printer} label="Print them" onPress={() => printSheet(SHEET, 'A6')} />
+        <Action icon="printer" label="Print them" onPress={() => printSheet(SHEET, 'A6')} />
       )}
     </Unfold>
   );

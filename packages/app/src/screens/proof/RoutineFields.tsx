@@ -1,3 +1,4 @@
+import { Icon } from 'react-native-paper';
 import { familyOf, isAskedOf, readsGauge, routineOf } from '@dunlinmoss/core';
 import { Controller, type Path } from 'react-hook-form';
 
@@ -5,7 +6,6 @@ import { Choice } from '../../components/Choice';
 import { ReadingDoubtNote } from '../../components/ReadingDoubtNote';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
-import { Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { wheelName } from '../../words/air';
 import { pressure } from '../../words/format';
@@ -125,7 +125,7 @@ export function RemoveRun({ of, onPress }: RemoveRunProps) {
       onPress={onPress}
       style={{ flexDirection: 'row', gap: 4, alignItems: 'center', paddingHorizontal: 8 }}
     >
-      <Trash size={18} color={palette.muted} />
+      <Icon source="trash" size={18} color={palette.muted} />
       <Text as="small" tone="muted">
         Remove
       </Text>

@@ -3,10 +3,8 @@ import { StyleSheet, View } from 'react-native';
 
 import { useNow } from '../../data/clock';
 import { Action } from '../../components/Action';
-import { InTurn } from '../../components/InTurn';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
-import { Plus } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { duration } from '../../words/air';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
@@ -45,61 +43,57 @@ export function RoutineRuns({ open }: { readonly open: OpenRoutine }) {
   };
 
   return (
-    <InTurn>
+    <>
       {Object.keys(routine.setup).length > 0 && (
         <Panel title="The test">
-          <InTurn step={2}>
-            {Object.keys(routine.setup).map((name) => (
-              <FieldOfRoutine key={name} open={open} name={name} />
-            ))}
-            {own.SetupInput && <own.SetupInput {...input} />}
-          </InTurn>
+          {Object.keys(routine.setup).map((name) => (
+            <FieldOfRoutine key={name} open={open} name={name} />
+          ))}
+          {own.SetupInput && <own.SetupInput {...input} />}
         </Panel>
       )}
       {own.RunsInput && <own.RunsInput {...input} />}
       <Panel title={`${runWord}s`}>
-        <InTurn>
-          <GaugeOfRoutine open={open} />
-          {clocked && (
-            <View style={styles.clock}>
-              <Text as="heading">{values.clockFrom === '' ? 'Clocks stand' : duration(elapsedS)}</Text>
-              <Action
-                label={values.clockFrom === '' ? 'Poured: start both clocks' : 'Start them again'}
-                onPress={() => form.setValue('clockFrom', new Date().toISOString(), { shouldDirty: true })}
-              />
-              {elapsedS > FORGOTTEN_S && (
-                <Text role="alert" tone="rust">
-                  These clocks have run for hours: a look now tells nothing of how fast the water went in. Start them
-                  again with fresh water, or type when you looked. What you wrote down stays.
-                </Text>
-              )}
-              {values.clockFrom !== '' && (
-                <View style={styles.clock}>
-                  <Action label="Look at A now" onPress={() => another({ track: 'trackA', atS: elapsedS })} />
-                  <Action label="Look at B now" onPress={() => another({ track: 'trackB', atS: elapsedS })} />
+        <GaugeOfRoutine open={open} />
+        {clocked && (
+          <View style={styles.clock}>
+            <Text as="heading">{values.clockFrom === '' ? 'Clocks stand' : duration(elapsedS)}</Text>
+            <Action
+              label={values.clockFrom === '' ? 'Poured: start both clocks' : 'Start them again'}
+              onPress={() => form.setValue('clockFrom', new Date().toISOString(), { shouldDirty: true })}
+            />
+            {elapsedS > FORGOTTEN_S && (
+              <Text role="alert" tone="rust">
+                These clocks have run for hours: a look now tells nothing of how fast the water went in. Start them
+                again with fresh water, or type when you looked. What you wrote down stays.
+              </Text>
+            )}
+            {values.clockFrom !== '' && (
+              <View style={styles.clock}>
+                <Action label="Look at A now" onPress={() => another({ track: 'trackA', atS: elapsedS })} />
+                <Action label="Look at B now" onPress={() => another({ track: 'trackB', atS: elapsedS })} />
+              </View>
+            )}
+          </View>
+        )}
+        {fields.map(({ id }, index) => (
+          <View key={id} style={[styles.run, { borderColor: palette.line }]}>
+            <View style={styles.head}>
+              <Text as="label" tone="muted">{`${runWord} ${index + 1}`}</Text>
+              <RemoveRun of={`${runWord.toLowerCase()} ${index + 1}`} onPress={() => drop(index)} />
+            </View>
+            <View style={isPair(routine.run) ? styles.pair : styles.fields}>
+              {names.map((name) => (
+                <View key={name} style={isPair(routine.run) && styles.half}>
+                  <FieldOfRoutine open={open} name={name} run={index} />
                 </View>
-              )}
+              ))}
             </View>
-          )}
-          {fields.map(({ id }, index) => (
-            <View key={id} style={[styles.run, { borderColor: palette.line }]}>
-              <View style={styles.head}>
-                <Text as="label" tone="muted">{`${runWord} ${index + 1}`}</Text>
-                <RemoveRun of={`${runWord.toLowerCase()} ${index + 1}`} onPress={() => drop(index)} />
-              </View>
-              <View style={isPair(routine.run) ? styles.pair : styles.fields}>
-                {names.map((name) => (
-                  <View key={name} style={isPair(routine.run) && styles.half}>
-                    <FieldOfRoutine open={open} name={name} run={index} />
-                  </View>
-                ))}
-              </View>
-            </View>
-          ))}
-          <Action label={`Another ${runWord.toLowerCase()}`} icon={Plus} onPress={() => another()} />
-        </InTurn>
+          </View>
+        ))}
+        <Action label={`Another ${runWord.toLowerCase()}`} icon="plus" onPress={() => another()} />
       </Panel>
-    </InTurn>
+    </>
   );
 }
 

@@ -7,7 +7,6 @@ import { Page } from '../../components/Page';
 import { Empty } from '../../components/States';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
-import { Trash } from '../../theme/icons';
 import { loadText } from '../../words/proof/print';
 import { ROUTINE_WORDS } from '../../words/proof/registry';
 import { useRouter } from '../../hooks/useRouter';
@@ -63,7 +62,7 @@ function RoutineForm(input: RoutineInput) {
         <>
           <RoutineVerdict open={open} />
           {Beside && <Beside open={open} />}
-          {archiveRow && <Action kind="hurt" icon={Trash} label="Archive this test" onPress={archiveRow} />}
+          {archiveRow && <Action kind="hurt" icon="trash" label="Archive this test" onPress={archiveRow} />}
         </>
       }
     >

@@ -26,7 +26,7 @@ export function FamilyPicker({ onPick }: { readonly onPick: (code: FamilyCode) =
               <Press
                 key={code}
                 onPress={() => onPick(code)}
-                style={[styles.family, { borderColor: palette.line, backgroundColor: palette.card }]}
+                style={[styles.family, { borderColor: palette.edge, backgroundColor: palette.card }]}
               >
                 <Text as="strong">{FAMILY_WORDS[code].name}</Text>
                 <Text as="small" tone="muted">

@@ -26,7 +26,6 @@ import { OpenImports } from '../../components/OpenImports';
 import { Panel } from '../../components/Panel';
 import { Progress } from '../../components/Progress';
 import { Text } from '../../components/Text';
-import { Download } from '../../theme/icons';
 import {
   archiveDoneText,
   archivePartText,
@@ -187,11 +186,11 @@ export function FilesScreen() {
       <Panel title="Save">
         <Everything />
         <Action
-          icon={Download}
+          icon="download"
           label="Rigs and what was done, as text (.json)"
           onPress={() => void saveAsFile('/export', 'dunlinmoss.json')}
         />
-        <Action icon={Download} label="All loads, as a table" onPress={() => void saveTable()} />
+        <Action icon="download" label="All loads, as a table" onPress={() => void saveTable()} />
         <Text as="small" tone="muted">
           The table has the columns rig, load case, axle, wheel, load kg and how. It may come back with semicolons,
           decimal commas or a “load lb” column.
@@ -241,7 +240,7 @@ function Everything() {
   }
   return (
     <>
-      <Action icon={Download} label="Everything, photos and logs too (.zip)" onPress={() => void begin()} />
+      <Action icon="download" label="Everything, photos and logs too (.zip)" onPress={() => void begin()} />
       {whole.at === 'ready' && (
         <>
           <Text role="status">

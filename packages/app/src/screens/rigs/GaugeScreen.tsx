@@ -2,6 +2,7 @@ import type { GaugeBody, GaugeRow } from '@dunlinmoss/contract';
 import { GAUGE_GRADES, gaugeOffset } from '@dunlinmoss/core';
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { unitsStore } from '../../settings/preferences';
 import { RowNumber, RowQuantity, RowText } from '../../forms/fields';
@@ -10,11 +11,10 @@ import { useFormRow, useRowForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
-import { FormInTurn } from '../../components/FormInTurn';
+import { FormColumn } from '../../components/FormColumn';
 import { Panel } from '../../components/Panel';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
-import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { offsetText } from '../../words/gauges';
 import { savedText } from '../../words/saved';
@@ -67,7 +67,7 @@ export function GaugeForm({ row }: { readonly row: GaugeRow | undefined }) {
     }));
 
   return (
-    <FormInTurn>
+    <FormColumn>
       <RowText form={form} at="/name" label="Name" />
       <View style={styles.pair}>
         <View style={styles.half}>
@@ -120,12 +120,12 @@ export function GaugeForm({ row }: { readonly row: GaugeRow | undefined }) {
               onPress={() => form.change((now) => removed(now, ['/comparisons'], index))}
               style={styles.remove}
             >
-              <Trash size={20} color={palette.muted} />
+              <Icon source="trash" size={20} color={palette.muted} />
             </Press>
           </View>
         ))}
         <Action
-          icon={Plus}
+          icon="plus"
           label="A comparison"
           onPress={() => form.change((now) => appended(now, ['/comparisons'], { gaugeKpa: null, trustedKpa: null }))}
         />
@@ -135,12 +135,12 @@ export function GaugeForm({ row }: { readonly row: GaugeRow | undefined }) {
       {row && (
         <Action
           kind="hurt"
-          icon={Trash}
+          icon="trash"
           label="Archive this gauge"
           onPress={() => void form.archive?.(row.name, () => router.navigate('/rigs/tools'))}
         />
       )}
-    </FormInTurn>
+    </FormColumn>
   );
 }
 

@@ -26,7 +26,6 @@ import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { UnitChoice } from '../../components/UnitChoice';
-import { Trash } from '../../theme/icons';
 import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS, axleName } from '../../words/axles';
 import { mass } from '../../words/format';
@@ -142,7 +141,7 @@ export function LoadForm({ rig, loadCase }: LoadFormProps) {
             ))}
           </Panel>
           {loads.ok && loads.value.shares.length > 0 && <LoadWorking rig={rig} loadCase={typed} loads={loads.value} />}
-          {loadCase && <Action kind="hurt" icon={Trash} label="Remove this load case" onPress={() => void remove()} />}
+          {loadCase && <Action kind="hurt" icon="trash" label="Remove this load case" onPress={() => void remove()} />}
         </>
       }
     >

@@ -10,7 +10,6 @@ import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { Slider } from '../../components/Slider';
 import { Unfold } from '../../components/Unfold';
-import { Trash } from '../../theme/icons';
 import { LOAD_POSITION_WORDS } from '../../words/families';
 import { levelText } from '../../words/level';
 import { hasTrailer, newItem, loadPositionsOf } from './loadForm';
@@ -144,7 +143,7 @@ function Item({ form, index, kind, trailer, onRemove }: ItemProps) {
           />
         </View>
       </View>
-      <Action icon={Trash} label="Take it off" onPress={onRemove} />
+      <Action icon="trash" label="Take it off" onPress={onRemove} />
     </Panel>
   );
 }

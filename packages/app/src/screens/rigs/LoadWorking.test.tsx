@@ -1,6 +1,6 @@
 import { rigLoads, type LoadCaseBody } from '@dunlinmoss/contract';
 import { fireEvent, render, screen } from '@testing-library/react';
-import { PaperTheme } from '../../theme/PaperTheme';
+import { AppTheme } from '../../theme/AppTheme';
 
 import { sampleCase, sampleRig } from '@dunlinmoss/domain/testing';
 import { LoadPicture } from './LoadPicture';
@@ -33,7 +33,7 @@ const loadsOf = (of: LoadCaseBody) => {
   if (!loads.ok) throw new Error(loads.problem.code);
   return loads.value;
 };
-const show = (child: React.ReactNode) => render(<PaperTheme>{child}</PaperTheme>);
+const show = (child: React.ReactNode) => render(<AppTheme>{child}</AppTheme>);
 const plain = (text: string | null): string => (text ?? '').replace(/\u00a0/g, ' ');
 
 describe('LoadWorking', () => {

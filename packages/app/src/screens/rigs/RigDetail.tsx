@@ -26,7 +26,6 @@ import { Panel } from '../../components/Panel';
 import { archiveAndSay } from '../../components/archiveAndSay';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
-import { Archive, Copy, Download, FileText, Pencil, Plus } from '../../theme/icons';
 import { useWide } from '../../theme/useWide';
 import { FAMILY_WORDS } from '../../words/families';
 import { mass } from '../../words/format';
@@ -136,11 +135,11 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
             )}
             {!loadCase && <Text>No load yet. Weigh it, or have it worked out: everything else goes by it.</Text>}
             {loadCase && (
-              <Action icon={Pencil} label={`Change “${loadCase.name}”`} onPress={() => openLoad(loadCase.id)} />
+              <Action icon="pencil" label={`Change “${loadCase.name}”`} onPress={() => openLoad(loadCase.id)} />
             )}
             <Action
               kind={loadCase ? 'quiet' : 'main'}
-              icon={Plus}
+              icon="plus"
               label={loadCase ? 'Another load case' : 'Enter its load'}
               onPress={() => openLoad('new')}
             />
@@ -161,7 +160,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
                 gauges={gauges}
               />
             ))}
-            <Action icon={Pencil} label="Change axles, tires, pressures" onPress={() => open('/rigs/[id]/edit')} />
+            <Action icon="pencil" label="Change axles, tires, pressures" onPress={() => open('/rigs/[id]/edit')} />
           </Panel>
           <Panel title="With this rig">
             {wide && (
@@ -170,11 +169,11 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
                 onPress={() => router.navigate({ pathname: '/ground', params: { rig: rig.id } })}
               />
             )}
-            <Action icon={FileText} label="Pressure card: every ground" onPress={() => open('/rigs/[id]/pressures')} />
-            <Action icon={FileText} label="Rig card: print or keep" onPress={() => open('/rigs/[id]/card')} />
-            <Action icon={Copy} label="Make another like it" onPress={() => void duplicate()} />
+            <Action icon="file-text" label="Pressure card: every ground" onPress={() => open('/rigs/[id]/pressures')} />
+            <Action icon="file-text" label="Rig card: print or keep" onPress={() => open('/rigs/[id]/card')} />
+            <Action icon="copy" label="Make another like it" onPress={() => void duplicate()} />
             <Action
-              icon={Download}
+              icon="download"
               label="Save it as a file"
               onPress={() => void saveAsFile(`/export?rig=${rig.id}`, fileName(rig.name, 'json'))}
             />
@@ -183,7 +182,7 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
                 Its air is out. Archived it stands on no board: read its wheels first, or see to it yourself.
               </Text>
             )}
-            <Action icon={Archive} label="Archive it" onPress={() => void archive()} />
+            <Action icon="archive" label="Archive it" onPress={() => void archive()} />
           </Panel>
           <History name="rigs" row={rig} />
         </View>

@@ -10,12 +10,10 @@ import { useChanged, useFormRow, useRowForm, type OpenForm } from '../../forms/u
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { notify } from '../../components/Notice';
-import { FormInTurn } from '../../components/FormInTurn';
-import { InTurn } from '../../components/InTurn';
+import { FormColumn } from '../../components/FormColumn';
 import { Panel } from '../../components/Panel';
 import { Toggle } from '../../components/Toggle';
 import { UnitsOpen } from '../../components/UnitsOpen';
-import { Plus, Trash } from '../../theme/icons';
 import { axleName } from '../../words/axles';
 import { savedText } from '../../words/saved';
 import { useRouter } from '../../hooks/useRouter';
@@ -65,7 +63,7 @@ export function RigForm({ family: code, row }: RigFormProps) {
   const canTandem = hasTrailer ? trailerAxles < 3 && axles.length < 6 : asks('tandem') && vehicleAxles === 2;
 
   return (
-    <FormInTurn>
+    <FormColumn>
       <RowText form={form} at="/name" label="Name" />
       {axles.map(({ position }, index) => {
         const group: TireGroup = groupOf({ position });
@@ -75,31 +73,27 @@ export function RigForm({ family: code, row }: RigFormProps) {
         const name = axleName(position, family.kind);
         return (
           <View key={position} style={styles.axle}>
-            <InTurn>
-              <Panel title={first && shared ? `Tires, and ${name.toLowerCase()}` : name}>
-                <InTurn>
-                  {(first || !shared) && (
-                    <TireFields form={form} axles={shared ? places : [index]} family={family} spoken={`${name}: `} />
-                  )}
-                  <AxleFields form={form} index={index} family={family} name={name} />
-                  {index >= family.axles.length && (
-                    <Action
-                      icon={Trash}
-                      label={`Without ${name.toLowerCase()}`}
-                      onPress={() => form.change((now) => removed(now, ['/axles'], index))}
-                    />
-                  )}
-                </InTurn>
-              </Panel>
-              {first && group === 'vehicle' && vehicleAxles > 1 && (
-                <Toggle label="Rear tires are the same" value={alike.vehicle} onChange={sayAlike} />
+            <Panel title={first && shared ? `Tires, and ${name.toLowerCase()}` : name}>
+              {(first || !shared) && (
+                <TireFields form={form} axles={shared ? places : [index]} family={family} spoken={`${name}: `} />
               )}
-            </InTurn>
+              <AxleFields form={form} index={index} family={family} name={name} />
+              {index >= family.axles.length && (
+                <Action
+                  icon="trash"
+                  label={`Without ${name.toLowerCase()}`}
+                  onPress={() => form.change((now) => removed(now, ['/axles'], index))}
+                />
+              )}
+            </Panel>
+            {first && group === 'vehicle' && vehicleAxles > 1 && (
+              <Toggle label="Rear tires are the same" value={alike.vehicle} onChange={sayAlike} />
+            )}
           </View>
         );
       })}
-      {canTandem && <Action icon={Plus} label="A second axle beside it" onPress={() => add('tandem')} />}
-      {asks('trailer') && !hasTrailer && <Action icon={Plus} label="With a trailer" onPress={() => add('trailer')} />}
+      {canTandem && <Action icon="plus" label="A second axle beside it" onPress={() => add('tandem')} />}
+      {asks('trailer') && !hasTrailer && <Action icon="plus" label="With a trailer" onPress={() => add('trailer')} />}
       {asks('trailer') && hasTrailer && (
         <RowQuantity
           form={form}
@@ -122,7 +116,7 @@ export function RigForm({ family: code, row }: RigFormProps) {
       <UnitsOpen />
       <Action kind="main" label={row ? 'Save the changes' : 'Save this rig'} onPress={() => void form.submit()} />
       {row && <DropChanges form={form} row={row} />}
-    </FormInTurn>
+    </FormColumn>
   );
 }
 

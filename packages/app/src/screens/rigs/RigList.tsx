@@ -1,12 +1,12 @@
 import { factsOf, loadCaseOf, rigLoads, tireOf, type GaugeRow, type RigRow } from '@dunlinmoss/contract';
 import { familyOf, findingSeverity, findingsOf, psi, sameSize, type RigLoads } from '@dunlinmoss/core';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { useGauges } from '../../data/gauges';
 import { unitsStore } from '../../settings/preferences';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { Text } from '../../components/Text';
-import { TriangleAlert } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { FAMILY_WORDS } from '../../words/families';
@@ -53,7 +53,7 @@ function RigLine({
         </Text>
         {dangers > 0 && (
           <View style={styles.mark}>
-            <TriangleAlert size={16} color={palette.rust} />
+            <Icon source="triangle-alert" size={16} color={palette.rust} />
             <Text as="label" tone="rust">
               {dangers === 1 ? 'A danger' : `${dangers} dangers`}
             </Text>

@@ -3,7 +3,6 @@ import { useState } from 'react';
 
 import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
-import { InTurn } from '../../components/InTurn';
 import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
 import { Text } from '../../components/Text';
@@ -70,7 +69,7 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
         ))}
       </Unfold>
       <UnitsOpen />
-      <InTurn step={2}>
+      <>
         {(all.rows.length > 8 || sought !== '') && (
           <TextField label="Find a rig by name" value={search} onChange={setSearch} />
         )}
@@ -99,7 +98,7 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
             );
           }}
         </ListFrame>
-      </InTurn>
+      </>
     </>
   );
 }

@@ -8,7 +8,7 @@ import { unitsFor, unitsStore } from '../../settings/preferences';
 import { useFormRow, useRowForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { notify } from '../../components/Notice';
-import { FormInTurn } from '../../components/FormInTurn';
+import { FormColumn } from '../../components/FormColumn';
 import { Panel } from '../../components/Panel';
 import { Text } from '../../components/Text';
 import { UnitsOpen } from '../../components/UnitsOpen';
@@ -51,7 +51,7 @@ export function SidewallForm({ rig }: { readonly rig: RigRow }) {
     return places[0] === index ? [places] : [];
   });
   return (
-    <FormInTurn>
+    <FormColumn>
       <Text>Whatever of this is on the sidewall; leave the rest empty.</Text>
       <UnitsOpen />
       {groups.map((places) => {
@@ -63,6 +63,6 @@ export function SidewallForm({ rig }: { readonly rig: RigRow }) {
         );
       })}
       <Action kind="main" label="Save what it says" onPress={() => void form.submit()} />
-    </FormInTurn>
+    </FormColumn>
   );
 }

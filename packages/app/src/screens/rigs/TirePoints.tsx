@@ -2,6 +2,7 @@ import type { Rig, RigAxle } from '@dunlinmoss/contract';
 import { readMarking } from '@dunlinmoss/core';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { RowQuantity, usePicked } from '../../forms/fields';
 import { appended, removed } from '../../forms/rowForm';
@@ -10,7 +11,6 @@ import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
-import { Plus, Trash } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { PasteSheet } from './PasteSheet';
 import { placesOf, type TireProps } from './tirePlaces';
@@ -70,7 +70,7 @@ export function LoadLines({ form, axles, spoken }: TireProps) {
           />
         </Point>
       ))}
-      <Action icon={Plus} label="A line" onPress={add} />
+      <Action icon="plus" label="A line" onPress={add} />
     </View>
   );
 }
@@ -113,7 +113,7 @@ export function DataSheet({ form, axles, spoken }: TireProps) {
           />
         </Point>
       ))}
-      <Action icon={Plus} label="A row" onPress={add} />
+      <Action icon="plus" label="A row" onPress={add} />
       {count > 0 && flexion && (
         <Choice
           label="These rows are of"
@@ -149,7 +149,7 @@ function Point({ name, children, onRemove }: PointProps) {
         </View>
       ))}
       <Press aria-label={`Remove ${name}`} onPress={onRemove} style={styles.remove}>
-        <Trash size={20} color={palette.muted} />
+        <Icon source="trash" size={20} color={palette.muted} />
       </Press>
     </View>
   );

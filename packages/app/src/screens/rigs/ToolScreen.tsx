@@ -7,12 +7,11 @@ import { inList, inPair, RowNumber, RowQuantity, RowText, usePicked, type Number
 import { useFormRow, useRowForm, type OpenForm } from '../../forms/useRowForm';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
-import { FormInTurn } from '../../components/FormInTurn';
+import { FormColumn } from '../../components/FormColumn';
 import { notify } from '../../components/Notice';
 import { Text } from '../../components/Text';
 import { Toggle } from '../../components/Toggle';
 import { Unfold } from '../../components/Unfold';
-import { Trash } from '../../theme/icons';
 import { pressure } from '../../words/format';
 import { fieldText } from '../../words/problems';
 import { savedText } from '../../words/saved';
@@ -75,7 +74,7 @@ export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
   const [wheelsAtOnce, pickWheels] = usePicked<AirToolBody, number>(form, '/wheelsAtOnce');
 
   return (
-    <FormInTurn>
+    <FormColumn>
       <RowText form={form} at="/name" label="Name" />
       {WAYS.map(([way, label]) => (
         <Choice
@@ -117,12 +116,12 @@ export function ToolForm({ row }: { readonly row: AirToolRow | undefined }) {
       {row && (
         <Action
           kind="hurt"
-          icon={Trash}
+          icon="trash"
           label="Archive this tool"
           onPress={() => void form.archive?.(row.name, () => router.navigate('/rigs/tools'))}
         />
       )}
-    </FormInTurn>
+    </FormColumn>
   );
 }
 

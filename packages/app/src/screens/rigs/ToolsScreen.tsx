@@ -6,7 +6,6 @@ import { Action } from '../../components/Action';
 import { ListFrame } from '../../components/ListFrame';
 import { CardList, LinkCard } from '../../components/LinkCard';
 import { Text } from '../../components/Text';
-import { Plus } from '../../theme/icons';
 import { pressure } from '../../words/format';
 import { offsetText } from '../../words/gauges';
 import { TOOL_WORDS } from '../../words/tools';
@@ -46,7 +45,7 @@ export function ToolsScreen() {
         )}
       </ListFrame>
       <Action
-        icon={Plus}
+        icon="plus"
         label="Another gauge"
         onPress={() => router.navigate({ pathname: '/rigs/gauge/[id]', params: { id: 'new' } })}
       />
@@ -73,7 +72,7 @@ export function ToolsScreen() {
         )}
       </ListFrame>
       <Action
-        icon={Plus}
+        icon="plus"
         label="Another tool"
         onPress={() => router.navigate({ pathname: '/rigs/tool/[id]', params: { id: 'new' } })}
       />

@@ -15,7 +15,6 @@ import { Text } from '../../components/Text';
 import { Toggle } from '../../components/Toggle';
 import { Unfold } from '../../components/Unfold';
 import { unitsStore } from '../../settings/preferences';
-import { Download } from '../../theme/icons';
 import { KIND_WORDS } from '../../words/families';
 import { groundName } from '../../words/grounds';
 import { useProofs } from '../../hooks/useProof';
@@ -82,7 +81,7 @@ function OfKind({ kind, children }: { readonly kind: Kind; readonly children: Re
       result={
         <>
           <SheetActions sheet={sheet} name="pressures by machine" paper="A4" />
-          <Action icon={Download} label="Table (CSV)" onPress={() => void saveTable()} />
+          <Action icon="download" label="Table (CSV)" onPress={() => void saveTable()} />
           <ScrollView horizontal>
             <SheetView sheet={sheet} minWidth={Math.max(340, 190 + 118 * table.grounds.length)} />
           </ScrollView>

@@ -1,12 +1,12 @@
 import { gaugeStepKpa, type BoardEntry } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { useNow } from '../../data/clock';
 import { Action } from '../../components/Action';
 import { LastBy } from '../../components/LastBy';
 import { Press } from '../../components/Press';
 import { Text } from '../../components/Text';
-import { TriangleAlert } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { useWide } from '../../theme/useWide';
 import { groundName } from '../../words/grounds';
@@ -45,7 +45,7 @@ export function MachineCard({ entry }: { readonly entry: BoardEntry }) {
         style={styles.head}
       >
         <View style={styles.name}>
-          {hurts && <TriangleAlert size={18} color={palette.rust} />}
+          {hurts && <Icon source="triangle-alert" size={18} color={palette.rust} />}
           <Text as="strong">{rig.name}</Text>
         </View>
         {outing && (

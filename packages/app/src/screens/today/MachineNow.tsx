@@ -29,11 +29,11 @@ import { DemoShelf } from './DemoShelf';
 import { Path } from './OutingPath';
 import { useNext } from './useNext';
 import { speed } from '../../words/format';
-import { Afterwards, later } from '../later';
+import { Later, lazyScreen } from '../lazyScreen';
 
-const Staff = later('Staff');
-const HandOver = later('HandOver');
-const RouteNow = later('RouteNow');
+const Staff = lazyScreen('Staff');
+const HandOver = lazyScreen('HandOver');
+const RouteNow = lazyScreen('RouteNow');
 
 interface MachineNowProps {
   readonly entry: BoardEntry;
@@ -108,13 +108,13 @@ export function MachineNow({ entry, below }: MachineNowProps) {
           )}
           {plan && outing && <Cautions plan={plan} severity="danger" />}
           {/* Below what a phone shows at once. */}
-          <Afterwards>
+          <Later>
             {outing && !onRoute && step !== 'goOn' && step !== 'standsLow' && (
               <Path step={step === 'endOuting' ? 'airUp' : step} kind={kind} />
             )}
             {plan && (
               <Panel title="Pressures">
-                <Afterwards>
+                <Later>
                   {inPairs(plan.axles).map((pair) => (
                     <Staff
                       key={pair[0]!.position}
@@ -130,11 +130,11 @@ export function MachineNow({ entry, below }: MachineNowProps) {
                       palette={palette}
                     />
                   ))}
-                </Afterwards>
+                </Later>
               </Panel>
             )}
             {below}
-          </Afterwards>
+          </Later>
         </>
       }
     >
@@ -145,9 +145,9 @@ export function MachineNow({ entry, below }: MachineNowProps) {
           : 'No outing is under way with it.'}
       </Text>
       {drivesRoute && (
-        <Afterwards>
+        <Later>
           <RouteNow rig={rig} />
-        </Afterwards>
+        </Later>
       )}
       <Panel>
         {!onRoute && (
@@ -187,9 +187,9 @@ export function MachineNow({ entry, below }: MachineNowProps) {
         <Text as="small" tone="muted">{`In the tires, cold: ${inTiresText(entry, units, stepKpa, nowMs)}.`}</Text>
         <LastBy {...entry} />
         {inCrew && (
-          <Afterwards>
+          <Later>
             <HandOver rig={rig} />
-          </Afterwards>
+          </Later>
         )}
       </Panel>
     </Page>

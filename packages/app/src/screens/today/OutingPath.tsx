@@ -2,9 +2,9 @@ import type { NextStep } from '@dunlinmoss/contract';
 import type { Kind } from '@dunlinmoss/core';
 import { pathOf } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 
 import { Text } from '../../components/Text';
-import { Check } from '../../theme/icons';
 import { usePalette } from '../../theme/useLight';
 import { stepName } from '../../words/steps';
 
@@ -21,7 +21,11 @@ export function Path({ step, kind }: { readonly step: NextStep; readonly kind: K
               state === 'next' && { backgroundColor: palette.mossWash },
             ]}
           >
-            {state === 'done' ? <Check size={18} color={palette.moss} /> : <Text as="figure">{String(index + 1)}</Text>}
+            {state === 'done' ? (
+              <Icon source="check" size={18} color={palette.moss} />
+            ) : (
+              <Text as="figure">{String(index + 1)}</Text>
+            )}
           </View>
           <Text as={state === 'next' ? 'strong' : 'body'} tone={state === 'later' ? 'muted' : 'ink'}>
             {`${stepName(each, kind)}${state === 'done' ? ': done' : state === 'next' ? ': next' : ''}`}

@@ -9,15 +9,15 @@ import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { useWide } from '../../theme/useWide';
 import { useBoard } from '../../hooks/useBoard';
-import { later } from '../later';
+import { lazyScreen } from '../lazyScreen';
 import { useRouter } from '../../hooks/useRouter';
 import { DemoShelf } from './DemoShelf';
 import { MachineCard } from './MachineCard';
 import { MachineNow } from './MachineNow';
 import { ToCome } from './ToCome';
 
-const StartOuting = later('StartOuting');
-const RouteNow = later('RouteNow');
+const StartOuting = lazyScreen('StartOuting');
+const RouteNow = lazyScreen('RouteNow');
 
 /** Every machine that is out, the most pressing first; one alone fills the screen. */
 export function TodayScreen() {

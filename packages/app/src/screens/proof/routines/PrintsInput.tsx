@@ -9,7 +9,6 @@ import { notify } from '../../../components/Notice';
 import { Panel } from '../../../components/Panel';
 import { Text } from '../../../components/Text';
 import { canonicalOf, type QuantityText } from '../../../components/quantityText';
-import { Plus } from '../../../theme/icons';
 import { usePalette } from '../../../theme/useLight';
 import { ROUTINE_WORDS } from '../../../words/proof/registry';
 import { filledIn, setOn } from '../nextRun';
@@ -76,7 +75,7 @@ export function PrintsInput({ open }: { readonly open: OpenRoutine }) {
       />
       {how === 'photo' && <PhotoMeasure units={units} onAccept={(measured) => add({ ...measured })} />}
       {how === 'squares' && <CountSquares units={units} onCounted={add} />}
-      {how === 'ruler' && <Action label="Type length and width" icon={Plus} onPress={() => add({})} />}
+      {how === 'ruler' && <Action label="Type length and width" icon="plus" onPress={() => add({})} />}
     </>
   );
 }
