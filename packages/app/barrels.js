@@ -1,3 +1,4 @@
+const { createHash } = require('node:crypto');
 const fs = require('node:fs');
 const path = require('node:path');
 
@@ -83,4 +84,11 @@ function plugin({ types: t }) {
   };
 }
 
-module.exports = plugin;
+/** Changes with what the barrels export: files that were transformed before are transformed anew (`metro.config.js`). */
+const barrelsHash = () => {
+  const hash = createHash('sha256');
+  for (const barrel of Object.values(BARRELS)) hash.update(fs.readFileSync(barrel));
+  return hash.digest('hex');
+};
+
+module.exports = Object.assign(plugin, { barrelsHash });

@@ -2,7 +2,10 @@ const http = require('node:http');
 
 const { getDefaultConfig } = require('expo/metro-config');
 
+const { barrelsHash } = require('./barrels');
+
 const config = getDefaultConfig(__dirname);
+config.cacheVersion = barrelsHash();
 
 // Zod brings its messages in some fifty languages, 60 kB of them. We word every problem ourselves, so one of them ships.
 config.resolver.resolveRequest = (context, name, platform) =>
