@@ -9,6 +9,7 @@ import { usePalette } from '../theme/useLight';
 import { sheetText } from '../words/sheet';
 import { Action } from './Action';
 import { notify } from './Notice';
+import { Table } from './Table';
 import { Text } from './Text';
 
 const SHEET = 'sheet';
@@ -157,32 +158,16 @@ function Part({ part }: { readonly part: SheetPart }) {
   // The last column is narrow where it is a unit or a speed alone.
   const last = part.head.length - 1;
   const isNarrow = part.rows.every((row) => row[last]!.length <= 6);
-  const cell = (column: number) =>
-    column === 0 ? styles.first : column === last && isNarrow ? styles.last : styles.between;
   return (
-    <View role="table">
-      <View role="row" style={styles.line}>
-        {part.head.map((text, column) => (
-          <Text key={text} role="columnheader" as="label" style={cell(column)}>
-            {text}
-          </Text>
-        ))}
-      </View>
-      {part.rows.map((row) => (
-        <View key={row[0]} role="row" style={[styles.line, styles.ruled, { borderColor: palette.line }]}>
-          {row.map((text, column) => (
-            <Text
-              key={column}
-              role={column === 0 ? 'rowheader' : 'cell'}
-              as={column === 0 ? 'small' : 'label'}
-              style={cell(column)}
-            >
-              {text}
-            </Text>
-          ))}
-        </View>
-      ))}
-    </View>
+    <Table
+      label={part.head[0]!}
+      columns={part.head.map((head, column) => ({
+        head,
+        as: column === 0 ? 'small' : 'label',
+        ...(column === last && isNarrow && { width: 52 }),
+      }))}
+      rows={part.rows.map((cells) => ({ key: cells[0]!, cells }))}
+    />
   );
 }
 

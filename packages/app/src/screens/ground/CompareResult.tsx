@@ -1,9 +1,9 @@
 import type { ComparisonBody, RigRow } from '@dunlinmoss/contract';
 import type { Result } from '@dunlinmoss/core';
 import type { NoOutcome, SetupOutcome } from '@dunlinmoss/domain';
-import { StyleSheet, View } from 'react-native';
 
 import { Panel } from '../../components/Panel';
+import { Table } from '../../components/Table';
 import { SheetActions, SheetView } from '../../components/SheetView';
 import { Text } from '../../components/Text';
 import { Unfold } from '../../components/Unfold';
@@ -85,37 +85,16 @@ export function CompareResult({ body, rigs, outcomes, proved, units }: CompareRe
           const provedText = provedBesideRule(outcomes[which]!, proved[which], units);
           return provedText && <Text key={which}>{`${NAMES[which]}: ${provedText}`}</Text>;
         })}
-        <View role="table" aria-label="Two setups">
-          <View role="row" style={[styles.row, { borderColor: palette.ink }]}>
-            {['', 'First', 'Second', 'Change'].map((name, column) => (
-              <Text
-                key={column}
-                role="columnheader"
-                as="label"
-                tone="muted"
-                style={column === 0 ? styles.name : styles.value}
-              >
-                {name}
-              </Text>
-            ))}
-          </View>
-          {lines.map(({ name, ...line }) => (
-            <View key={name} role="row" style={[styles.row, { borderColor: palette.line }]}>
-              <Text role="rowheader" as="small" style={styles.name}>
-                {name}
-              </Text>
-              <Text role="cell" as="label" style={styles.value}>
-                {line.first}
-              </Text>
-              <Text role="cell" as="label" style={styles.value}>
-                {line.second}
-              </Text>
-              <Text role="cell" as="small" tone="muted" style={styles.value}>
-                {line.change}
-              </Text>
-            </View>
-          ))}
-        </View>
+        <Table
+          label="Two setups"
+          columns={[
+            { head: '', share: 1.2 },
+            { head: 'First', as: 'label' },
+            { head: 'Second', as: 'label' },
+            { head: 'Change', as: 'small', tone: 'muted' },
+          ]}
+          rows={lines.map(({ name, first, second, change }) => ({ key: name, cells: [name, first, second, change] }))}
+        />
         <Text as="small" tone="muted">
           Computed by one model for both: which of two is better it tells more surely than any figure by itself.
         </Text>
@@ -139,9 +118,3 @@ export function CompareResult({ body, rigs, outcomes, proved, units }: CompareRe
     </>
   );
 }
-
-const styles = StyleSheet.create({
-  row: { flexDirection: 'row', alignItems: 'baseline', borderBottomWidth: 1, paddingVertical: 5, gap: 6 },
-  name: { flex: 1.2 },
-  value: { flex: 1, textAlign: 'right' },
-});

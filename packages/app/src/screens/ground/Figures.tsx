@@ -2,12 +2,11 @@ import { familyOf, type ContactPatch, type GroundPlan } from '@dunlinmoss/core';
 import type { RigRow } from '@dunlinmoss/contract';
 import { axleOnGauge } from '@dunlinmoss/domain';
 import { Fragment } from 'react';
-import { StyleSheet, View } from 'react-native';
 
 import type { Units } from '../../settings/preferences';
 import { Panel } from '../../components/Panel';
+import { Table } from '../../components/Table';
 import { Text } from '../../components/Text';
-import { usePalette } from '../../theme/useLight';
 import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
 import { length, mass, percent, pressure } from '../../words/format';
@@ -20,7 +19,6 @@ interface FiguresProps {
 
 /** What the tire does at road pressure and at this one, side by side, and whether it was measured or estimated. */
 export function Figures({ plan, rig, units }: FiguresProps) {
-  const palette = usePalette();
   const { kind } = familyOf(rig.family);
   return (
     <Panel title="What the tire does">
@@ -45,32 +43,15 @@ export function Figures({ plan, rig, units }: FiguresProps) {
         ];
         return (
           <Fragment key={axle.position}>
-            <View role="table" aria-label={`${AXLE_WORDS[axle.position]} axle`}>
-              <View role="row" style={[styles.row, { borderColor: palette.ink }]}>
-                <Text role="columnheader" as="label" style={styles.name}>
-                  {`${AXLE_WORDS[axle.position]}, ${mass(axle.wheelLoadKg, units)} a wheel`}
-                </Text>
-                <Text role="columnheader" as="label" tone="muted" style={styles.value}>
-                  {capital(COMPARED_WITH[kind])}
-                </Text>
-                <Text role="columnheader" as="label" style={styles.value}>
-                  Here
-                </Text>
-              </View>
-              {rows.map(([name, road, here]) => (
-                <View key={name} role="row" style={[styles.row, { borderColor: palette.line }]}>
-                  <Text role="rowheader" as="small" style={styles.name}>
-                    {name}
-                  </Text>
-                  <Text role="cell" as="figure" tone="muted" style={styles.value}>
-                    {road}
-                  </Text>
-                  <Text role="cell" as="figure" style={styles.value}>
-                    {here}
-                  </Text>
-                </View>
-              ))}
-            </View>
+            <Table
+              label={`${AXLE_WORDS[axle.position]} axle`}
+              columns={[
+                { head: `${AXLE_WORDS[axle.position]}, ${mass(axle.wheelLoadKg, units)} a wheel`, share: 1 },
+                { head: capital(COMPARED_WITH[kind]), width: 84, tone: 'muted' },
+                { head: 'Here', width: 84 },
+              ]}
+              rows={rows.map((cells) => ({ key: cells[0], cells }))}
+            />
             {!axle.own && (
               <Text as="small" tone="muted">
                 Contact is estimated. A print, a tape or a standing height of this tire replaces the estimate.
@@ -84,9 +65,3 @@ export function Figures({ plan, rig, units }: FiguresProps) {
 }
 
 const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1);
-
-const styles = StyleSheet.create({
-  row: { flexDirection: 'row', alignItems: 'baseline', borderBottomWidth: 1, paddingVertical: 4, gap: 8 },
-  name: { flex: 1 },
-  value: { width: 84, textAlign: 'right' },
-});

@@ -4,6 +4,7 @@ import { marksOf } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
 import { Panel } from '../../components/Panel';
+import { Table } from '../../components/Table';
 import { SheetActions, SheetView } from '../../components/SheetView';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
@@ -213,7 +214,7 @@ export function RouteDetails({ route, rig, planned, units }: Omit<RouteResultPro
         <Lines lines={wearLines(plan, units)} />
       </Panel>
       <Panel title="Side by side">
-        <Table {...sideBySide(answer, units)} />
+        <SideBySide {...sideBySide(answer, units)} />
         {missing.map((text) => (
           <Text key={text} as="small" tone="muted">
             {text}
@@ -245,35 +246,13 @@ export function RouteDetails({ route, rig, planned, units }: Omit<RouteResultPro
 }
 
 /** Ways in rows, minutes in columns. */
-function Table({ head, rows }: ReturnType<typeof sideBySide>) {
-  const palette = usePalette();
-  const cell = (column: number) => (column === 0 ? styles.first : styles.cell);
-  return (
-    <View role="table" aria-label="Plans side by side">
-      <View role="row" style={styles.line}>
-        {head.map((text, column) => (
-          <Text key={column} role="columnheader" as="label" tone="muted" style={cell(column)}>
-            {text}
-          </Text>
-        ))}
-      </View>
-      {rows.map((row) => (
-        <View key={row[0]} role="row" style={[styles.line, styles.ruled, { borderColor: palette.line }]}>
-          {row.map((text, column) => (
-            <Text
-              key={column}
-              role={column === 0 ? 'rowheader' : 'cell'}
-              as={column === 1 ? 'strong' : 'small'}
-              style={cell(column)}
-            >
-              {text}
-            </Text>
-          ))}
-        </View>
-      ))}
-    </View>
-  );
-}
+const SideBySide = ({ head, rows }: ReturnType<typeof sideBySide>) => (
+  <Table
+    label="Plans side by side"
+    columns={head.map((text, index) => ({ head: text, as: index === 1 ? 'strong' : 'small', tone: 'ink' }))}
+    rows={rows.map((cells) => ({ key: cells[0]!, cells }))}
+  />
+);
 
 function Lines({ lines }: { readonly lines: readonly (readonly [string, string])[] }) {
   return lines.map(([name, value]) => (

@@ -3,6 +3,7 @@ import { onGauge } from '@dunlinmoss/domain';
 import { StyleSheet, View } from 'react-native';
 
 import { Panel } from '../../components/Panel';
+import { Table } from '../../components/Table';
 import { Text } from '../../components/Text';
 import type { Units } from '../../settings/preferences';
 import { usePalette } from '../../theme/useLight';
@@ -19,8 +20,6 @@ interface ReadingsProps {
 
 /** What the tire does at this pressure, beside the one that was kept, else beside the road. */
 export function Readings({ axle, now, kept, units }: ReadingsProps) {
-  const palette = usePalette();
-  const column = kept ? 'Beside' : 'Before';
   const road: WhatIf | null = axle.atRoad && {
     pressureKpa: axle.atRoad.pressureKpa,
     patch: axle.atRoad,
@@ -30,36 +29,20 @@ export function Readings({ axle, now, kept, units }: ReadingsProps) {
     limits: [],
   };
   return (
-    <View
-      role="table"
-      aria-label="What the tire does"
-      style={[styles.table, { backgroundColor: palette.card, borderColor: palette.line }]}
-    >
-      <View role="row" style={[styles.row, { borderColor: palette.ink }]}>
-        <Text role="columnheader" as="label" style={styles.name}>
-          {' '}
-        </Text>
-        <Text role="columnheader" as="label" tone="muted" style={styles.value}>
-          {column}
-        </Text>
-        <Text role="columnheader" as="label" style={styles.value}>
-          Now
-        </Text>
-      </View>
-      {readingsIn(units).map((reading) => (
-        <View key={reading.name} role="row" style={[styles.row, { borderColor: palette.line }]}>
-          <Text role="rowheader" as="small" style={styles.name}>
-            {reading.name}
-          </Text>
-          <Text role="cell" as="figure" tone="muted" style={styles.value}>
-            {readText(reading, kept ?? road)}
-          </Text>
-          <Text role="cell" as="figure" style={styles.value}>
-            {readText(reading, now)}
-          </Text>
-        </View>
-      ))}
-    </View>
+    <Panel>
+      <Table
+        label="What the tire does"
+        columns={[
+          { head: ' ', share: 1 },
+          { head: kept ? 'Beside' : 'Before', width: 84, tone: 'muted' },
+          { head: 'Now', width: 84 },
+        ]}
+        rows={readingsIn(units).map((reading) => ({
+          key: reading.name,
+          cells: [reading.name, readText(reading, kept ?? road), readText(reading, now)],
+        }))}
+      />
+    </Panel>
   );
 }
 

@@ -1,6 +1,6 @@
 import { judgeTape, tapeLengthMm, type TapeMethod, type TapeReading, type TapeSurface } from '@dunlinmoss/core';
-import { StyleSheet, View } from 'react-native';
 
+import { Table } from '../../../components/Table';
 import { Text } from '../../../components/Text';
 import { Strip, type StripPoint } from '../../../pictures/Strip';
 import { usePalette } from '../../../theme/useLight';
@@ -51,19 +51,18 @@ function Picture({ test: { setup, runs, on }, judgement, units }: PictureProps) 
         </Text>
       )}
       {rows.length > 0 && (
-        <View role="table" aria-label="Measured against predicted">
-          <Row cells={['Gauge', 'Measured', 'Predicted']} head />
-          {rows.map(({ pressureKpa, lengthMm, predictedMm }, index) => (
-            <Row
-              key={index}
-              cells={[
-                pressure(pressureKpa, units),
-                length(lengthMm, units),
-                predictedMm === null ? 'flat' : length(predictedMm, units),
-              ]}
-            />
-          ))}
-        </View>
+        <Table
+          label="Measured against predicted"
+          columns={[{ head: 'Gauge', as: 'figure', share: 1 }, { head: 'Measured' }, { head: 'Predicted' }]}
+          rows={rows.map(({ pressureKpa, lengthMm, predictedMm }, index) => ({
+            key: String(index),
+            cells: [
+              pressure(pressureKpa, units),
+              length(lengthMm, units),
+              predictedMm === null ? 'flat' : length(predictedMm, units),
+            ],
+          }))}
+        />
       )}
       {growth && (
         <>
@@ -89,19 +88,6 @@ function Picture({ test: { setup, runs, on }, judgement, units }: PictureProps) 
   );
 }
 
-function Row({ cells, head = false }: { readonly cells: readonly string[]; readonly head?: boolean }) {
-  const palette = usePalette();
-  return (
-    <View role="row" style={[styles.row, { borderColor: head ? palette.ink : palette.line }]}>
-      {cells.map((cell) => (
-        <Text key={cell} role={head ? 'columnheader' : 'cell'} as={head ? 'label' : 'figure'} style={styles.cell}>
-          {cell}
-        </Text>
-      ))}
-    </View>
-  );
-}
-
 export const tapeOnScreen: RoutineOnScreen = {
   Picture,
   Beside: TapesBeside,
@@ -111,8 +97,3 @@ export const tapeOnScreen: RoutineOnScreen = {
     runs: [wheel.roadKpa, setOn(outing, wheel)].map((pressureKpa) => ({ pressureKpa })),
   }),
 };
-
-const styles = StyleSheet.create({
-  row: { flexDirection: 'row', borderBottomWidth: 1, paddingVertical: 4 },
-  cell: { flex: 1, textAlign: 'right' },
-});
