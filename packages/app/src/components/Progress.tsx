@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
+import { ProgressBar } from 'react-native-paper';
 
 import { countText } from '../words/format';
-import { usePalette } from '../theme/useLight';
 import { Text } from './Text';
 
 interface ProgressProps {
@@ -11,9 +11,8 @@ interface ProgressProps {
   readonly total: number;
 }
 
-/** How far some work is. */
+/** How far some work is: Paper's bar, and its value for who does not see it. */
 export function Progress({ label, done, total }: ProgressProps) {
-  const palette = usePalette();
   const count = countText(done);
   if (total === 0) return <Text role="status">{done === 0 ? label : `${label}: ${count}`}</Text>;
   return (
@@ -26,8 +25,8 @@ export function Progress({ label, done, total }: ProgressProps) {
       style={styles.progress}
     >
       <Text>{`${label}: ${count} of ${countText(total)}`}</Text>
-      <View style={[styles.bar, { borderColor: palette.ink }]}>
-        <View style={[styles.filled, { width: `${(100 * done) / total}%`, backgroundColor: palette.moss }]} />
+      <View aria-hidden>
+        <ProgressBar progress={done / total} style={styles.bar} />
       </View>
     </View>
   );
@@ -35,6 +34,5 @@ export function Progress({ label, done, total }: ProgressProps) {
 
 const styles = StyleSheet.create({
   progress: { gap: 6 },
-  bar: { height: 14, borderWidth: 1.5, borderRadius: 2 },
-  filled: { height: '100%' },
+  bar: { height: 14, borderRadius: 2 },
 });

@@ -70,5 +70,5 @@ const Step = ({ icon, label, onPress }: StepProps) => (
 
 const styles = StyleSheet.create({
   // Outlined inputs keep 6 px free above for their label: the steppers are level with the box.
-  step: { width: 48, height: 50, margin: 0, marginTop: 6, borderRadius: 3 },
+  step: { width: 50, height: 50, margin: 0, marginTop: 6, borderRadius: 3 },
 });

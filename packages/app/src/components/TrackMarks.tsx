@@ -1,4 +1,4 @@
-import { useRef, type CSSProperties, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useRef, useState, type CSSProperties, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
@@ -60,28 +60,26 @@ interface HandleProps {
 }
 
 function Handle({ mark, least, most, box, color, paper, onMove }: HandleProps) {
-  const at = useRef<number | null>(null);
-  const held = (share: number): number => Math.max(least, Math.min(most, share));
+  const [dragged, setDragged] = useState<number | null>(null);
+  const between = (share: number): number => Math.max(least, Math.min(most, share));
   const begin = (event: PointerEvent<HTMLElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    at.current = mark.share;
+    setDragged(mark.share);
   };
   const follow = (event: PointerEvent<HTMLElement>): void => {
-    if (at.current === null) return;
+    if (dragged === null) return;
     const { left, width } = box();
-    at.current = held((event.clientX - left) / width);
-    event.currentTarget.style.left = `${100 * at.current}%`;
+    setDragged(between((event.clientX - left) / width));
   };
   const settle = (): void => {
-    const share = at.current;
-    at.current = null;
-    if (share !== null && share !== mark.share) onMove(share);
+    setDragged(null);
+    if (dragged !== null && dragged !== mark.share) onMove(dragged);
   };
   const byKey = (event: KeyboardEvent<HTMLElement>): void => {
     const by = { ArrowLeft: -KEY_SHARE, ArrowRight: KEY_SHARE }[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    onMove(held(mark.share + by));
+    onMove(between(mark.share + by));
   };
   return (
     <div
@@ -96,7 +94,7 @@ function Handle({ mark, least, most, box, color, paper, onMove }: HandleProps) {
       onPointerMove={follow}
       onLostPointerCapture={settle}
       onKeyDown={byKey}
-      style={{ ...HANDLE, left: `${100 * mark.share}%` }}
+      style={{ ...HANDLE, left: `${100 * (dragged ?? mark.share)}%` }}
     >
       <div aria-hidden style={{ ...KNOB, background: paper, border: `2px solid ${color}` }} />
     </div>

@@ -15,6 +15,7 @@ import {
   type QuantityText,
 } from '../components/quantityText';
 import { TextField } from '../components/TextField';
+import { WhenField } from '../components/WhenField';
 import { parseNumber } from '../settings/typedNumber';
 import { PressureDoubtNote } from '../components/PressureDoubtNote';
 import { questionText } from '../words/questions';
@@ -195,21 +196,19 @@ export function RowNumber<Body extends object>(props: NumberProps<Body>) {
   );
 }
 
-/** A time of the day, in minutes since midnight, as people write one. */
+/** A time of the day, in minutes since midnight. */
 export function RowClock<Body extends object>(props: FieldOf<Body>) {
   const { form, at, also = NOWHERE, label, spoken, hint } = props;
   const { typed, value, type, problem, inputRef } = useNumber(form, at, also);
-  const text = typed?.text ?? (value === null ? '' : clockText(value));
-  const isNone = text.trim() !== '' && clockMin(text) === undefined;
   return (
-    <TextField
+    <WhenField
+      kind="time"
       inputRef={inputRef}
       label={label}
       {...(spoken !== undefined && { spokenLabel: spoken })}
-      value={text}
-      placeholder="14:05"
+      value={typed?.text ?? (value === null ? '' : clockText(value))}
       onChange={(next) => type({ text: next, unit: '' }, clockMin(next))}
-      problem={problem !== undefined || isNone ? 'Expected a time of the day, such as 14:05.' : undefined}
+      problem={problem === undefined ? undefined : 'Expected a time of the day.'}
       hint={hint}
     />
   );

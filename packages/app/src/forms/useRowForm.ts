@@ -17,6 +17,7 @@ import { newId } from '../data/newId';
 import { save, type SaveResult } from '../data/outbox';
 import type { Units } from '../settings/preferences';
 import { notify } from '../components/Notice';
+import { focusFirstInvalid } from '../components/focusFirstInvalid';
 import { archiveAndSay } from '../components/archiveAndSay';
 import { fieldText } from '../words/problems';
 import { finished, openForm, problemsByField, type Pointer, type RowForm } from './rowForm';
@@ -113,6 +114,7 @@ export function useFieldsForm<Body extends object>(options: FieldsFormOptions<Bo
   const tell = (found: readonly FieldProblem[], inForm: (pointer: string) => string): void => {
     const sentences = sentencesOf(found, inForm);
     setProblems(sentences);
+    focusFirstInvalid();
     notify(sentences.get('') ?? 'Not saved yet: some fields need another look.');
   };
   const looked = () => {

@@ -9,6 +9,7 @@ import { useRow, useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { History } from '../../components/History';
+import { focusFirstInvalid } from '../../components/focusFirstInvalid';
 import { notify } from '../../components/Notice';
 import { Panel } from '../../components/Panel';
 import { archiveAndSay } from '../../components/archiveAndSay';
@@ -54,7 +55,7 @@ export function OutingDetail({ outing }: { readonly outing: OutingRow }) {
     dropDraft(draft);
     notify('Written in the Book.');
     if (outing.state !== 'closed') router.navigate('/');
-  });
+  }, focusFirstInvalid);
 
   const remove = (): Promise<void> => archiveAndSay('outings', outing, 'The outing', () => router.navigate('/book'));
 

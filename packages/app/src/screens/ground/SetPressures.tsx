@@ -16,6 +16,7 @@ import { newOuting } from '../../data/outings';
 import type { Units } from '../../settings/preferences';
 import { Action } from '../../components/Action';
 import { Dialog } from '../../components/Dialog';
+import { focusFirstInvalid } from '../../components/focusFirstInvalid';
 import { notify } from '../../components/Notice';
 import { QuantityField } from '../../components/QuantityField';
 import { canonicalOf, EMPTY_QUANTITY, type QuantityText } from '../../components/quantityText';
@@ -82,6 +83,7 @@ export function SetPressures(props: SetPressuresProps) {
     });
     if (!checked.success) {
       setProblems(Object.fromEntries(fieldProblems(checked.error).map((each) => [each.path, fieldText(each, units)])));
+      focusFirstInvalid();
       return;
     }
     const result = await save('outings', checked.data, begun);

@@ -9,6 +9,7 @@ import { gaugeOffsets, useGauges } from '../../data/gauges';
 import { newId } from '../../data/newId';
 import { save } from '../../data/outbox';
 import { unitsFor, unitsStore } from '../../settings/preferences';
+import { focusFirstInvalid } from '../../components/focusFirstInvalid';
 import { notify } from '../../components/Notice';
 import { archiveAndSay } from '../../components/archiveAndSay';
 import { wheelName } from '../../words/air';
@@ -98,6 +99,7 @@ export function useRoutine(input: RoutineInput): OpenRoutine {
       for (const [field, message] of Object.entries(checked.problems)) {
         form.setError(field as Path<RoutineFormValues>, { message });
       }
+      focusFirstInvalid();
       notify(checked.problems.runs ?? 'Not saved yet: some fields need another look.');
       return;
     }

@@ -6,7 +6,7 @@ import { Action } from '../../components/Action';
 import { ListFrame } from '../../components/ListFrame';
 import { Page } from '../../components/Page';
 import { Text } from '../../components/Text';
-import { TextField } from '../../components/TextField';
+import { SearchField } from '../../components/SearchField';
 import { Unfold } from '../../components/Unfold';
 import { UnitsOpen } from '../../components/UnitsOpen';
 import { useWide } from '../../theme/useWide';
@@ -71,7 +71,7 @@ export function RigsPane({ chosen }: { readonly chosen: string | undefined }) {
       <UnitsOpen />
       <>
         {(all.rows.length > 8 || sought !== '') && (
-          <TextField label="Find a rig by name" value={search} onChange={setSearch} />
+          <SearchField label="Find a rig by name" value={search} onChange={setSearch} />
         )}
         <ListFrame
           list={found}

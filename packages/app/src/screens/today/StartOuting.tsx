@@ -16,6 +16,8 @@ import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
+import { WhenField } from '../../components/WhenField';
+import { focusFirstInvalid } from '../../components/focusFirstInvalid';
 import { useRouter } from '../../hooks/useRouter';
 import { startsAt, type StartDay } from './startDay';
 import { DemoShelf } from './DemoShelf';
@@ -70,7 +72,8 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
     const { ground, title } = values;
     const startedAt = startsAt(values, new Date());
     if (startedAt === undefined) {
-      form.setError('date', { message: 'Expected a day like 2026-12-05.' });
+      form.setError('date', { message: 'Choose the day.' });
+      focusFirstInvalid();
       return;
     }
     const result = await save('outings', {
@@ -90,7 +93,7 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
     chosenRigStore.set(rig.id);
     if (values.when !== 'now') notify('The outing is planned. It comes onto Today when its day does.');
     router.navigate('/');
-  });
+  }, focusFirstInvalid);
 
   return (
     <Page
@@ -173,12 +176,12 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
           control={form.control}
           name="date"
           render={({ field, fieldState }) => (
-            <TextField
+            <WhenField
+              kind="date"
               label="Day"
               value={field.value}
               onChange={field.onChange}
               onBlur={field.onBlur}
-              hint="Year, month, day: 2026-12-05."
               problem={fieldState.error?.message}
             />
           )}

@@ -1,0 +1,7 @@
+/** After a form was refused: the first field that says so takes the focus, once it is drawn; of a dialog where one is open. */
+export function focusFirstInvalid(): void {
+  requestAnimationFrame(() => {
+    const shown = document.querySelector('[aria-modal="true"]') ?? document;
+    shown.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+  });
+}
