@@ -7,14 +7,16 @@ const { barrelsHash } = require('./barrels');
 const config = getDefaultConfig(__dirname);
 config.cacheVersion = barrelsHash();
 
-// Zod brings its messages in some fifty languages, 60 kB of them. We word every problem ourselves, so one of them ships.
-config.resolver.resolveRequest = (context, name, platform) =>
-  context.resolveRequest(
-    context,
-    name === '../locales/index.js' && isZod(context) ? '../locales/en.js' : name,
-    platform,
-  );
-const isZod = ({ originModulePath }) => originModulePath.includes('/node_modules/zod/');
+/*
+ * Zod brings its messages in some fifty languages, 60 kB of them. We word every problem ourselves, so one of them ships.
+ * tslib, which the maker of PDFs uses, begins with a file that asks for a default export of its own plain one, and Metro
+ * makes none: the plain file has all of it.
+ */
+config.resolver.resolveRequest = (context, name, platform) => {
+  const isOfZod = context.originModulePath.includes('/node_modules/zod/');
+  const instead = { tslib: 'tslib/tslib.es6.js', ...(isOfZod && { '../locales/index.js': '../locales/en.js' }) };
+  return context.resolveRequest(context, instead[name] ?? name, platform);
+};
 
 // While it is worked on, what goes to the API is handed on to the server beside the bundler.
 const api = process.env.DUNLINMOSS_API;
