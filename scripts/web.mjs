@@ -26,8 +26,8 @@ function sourceHash() {
   const sources = [...packages.map((name) => `${name}/src`), 'app/public']
     .map((folder) => path.join(ROOT, 'packages', folder))
     .flatMap((folder) => (existsSync(folder) ? [...filesBelow(folder)] : []));
-  const settings = ['app.json', 'package.json', 'metro.config.js', 'babel.config.js', 'barrels.js', 'instead.js'].map(
-    (name) => path.join(ROOT, 'packages/app', name),
+  const settings = ['app.json', 'package.json', 'metro.config.js', 'babel.config.js', 'barrels.js'].map((name) =>
+    path.join(ROOT, 'packages/app', name),
   );
   for (const file of [...sources, ...settings, path.join(ROOT, 'package-lock.json')].sort()) {
     if (/\.test\.tsx?$/.test(file) || !existsSync(file)) continue;
