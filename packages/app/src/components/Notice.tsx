@@ -37,7 +37,7 @@ export function Notice() {
       duration={undo ? UNDO_MS : SHORT_MS}
       wrapperStyle={wide ? styles.wide : styles.phone}
       // Nothing to press on it: a tap goes to what it lies over.
-      {...(!undo && { style: styles.through })}
+      {...(!undo && { pointerEvents: 'none' as const })}
       {...(undo && { action: { label: 'Undo', onPress: undo } })}
     >
       {notice?.text ?? ''}
@@ -46,7 +46,6 @@ export function Notice() {
 }
 
 const styles = StyleSheet.create({
-  through: { pointerEvents: 'none' },
   // Clear of the tabs and of a screen's next step, which are below.
   phone: { bottom: 128 },
   wide: { bottom: 76, maxWidth: 440, start: 104 },
