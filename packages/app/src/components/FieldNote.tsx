@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { HelperText, Icon } from 'react-native-paper';
 
+import { FONTS } from '../theme/type';
 import { usePalette } from '../theme/useLight';
 import { Text } from './Text';
 
@@ -43,7 +44,8 @@ export function FieldNote({ id, problem, hint, question }: FieldNoteProps) {
 
 const styles = StyleSheet.create({
   problem: { flexDirection: 'row', gap: 6, alignItems: 'flex-start' },
-  text: { flex: 1, paddingVertical: 0 },
-  hint: { paddingVertical: 0 },
+  // Paper's own is smaller than our least size.
+  text: { flex: 1, paddingVertical: 0, fontSize: FONTS.bodySmall.fontSize },
+  hint: { paddingVertical: 0, fontSize: FONTS.bodySmall.fontSize },
   question: { borderLeftWidth: 4, paddingLeft: 8 },
 });

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 
 import { usePalette } from '../theme/useLight';
-import { useWide } from '../theme/useWide';
+import { useRail, useWide } from '../theme/useWide';
 import { ScreenTitle } from './ScreenTitle';
 
 interface PageProps {
@@ -15,15 +15,16 @@ interface PageProps {
   readonly action?: ReactNode;
 }
 
-/** One screen: a single column on a phone, two panes where there is room. */
+/** One screen: a single column on a phone, two panes where there is room, and on a phone on its side that has both to show. */
 export function Page({ title, children, result, action }: PageProps) {
   const palette = usePalette();
   const wide = useWide();
+  const onItsSide = useRail() && !wide;
   const heading = <ScreenTitle>{title}</ScreenTitle>;
   const foot = action && (
     <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
   );
-  if (!wide) {
+  if (!wide && !(onItsSide && result)) {
     return (
       <View style={styles.page}>
         <ScrollView {...reachable(title)} contentContainerStyle={styles.column}>
@@ -37,14 +38,18 @@ export function Page({ title, children, result, action }: PageProps) {
   }
   return (
     <View style={styles.panes}>
-      <View style={[styles.left, { borderColor: palette.line }]}>
-        <ScrollView {...reachable(title)} contentContainerStyle={styles.wideColumn}>
+      <View style={[styles.left, onItsSide && styles.narrow, { borderColor: palette.line }]}>
+        <ScrollView {...reachable(title)} contentContainerStyle={onItsSide ? styles.column : styles.wideColumn}>
           {heading}
           {children}
         </ScrollView>
         {foot}
       </View>
-      <ScrollView {...reachable('Result')} style={styles.right} contentContainerStyle={styles.wideColumn}>
+      <ScrollView
+        {...reachable('Result')}
+        style={styles.right}
+        contentContainerStyle={onItsSide ? styles.column : styles.wideColumn}
+      >
         {result}
       </ScrollView>
     </View>
@@ -59,6 +64,7 @@ const styles = StyleSheet.create({
   column: { padding: 14, paddingBottom: 24, gap: 12 },
   panes: { flex: 1, flexDirection: 'row' },
   left: { width: 420, borderRightWidth: 1 },
+  narrow: { width: 300 },
   right: { flex: 1 },
   wideColumn: { padding: 20, paddingBottom: 32, gap: 14, maxWidth: 820 },
   foot: { paddingHorizontal: 14, paddingVertical: 8, borderTopWidth: 1 },
