@@ -126,20 +126,7 @@ const LAYERS = {
     ],
   ],
   app: [
-    ...[
-      'timing',
-      'settings',
-      'data',
-      'words',
-      'theme',
-      'workers',
-      'components',
-      'forms',
-      'pictures',
-      'hooks',
-      'screens',
-      'app',
-    ],
+    ...['settings', 'data', 'words', 'theme', 'workers', 'components', 'forms', 'pictures', 'hooks', 'screens', 'app'],
     'testing',
   ],
 };

@@ -95,7 +95,9 @@ for (const [place, paths] of Object.entries(PAGES)) {
         await settled(page);
         expect(await found(new AxeBuilder({ page }).withTags(RULES)), path).toEqual([]);
         const small = await page
-          .locator('[role=button], [role=radio], a[href], input:not([type=checkbox]), textarea')
+          .locator(
+            '[role=button], [role=radio], [role=switch]:not([inert] *), a[href], input:not([type=checkbox]), textarea',
+          )
           .evaluateAll(
             (elements, least) =>
               elements

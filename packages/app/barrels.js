@@ -3,9 +3,9 @@ const fs = require('node:fs');
 const path = require('node:path');
 
 /*
- * Our packages have one barrel each, and a bundler takes all of a barrel for one name of it. This Babel plugin reads the
- * barrels and has every import, and what is passed on, go to the file that the name comes from: the first page then loads what it uses, and a
- * worker of a few functions does not carry the schemas of everything.
+ * Our packages have one barrel each, and a bundler takes all of a barrel for one name of it. This Babel plugin sends every
+ * import and re-export to the file that the name comes from: the first page loads what it uses, and a worker of a few
+ * functions does not carry the schemas of everything.
  */
 
 const PACKAGES = path.resolve(__dirname, '..');

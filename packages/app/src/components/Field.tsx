@@ -31,6 +31,7 @@ export function Field({ spokenLabel, problem, hint, question, before, after, sty
           {...input}
           mode="outlined"
           aria-label={spokenLabel}
+          // React Native's types lack these; the web has them.
           {...{ 'aria-invalid': problem !== undefined, ...(hasNote && { 'aria-describedby': noteId }) }}
           error={problem !== undefined}
           style={[styles.input, style]}

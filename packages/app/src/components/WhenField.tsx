@@ -60,6 +60,8 @@ const INPUT: CSSProperties = {
   padding: '0 16px',
   border: 0,
   background: 'transparent',
+  // Paper's frame shows the focus.
+  outline: 'none',
   fontFamily: FACES.number,
   fontSize: rem(20),
 };

@@ -2,6 +2,9 @@
 export function focusFirstInvalid(): void {
   requestAnimationFrame(() => {
     const shown = document.querySelector('[aria-modal="true"]') ?? document;
-    shown.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+    const field = shown.querySelector<HTMLElement>('[aria-invalid="true"]');
+    field?.focus({ preventScroll: true });
+    // In the middle: what is wrong is said below it.
+    field?.scrollIntoView({ block: 'center' });
   });
 }

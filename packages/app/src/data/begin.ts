@@ -8,7 +8,6 @@ import { firstScreenComes, firstScreenStands } from './firstScreen';
 import { kindStore, loadKind, startReplica, syncStore } from './replica';
 import { startSetBack } from './setBack';
 import { syncFirst } from './sync';
-import { whenIdle } from '../timing/whenIdle';
 
 /** Asks for all rows, from the store of this device and from the server, before anything is drawn. */
 export function beginData(): void {
@@ -32,7 +31,7 @@ export function useBehind(run: () => void): void {
     let waits = requestAnimationFrame(() => {
       waits = requestAnimationFrame(() => {
         firstScreenStands();
-        whenIdle(run);
+        run();
       });
     });
     return () => cancelAnimationFrame(waits);

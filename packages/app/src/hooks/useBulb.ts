@@ -9,11 +9,11 @@ export interface BulbOfAxle extends BulbAnswer {
   readonly axle: FarmAxle;
 }
 
-const asked = (question: BulbQuestion): BulbOfAxle => ({ axle: question.axle, ...workOutBulb(question) });
+const workedOut = (question: BulbQuestion): BulbOfAxle => ({ axle: question.axle, ...workOutBulb(question) });
 
 /** The bulb for a question; while a worker works out the newest one, that of the question before. */
 export function useBulb(question: BulbQuestion): BulbOfAxle {
-  const [bulb, setBulb] = useState(() => asked(question));
+  const [bulb, setBulb] = useState(() => workedOut(question));
   const thread = useRef<BulbThread>(undefined);
   const key = JSON.stringify(question);
   const drawnKey = useRef(key);

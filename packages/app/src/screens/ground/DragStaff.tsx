@@ -16,7 +16,7 @@ interface DragStaffProps {
   readonly roadName: string;
 }
 
-/** The thumb of a range input, px: its middle stands at the value. */
+/** The thumb of a range input in Chromium, px; its middle is at the value. Others differ by a few px: assumption. */
 const THUMB_PX = 16;
 
 /**
