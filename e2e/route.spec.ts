@@ -44,12 +44,10 @@ test(
     // The exit has to be behind one before the tide: without a beginning nothing is held against it, and that is said.
     await lines(page).nth(3).click();
     await page.getByLabel('Steepest climb in °').fill('3');
-    await page.getByLabel('Through by').fill('a bit later');
-    await expect(page.getByText('Expected a time of the day, such as 14:05.')).toBeVisible();
     await page.getByLabel('Through by').fill('23:59');
     await expect(page.getByText(/^Say when the day begins/)).toBeVisible();
     await action(page, /^Begins, tools/).click();
-    await page.getByLabel('The day begins at').fill('23.30');
+    await page.getByLabel('The day begins at').fill('23:30');
     await expect(page.getByText(/^Too late for 4\. soft sand/)).toBeVisible();
     await page.getByLabel('The day begins at').fill('8');
     await expect(page.getByText(/^Too late/)).toBeHidden();

@@ -199,14 +199,14 @@ export function RowNumber<Body extends object>(props: NumberProps<Body>) {
 /** A time of the day, in minutes since midnight. */
 export function RowClock<Body extends object>(props: FieldOf<Body>) {
   const { form, at, also = NOWHERE, label, spoken, hint } = props;
-  const { typed, value, type, problem, inputRef } = useNumber(form, at, also);
+  const { value, type, problem, inputRef } = useNumber(form, at, also);
   return (
     <WhenField
       kind="time"
       inputRef={inputRef}
       label={label}
       {...(spoken !== undefined && { spokenLabel: spoken })}
-      value={typed?.text ?? (value === null ? '' : clockText(value))}
+      value={value === null ? '' : clockText(value)}
       onChange={(next) => type({ text: next, unit: '' }, clockMin(next))}
       problem={problem === undefined ? undefined : 'Expected a time of the day.'}
       hint={hint}
