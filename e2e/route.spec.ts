@@ -49,7 +49,7 @@ test(
     await action(page, /^Begins, tools/).click();
     await page.getByLabel('The day begins at').fill('23:30');
     await expect(page.getByText(/^Too late for 4\. soft sand/)).toBeVisible();
-    await page.getByLabel('The day begins at').fill('8');
+    await page.getByLabel('The day begins at').fill('08:00');
     await expect(page.getByText(/^Too late/)).toBeHidden();
 
     await action(page, /^Day sheet/).click();
