@@ -9,3 +9,4 @@ globalThis.structuredClone ??= (value) => {
 require('fake-indexeddb/auto');
 
 AbortSignal.timeout ??= () => new AbortController().signal;
+if ('Element' in globalThis) Element.prototype.scrollIntoView ??= () => undefined;

@@ -30,7 +30,6 @@ describe('a field', () => {
 
   it('takes the focus where it is the first wrong one of a form', () => {
     jest.spyOn(globalThis, 'requestAnimationFrame').mockImplementation((run) => (run(0), 0));
-    Element.prototype.scrollIntoView = nothing;
     render(
       <>
         <TextField label="Right" value="" onChange={nothing} />
