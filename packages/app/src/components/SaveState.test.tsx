@@ -1,14 +1,14 @@
 import { bodyOf } from '@dunlinmoss/contract';
 import { fullRig } from '@dunlinmoss/domain/testing';
 import { act, fireEvent, render, screen } from '@testing-library/react';
+import { mutate } from 'swr';
 
 import { reachStore } from '../data/client';
 import { checkClock, clockAheadStore } from '../data/clock';
 import { notKeptStore } from '../data/device';
-import { outboxStore } from '../data/outbox';
-import type { Pending } from '../data/pending';
+import { outboxStore, type Pending } from '../data/pending';
 import { newerStore } from '../data/shell';
-import { kindStore, syncStore } from '../data/replica';
+import { listKey, syncChanged } from '../data/lists';
 import { leftBehindStore } from '../data/setBack';
 import { SaveState } from './SaveState';
 
@@ -40,7 +40,7 @@ beforeEach(() => {
   }
   outboxStore.set({});
   leftBehindStore.set(null);
-  syncStore.set({ filled: true, got: 3, total: 3 });
+  void syncChanged({ mark: '', filled: true, got: 3, total: 3 });
 });
 const shown = (set: () => void): void => {
   render(<SaveState />);
@@ -75,10 +75,10 @@ it('tells how many wait and since when, with the way to them', () => {
 it('does not call all there what had only partly come before the signal went', () => {
   shown(() => {
     reachStore.set(false);
-    syncStore.set({ filled: false, got: 2, total: 9 });
+    void syncChanged({ mark: '', filled: false, got: 2, total: 9 });
   });
   expect(text()).toContain('Not everything of yours had come onto this device before: machines may be missing.');
-  act(() => syncStore.set({ filled: true, got: 9, total: 9 }));
+  act(() => void syncChanged({ mark: '', filled: true, got: 9, total: 9 }));
   expect(text()).not.toContain('machines may be missing');
 });
 
@@ -102,10 +102,10 @@ it('tells of what the store lost when it was set back, until that is there again
   const gauge = { id: 'g', kind: 'gauges', row: { id: 'g', revision: 1, name: 'Long stick' }, how: 'missing' } as never;
   const older = { id: row.id, kind: 'rigs', row, how: 'older' } as const;
   const setBack = { to: '2026-10-03T12:00:00.000Z', knew: '2026-10-05T12:00:00.000Z', sameStore: true };
-  kindStore('rigs').set({ rows: new Map([[row.id, { ...row, name: 'Before' }]]), loaded: true });
+  void mutate(listKey('rigs'), [{ ...row, name: 'Before' }], { revalidate: false });
   shown(() => leftBehindStore.set({ setBack, had: [], rows: [gauge, older] }));
   expect(text()).toMatch(/^The store was set back to .*2026, .*\. 2 entries on this device are newer\.See them$/);
-  act(() => kindStore('rigs').set({ rows: new Map([[row.id, { ...row, revision: 1_000_002 }]]), loaded: true }));
+  act(() => void mutate(listKey('rigs'), [{ ...row, revision: 1_000_002 }], { revalidate: false }));
   expect(text()).toMatch(/One entry on this device is newer\.See it$/);
   act(() => leftBehindStore.set({ setBack: { ...setBack, sameStore: false }, had: [], rows: [gauge] }));
   expect(text()).toMatch(/^Another store has taken the place .* One entry on this device is not in it\./);
@@ -121,11 +121,11 @@ it('tells of what was refused, of what is still coming, and of a newer version',
   expect(text()).toContain('One entry was refused. It is kept on this device.');
   act(() => {
     outboxStore.set({});
-    syncStore.set({ filled: false, got: 400, total: 5000 });
+    void syncChanged({ mark: '', filled: false, got: 400, total: 5000 });
   });
   expect(text()).toContain('Getting everything onto this device: 400 of 5,000.');
   act(() => {
-    syncStore.set({ filled: true, got: 5000, total: 5000 });
+    void syncChanged({ mark: '', filled: true, got: 5000, total: 5000 });
     newerStore.set(true);
   });
   expect(screen.getByText('Take it')).toBeTruthy();

@@ -1,9 +1,10 @@
 import { RESOURCE_NAMES } from '@dunlinmoss/contract';
 import { act, render } from '@testing-library/react';
+import { mutate } from 'swr';
 
 import { useBehind } from './begin';
 import { reachStore } from './client';
-import { forgetReplica, kindStore, syncStore } from './replica';
+import { listKey, syncChanged } from './lists';
 
 const run = jest.fn();
 function Page(): null {
@@ -12,13 +13,13 @@ function Page(): null {
 }
 const later = (): void => act(() => jest.advanceTimersByTime(1_000));
 const load = (): void =>
-  act(() => RESOURCE_NAMES.forEach((name) => kindStore(name).set({ rows: new Map(), loaded: true })));
-const filled = (is: boolean) => ({ filled: is, got: 1, total: 2 });
+  act(() => RESOURCE_NAMES.forEach((name) => void mutate(listKey(name), [], { revalidate: false })));
+const cameSoFar = (filled: boolean): void => act(() => void syncChanged({ mark: '', filled, got: 1, total: 2 }));
 
-beforeEach(() => {
+beforeEach(async () => {
   jest.useFakeTimers();
   run.mockClear();
-  forgetReplica();
+  await mutate(() => true, undefined, { revalidate: false });
   reachStore.set(true);
   render(<Page />);
 });
@@ -27,10 +28,10 @@ afterEach(() => jest.useRealTimers());
 it('waits with all else until the first screen has its rows, from the store and from the server, and is drawn', () => {
   later();
   load();
-  act(() => syncStore.set(filled(false)));
+  cameSoFar(false);
   later();
   expect(run).not.toHaveBeenCalled();
-  act(() => syncStore.set(filled(true)));
+  cameSoFar(true);
   expect(run).not.toHaveBeenCalled();
   later();
   expect(run).toHaveBeenCalledTimes(1);
@@ -39,7 +40,7 @@ it('waits with all else until the first screen has its rows, from the store and 
 it('does not wait for what is not to be had without a signal', () => {
   load();
   act(() => {
-    syncStore.set(null);
+    void syncChanged(null);
     reachStore.set(false);
   });
   later();

@@ -1,31 +1,27 @@
-import { RESOURCE_NAMES } from '@dunlinmoss/contract';
 import { useEffect } from 'react';
 import { preload } from 'swr';
 
-import { reachStore } from './client';
-import { outboxReady, startOutbox } from './outbox';
 import { firstScreenComes, firstScreenStands } from './firstScreen';
-import { kindStore, loadKind, startReplica, syncStore } from './replica';
+import { startOutbox } from './outbox';
+import { useEveryKind } from './useKind';
 import { startSetBack } from './setBack';
 import { syncFirst } from './sync';
+import { followOtherTabs } from './takeIn';
 
-/** Asks for all rows, from the store of this device and from the server, before anything is drawn. */
+/** Looks at the server, the outbox and the other tabs, before anything is drawn. */
 export function beginData(): void {
   firstScreenComes();
-  startReplica();
+  followOtherTabs();
   startOutbox();
   startSetBack();
-  for (const name of RESOURCE_NAMES) void loadKind(name, outboxReady());
   // Away is told elsewhere.
   Promise.resolve(preload('changes', syncFirst)).catch(() => undefined);
 }
 
 /** Does something once the first screen stands with its rows, or there are none to be had: nobody waits for it. */
 export function useBehind(run: () => void): void {
-  const sync = syncStore.use();
-  const reached = reachStore.use();
-  const loaded = RESOURCE_NAMES.map((name) => kindStore(name).use().loaded).every(Boolean);
-  const stands = loaded && sync !== undefined && (sync?.filled === true || !reached);
+  // Each kind is followed as long as the application is open: what changes while no screen shows it is in its list, too.
+  const stands = [...useEveryKind().values()].every(({ loading }) => !loading);
   useEffect(() => {
     if (!stands) return undefined;
     let waits = requestAnimationFrame(() => {

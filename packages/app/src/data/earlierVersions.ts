@@ -3,7 +3,8 @@ import { openDB } from 'idb';
 
 import { readStored, storedKeys, writeStored } from '../settings/storage';
 import { openDevice } from './device';
-import { flush, outboxReady, takeBodies } from './outbox';
+import { flush, takeBodies } from './outbox';
+import { outboxReady } from './pending';
 
 /** Where an earlier version kept its photos. */
 const OLD_PHOTOS = { name: 'dunlinmoss-photos', store: 'waiting' };

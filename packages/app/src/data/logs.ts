@@ -4,8 +4,8 @@ import useSWR from 'swr';
 
 import { apiHere } from '../settings/who';
 import { reachStore, request } from './client';
+import { rowsHere } from './deviceRows';
 import { photosOfTests } from './photos';
-import { kindStore, loadKind } from './replica';
 import { keepSeenLog, keepSeenPhoto, seenLog, seenPhoto, type SeenLog } from './seen';
 
 /** Stretches that a picture of a phone's width can show. */
@@ -52,8 +52,7 @@ const [MOST_LOGS, MOST_PHOTOS] = [40, 100];
 
 /** Fetches what is not here of logs and photos, one after the other, while nobody waits for it. */
 export async function fillSeen(nowMs = Date.now()): Promise<void> {
-  await Promise.all([loadKind('rigs'), loadKind('tests')]);
-  for (const { id } of [...kindStore('rigs').get().rows.values()].slice(0, MOST_LOGS)) {
+  for (const { id } of (await rowsHere('rigs')).slice(0, MOST_LOGS)) {
     const seen = await seenLog(id);
     if (seen && nowMs - Date.parse(seen.at) < FRESH_MS) continue;
     if (!reachStore.get()) return;
@@ -61,7 +60,7 @@ export async function fillSeen(nowMs = Date.now()): Promise<void> {
     const parsed = downsampledLog.safeParse(answer);
     if (parsed.success) await keepSeenLog(id, { log: parsed.data, at: new Date(nowMs).toISOString() });
   }
-  for (const id of photosOfTests().slice(0, MOST_PHOTOS)) {
+  for (const id of (await photosOfTests()).slice(0, MOST_PHOTOS)) {
     if (await seenPhoto(id)) continue;
     if (!reachStore.get()) return;
     const answer = await fetch(`${apiHere()}/photos/${id}`).catch(() => undefined);

@@ -10,14 +10,15 @@ import {
 } from '@dunlinmoss/contract';
 import { alike, mergeRows } from '@dunlinmoss/domain';
 
-import { createStore } from '../settings/store';
 import { roleHere, whoStore } from '../settings/who';
 import { Away, reachStore, Refused, request } from './client';
 import { kept, openDevice } from './device';
 import { newId } from './newId';
-import { goesOut, keyOf, type Fate, type Pending } from './pending';
+import { rowAt, rowHere } from './deviceRows';
+import { rowOfPending, rowsChanged } from './lists';
+import { byKey, forgetPending, goesOut, keyOf, outboxReady, outboxStore, type Fate, type Pending } from './pending';
 import { photosWait, sendPhoto, sendWaitingPhotos } from './photos';
-import { arrived, departed, rowAt, rowHere } from './replica';
+import { arrived, departed } from './takeIn';
 import { alone, forgetTurns, onTabs, tellTabs } from './tabs';
 
 /*
@@ -41,30 +42,17 @@ const SENT_KEPT = 4;
 /** Somebody else may save once more while two are being put together. */
 const MERGES = 4;
 
-/** Everything that waits, by row. */
-export const outboxStore = createStore<Readonly<Record<string, Pending>>>({});
-
-/** What waits has been read from the store: before that nobody knows whether anything does. */
-export const outboxReadStore = createStore(false);
-
 let timer: ReturnType<typeof setTimeout> | undefined;
-let read: Promise<void> | undefined;
 
-/** What waits in the store of this device. */
-export const outboxReady = (): Promise<void> => (read ??= readOutbox());
-
-async function readOutbox(): Promise<void> {
-  const device = await openDevice();
-  const entries = (await device?.getAll('outbox').catch(() => [])) ?? [];
-  // What was saved on this page while the store was being opened stands on top.
-  outboxStore.set({ ...byKey(entries), ...outboxStore.get() });
-  outboxReadStore.set(true);
+/** Changes what waits, and has the lists follow. */
+function setWaiting(next: Readonly<Record<string, Pending>>): void {
+  const before = outboxStore.get();
+  outboxStore.set(next);
+  for (const key of new Set([...Object.keys(before), ...Object.keys(next)])) {
+    const { name, id } = (next[key] ?? before[key])!;
+    if (next[key] !== before[key]) void rowsChanged(name, [id]);
+  }
 }
-
-const byKey = (entries: readonly Pending[]): Record<string, Pending> =>
-  Object.fromEntries(
-    [...entries].sort((a, b) => a.sinceMs - b.sinceMs).map((entry) => [keyOf(entry.name, entry.id), entry]),
-  );
 
 /** Takes in bodies that an earlier version left unsent; false where not all of them could be kept. */
 export async function takeBodies(
@@ -115,7 +103,7 @@ async function put(entry: Pending): Promise<boolean> {
   const before = outboxStore.get()[key];
   if (before) replaced.add(before.stamp);
   // In its place: what it is pointed at by stays behind it.
-  outboxStore.set({ ...outboxStore.get(), [key]: entry });
+  setWaiting({ ...outboxStore.get(), [key]: entry });
   const isKept = await writing(key, async () => {
     const done = await kept((device) => device.put('outbox', entry, key));
     // Before it counts as written: what only this page has must not be taken for gone. An older one may be done later.
@@ -136,7 +124,7 @@ async function letGo(entry: Pending, otherwise?: (newer: Pending) => Pending): P
     !newest || newest.stamp === entry.stamp || replaced.has(newest.stamp) ? undefined : (otherwise?.(newest) ?? newest);
   const inMemory = after(outboxStore.get()[key]);
   const { [key]: _, ...rest } = outboxStore.get();
-  outboxStore.set(inMemory ? { ...rest, [key]: inMemory } : rest);
+  setWaiting(inMemory ? { ...rest, [key]: inMemory } : rest);
   if (!inMemory) onPage.delete(key);
   await writing(key, () =>
     kept(async (device) => {
@@ -161,7 +149,7 @@ async function readAgain(): Promise<void> {
   const own = Object.values(outboxStore.get()).filter(({ name, id }) => isOwn(keyOf(name, id)));
   const next = byKey([...entries.filter(({ name, id }) => !isOwn(keyOf(name, id))), ...own]);
   // Every list goes by what waits: none is made anew for the same.
-  if (!alike(next, outboxStore.get())) outboxStore.set(next);
+  if (!alike(next, outboxStore.get())) setWaiting(next);
 }
 
 /** A viewer of a crew changes nothing, and is not left with entries that nobody will take. */
@@ -187,8 +175,9 @@ export async function save<Name extends ResourceName>(
   if (!mayChange()) return { kind: 'refused', problem: LOOKS_ONLY };
   await outboxReady();
   const key = keyOf(name, body.id);
+  const there = begun ? undefined : await rowAt(name, body.id, body.revision);
+  // Read only now, as another save may have come meanwhile.
   const before = outboxStore.get()[key];
-  const there = rowAt(name, body.id, body.revision);
   const entry: Pending = {
     ...(before ?? fresh(name, body.id)),
     base: before ? before.base : (begun ?? (there ? bodyOf(name, there as RowOf<Name>) : null)),
@@ -196,11 +185,12 @@ export async function save<Name extends ResourceName>(
     body,
     fate: before?.fate === 'restore' ? 'restore' : null,
     stamp: newId(),
-    // Mended, or said once more: it is tried again.
-    clashing: undefined,
+    // Mended, or saved once more: it is tried again. The server can't find a clash that it has not seen.
+    clashing: before?.clashing?.inOtherTab ? before.clashing : undefined,
     refused: undefined,
   };
-  const both = before?.body && begun && !alike(before.body, begun) ? inTwoTabs(entry, begun, before.body) : entry;
+  const both =
+    before?.body && begun && !entry.clashing && !alike(before.body, begun) ? inTwoTabs(entry, begun, before) : entry;
   const isKept = await put(both);
   if (both.clashing) return { kind: isKept ? 'stale' : 'notKept' };
   if (!reachStore.get()) {
@@ -214,11 +204,10 @@ export async function save<Name extends ResourceName>(
 }
 
 /** Another tab saved it too since the change was begun: both are put together as though another device had. */
-function inTwoTabs(entry: Pending, begun: BodyOf<ResourceName>, other: BodyOf<ResourceName>): Pending {
-  const { body, clashes } = mergeRows(entry.name, begun, entry.body!, other);
+function inTwoTabs(entry: Pending, begun: BodyOf<ResourceName>, other: Pending): Pending {
+  const { body, clashes } = mergeRows(entry.name, begun, entry.body!, other.body!);
   if (clashes.length === 0) return { ...entry, body };
-  const present = { ...rowHere(entry.name, entry.id), ...other } as RowOf<ResourceName>;
-  return { ...entry, base: begun, clashing: { present, archived: false } };
+  return { ...entry, base: begun, clashing: { present: rowOfPending(other), archived: false, inOtherTab: true } };
 }
 
 /** Archives, brings back or deletes a row: here at once, at the server when that can be reached. */
@@ -231,8 +220,8 @@ export async function become(
 ): Promise<void> {
   if (!mayChange()) return;
   await outboxReady();
+  const row = (await rowHere(name, id)) ?? asItWas;
   const before = outboxStore.get()[keyOf(name, id)];
-  const row = rowHere(name, id) ?? asItWas;
   const undoes = before && OPPOSITE[fate] !== undefined && before.fate === OPPOSITE[fate];
   // Of what the server has never seen, two that undo each other are none. Else the first may have arrived, its answer lost.
   if (undoes && before.base === null && before.body) await put({ ...before, fate: null, stamp: newId() });
@@ -268,7 +257,7 @@ async function sendOne(key: string): Promise<Sent> {
   if (!entry) {
     // It was sent meanwhile, by another tab or with all that waited.
     const [name, id] = key.split('/') as [ResourceName, string];
-    const row = rowHere(name, id);
+    const row = await rowHere(name, id);
     return row ? { kind: 'saved', row } : { kind: 'waiting' };
   }
   // Sent with all that waited while this one stood in line.
@@ -287,7 +276,7 @@ async function sendOne(key: string): Promise<Sent> {
       await departed(name, id);
     } else if (row) await arrived(name, row);
     await letGo(entry, (newer) => onTop(newer, entry.body, row));
-    const now = row ?? rowHere(name, id);
+    const now = row ?? (await rowHere(name, id));
     return now ? { kind: 'saved', row: now, ...(sent?.merged && { merged: true }) } : { kind: 'waiting' };
   } catch (error) {
     if (error instanceof Away) {
@@ -342,7 +331,7 @@ async function sendBody(
       if (!(error instanceof Refused) || error.problem.code !== 'staleRevision') throw error;
       const present = (error.problem.present ?? null) as RowOf<ResourceName> | null;
       const archived = error.problem.presentArchived === true;
-      const here = rowHere(name, id);
+      const here = await rowHere(name, id);
       // The store was set back, and this device has not heard of it yet: what both began with is not what it was.
       if (present && here && epochOf(present.revision) !== epochOf(here.revision)) throw new Away();
       const merged =
@@ -489,12 +478,10 @@ export function startOutbox(): () => void {
 
 /** As after a reload. For tests. */
 export function forgetOutbox(): void {
-  read = undefined;
-  outboxReadStore.set(false);
   clearTimeout(timer);
   onPage.clear();
   replaced.clear();
   underWay.clear();
   forgetTurns();
-  outboxStore.set({});
+  forgetPending();
 }

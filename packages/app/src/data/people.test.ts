@@ -7,10 +7,12 @@ import { readStored } from '../settings/storage';
 import { leftCrewStore, signedOutStore, whoStore } from '../settings/who';
 import { Away, reachStore, Refused, request } from './client';
 import { forgetDevice, openDevice } from './device';
-import { become, forgetOutbox, outboxStore, save } from './outbox';
+import { become, forgetOutbox, save } from './outbox';
+import { outboxStore } from './pending';
 import { wipeLeftCrews } from './leftCrews';
 import { switchTo } from './people';
-import { arrived, forgetReplica } from './replica';
+import { forgetDeviceRows } from './deviceRows';
+import { arrived } from './takeIn';
 
 const CREW = { id: '0192f000-0000-7000-8000-0000000000c1', name: 'Sluice crew', personal: false } as const;
 const ME = '0192f000-0000-7000-8000-0000000000a1';
@@ -42,7 +44,7 @@ beforeEach(() => {
   }) as typeof fetch;
   globalThis.indexedDB = new IDBFactory();
   forgetOutbox();
-  forgetReplica();
+  forgetDeviceRows();
   forgetDevice();
   reachStore.set(true);
   signedOutStore.set(false);

@@ -4,7 +4,7 @@ import { createStore } from '../settings/store';
 import { apiHere } from '../settings/who';
 import { Away, Refused, request } from './client';
 import { kept, openDevice } from './device';
-import { kindStore } from './replica';
+import { rowsHere } from './deviceRows';
 import { keepSeenPhoto, seenPhoto } from './seen';
 
 /** How many photos wait on this device. The outbox sends them, behind the rows. */
@@ -69,8 +69,8 @@ export async function photoAddress(id: string): Promise<string | null> {
 }
 
 /** The photos that tests name, those of the newest first. */
-export function photosOfTests(): string[] {
-  const tests = [...kindStore('tests').get().rows.values()];
+export async function photosOfTests(): Promise<string[]> {
+  const tests = await rowsHere('tests');
   tests.sort((one, other) => (one.performedAt < other.performedAt ? 1 : -1));
   return tests.flatMap((test) =>
     test.kind === 'print'

@@ -3,16 +3,20 @@ import { sampleRig } from '@dunlinmoss/domain/testing';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { IDBFactory } from 'fake-indexeddb';
 import type { ReactNode } from 'react';
-import { SWRConfig } from 'swr';
+import { mutate, SWRConfig } from 'swr';
 
 import { FakeServer } from '../testing/fakeServer';
+import { forgetPage } from '../testing/forgetPage';
 import { reachStore } from './client';
-import { forgetDevice, openDevice } from './device';
+import { openDevice } from './device';
+import { rowHere } from './deviceRows';
+import { SYNC_KEY } from './lists';
 import { newOuting } from './outings';
-import { flush, forgetOutbox, save } from './outbox';
-import { arrived, forgetReplica, rowHere, startReplica, syncStore } from './replica';
+import { flush, save } from './outbox';
 import { archiveRow, deleteForGood, restoreRow, swrSettings, useArchived, useRow, useRows } from './rows';
 import { syncNow } from './sync';
+import { arrived, followOtherTabs } from './takeIn';
+import { useSyncState } from './useKind';
 
 const id = (n: number): string => `0192f000-0000-7000-8000-00000000000${n}`;
 const rig = (n: number, change: Partial<Rig> = {}): Rig => ({
@@ -23,26 +27,22 @@ const rig = (n: number, change: Partial<Rig> = {}): Rig => ({
 
 let server: FakeServer;
 let stop = (): void => undefined;
-const reload = (): void => {
+const reload = async (): Promise<void> => {
   stop();
-  forgetOutbox();
-  forgetReplica();
-  forgetDevice();
-  stop = startReplica();
+  await forgetPage();
+  stop = followOtherTabs();
 };
-beforeEach(() => {
+beforeEach(async () => {
   server = new FakeServer();
   globalThis.fetch = server.fetch;
   globalThis.indexedDB = new IDBFactory();
   reachStore.set(true);
-  reload();
+  await reload();
   for (const n of [1, 2]) server.put('rigs', rig(n));
 });
 afterEach(() => act(() => flush()));
 
-const wrapper = ({ children }: { children: ReactNode }) => (
-  <SWRConfig value={{ ...swrSettings, provider: () => new Map() }}>{children}</SWRConfig>
-);
+const wrapper = ({ children }: { children: ReactNode }) => <SWRConfig value={swrSettings}>{children}</SWRConfig>;
 const list = () => renderHook(() => useRows('rigs').rows.map(({ name }) => name), { wrapper });
 const sync = () => act(async () => void (await syncNow()));
 
@@ -55,7 +55,7 @@ describe('useRows', () => {
     unmount();
     server.line = 'away';
     reachStore.set(false);
-    reload();
+    await reload();
     const again = renderHook(() => useRows('rigs'), { wrapper });
     await waitFor(() => expect(again.result.current).toMatchObject({ loading: false, rows: { length: 3 } }));
   });
@@ -69,24 +69,24 @@ describe('useRows', () => {
       await save('rigs', { ...rig(1, { name: 'Ruff' }), revision: 1 });
       await save('rigs', rig(3, { name: 'Dunlin' }));
     });
-    expect(result.current).toEqual(['Dunlin', 'Rig 2', 'Ruff']);
+    await waitFor(() => expect(result.current).toEqual(['Dunlin', 'Rig 2', 'Ruff']));
     await act(async () => void (await arrived('rigs', { ...(rig(4, { name: 'Knot' }) as RigRow), revision: 1 })));
-    expect(result.current).toEqual(['Dunlin', 'Knot', 'Rig 2', 'Ruff']);
+    await waitFor(() => expect(result.current).toEqual(['Dunlin', 'Knot', 'Rig 2', 'Ruff']));
   });
 
   it('is loading until everything has come once, or there is no signal to bring it', async () => {
-    const { result } = renderHook(() => useRows('rigs'), { wrapper });
+    const { result } = renderHook(() => ({ ...useRows('rigs'), sync: useSyncState() }), { wrapper });
     await act(async () => undefined);
     expect(result.current.loading).toBe(true);
     await act(async () => reachStore.set(false));
     await waitFor(() => expect(result.current.loading).toBe(false));
     await act(async () => reachStore.set(true));
     await sync();
-    expect(result.current.loading).toBe(false);
-    expect(syncStore.get()).toMatchObject({ filled: true, got: 2 });
+    await waitFor(() => expect(result.current).toMatchObject({ loading: false, rows: { length: 2 } }));
+    expect(result.current.sync).toMatchObject({ filled: true, got: 2 });
   });
 
-  it('gives those alone in which the fields are as asked; none for nothing asked', async () => {
+  it('gives those in which the fields have the given values; none for null', async () => {
     const outings = [1, 2, 1].map((n) => ({ ...newOuting(), rigId: id(n) }));
     for (const outing of outings) server.put('outings', outing);
     await sync();
@@ -103,7 +103,7 @@ describe('useRows', () => {
     await waitFor(() => expect(result.current[0][0]?.rigName).toBe('Rig 1'));
     server.line = 'away';
     await act(async () => void (await save('rigs', { ...rig(1, { name: 'Ruff' }), revision: 1 })));
-    expect(result.current[0][0]!.rigName).toBe('Ruff');
+    await waitFor(() => expect(result.current[0][0]!.rigName).toBe('Ruff'));
   });
 
   it('gives the same list as long as nothing changes', async () => {
@@ -121,8 +121,8 @@ describe('useRows', () => {
     globalThis.fetch = server.fetch;
     server.put('rigs', rig(5));
     // As a mark that is of another database.
-    syncStore.set(null);
     await (await openDevice())!.delete('sync', 'state');
+    await act(() => mutate(SYNC_KEY));
     await sync();
     const { result } = list();
     await waitFor(() => expect(result.current).toEqual(['Rig 5']));
@@ -144,22 +144,24 @@ describe('useRow', () => {
 describe('archiving', () => {
   it('shows it here at once, also without a signal; brought back it is as it was', async () => {
     await sync();
-    const row = rowHere('rigs', id(1))!;
+    const row = (await rowHere('rigs', id(1)))!;
     const { result } = renderHook(() => [useRows('rigs').rows, useArchived('rigs').rows] as const, { wrapper });
     await waitFor(() => expect(result.current[0]).toHaveLength(2));
     server.line = 'away';
     await act(() => archiveRow('rigs', row));
-    expect(result.current.map((rows) => rows.map(({ name }) => name))).toEqual([['Rig 2'], ['Rig 1']]);
+    await waitFor(() =>
+      expect(result.current.map((rows) => rows.map(({ name }) => name))).toEqual([['Rig 2'], ['Rig 1']]),
+    );
     server.line = 'up';
     await act(() => flush());
     await waitFor(() => expect(result.current[1]).toMatchObject([{ name: 'Rig 1', revision: 2 }]));
     server.line = 'away';
     await act(() => restoreRow('rigs', result.current[1][0]!));
-    expect(result.current.map((rows) => rows.length)).toEqual([2, 0]);
+    await waitFor(() => expect(result.current.map((rows) => rows.length)).toEqual([2, 0]));
     server.line = 'up';
     await act(() => flush());
     await waitFor(() => expect(result.current.map((rows) => rows.length)).toEqual([2, 0]));
-    expect(rowHere('rigs', id(1))).toMatchObject({ ...bodyOf('rigs', row), revision: 3 });
+    expect(await rowHere('rigs', id(1))).toMatchObject({ ...bodyOf('rigs', row), revision: 3 });
   });
 
   it('deletes for good, and the other device hears of it', async () => {

@@ -10,7 +10,7 @@ import { reachStore, request } from './client';
 import { forgetDevice } from './device';
 import { fillSeen, useLog } from './logs';
 import { photoAddress } from './photos';
-import { forgetReplica } from './replica';
+import { forgetDeviceRows } from './deviceRows';
 import { closeSeen, forgetSeen, keepSeenLog, keepSeenPhoto, seenLog, seenPhoto } from './seen';
 import { syncNow } from './sync';
 
@@ -39,7 +39,7 @@ beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
   globalThis.URL.createObjectURL = (blob) => `blob:${(blob as Blob).size}`;
   reachStore.set(true);
-  forgetReplica();
+  forgetDeviceRows();
   forgetDevice();
   closeSeen();
 });

@@ -4,8 +4,9 @@ import { IDBFactory } from 'fake-indexeddb';
 
 import { FakeServer } from '../testing/fakeServer';
 import { forgetDevice, openDevice } from './device';
-import { become, flush, forgetOutbox, outboxReady, outboxStore, save, settle } from './outbox';
-import { forgetReplica, kindStore, loadKind, rowHere } from './replica';
+import { become, flush, forgetOutbox, save, settle } from './outbox';
+import { outboxReady, outboxStore } from './pending';
+import { forgetDeviceRows, rowHere, rowsHere } from './deviceRows';
 import { bringBack, leftBehindStore, letGoLeftBehind, startSetBack } from './setBack';
 import { syncNow } from './sync';
 
@@ -17,12 +18,11 @@ let stop: () => void = () => undefined;
 const reload = async (): Promise<void> => {
   stop();
   forgetOutbox();
-  forgetReplica();
+  forgetDeviceRows();
   forgetDevice();
   leftBehindStore.set(null);
   stop = startSetBack();
   await outboxReady();
-  await loadKind('rigs');
 };
 beforeEach(async () => {
   server = new FakeServer();
@@ -34,14 +34,15 @@ afterEach(() => stop());
 
 const offered = () => (leftBehindStore.get()?.rows ?? []).map(({ id: each, how }) => [each, how]);
 const nameAt = (n: number): string | undefined => server.row<RigRow>('rigs', id(n))?.name;
-const rename = (n: number, name: string) => save('rigs', { ...bodyOf('rigs', rowHere('rigs', id(n))!), name });
+const rename = async (n: number, name: string) =>
+  save('rigs', { ...bodyOf('rigs', (await rowHere('rigs', id(n)))!), name });
 /** What was done after the backup is in this device: 2 is changed, 3 is archived, 4 is new; 1 is as it was. */
 async function lived(): Promise<(sameStore?: boolean) => void> {
   for (const n of [1, 2, 3]) server.put('rigs', rig(n));
   await syncNow();
   const restore = server.backup();
   await rename(2, 'Sill dented');
-  await become('rigs', id(3), 'archive', rowHere('rigs', id(3))!.revision);
+  await become('rigs', id(3), 'archive', (await rowHere('rigs', id(3)))!.revision);
   await flush();
   await save('rigs', rig(4, 'New'));
   await syncNow();
@@ -56,11 +57,11 @@ it('what the store lost is offered, and comes back as it was', async () => {
     [id(4), 'missing'],
     [id(3), 'archived'],
   ]);
-  expect([rowHere('rigs', id(2))?.name, rowHere('rigs', id(4)), rowHere('rigs', id(3))?.name]).toEqual([
-    'Knot 2',
-    undefined,
-    'Knot 3',
-  ]);
+  expect([
+    (await rowHere('rigs', id(2)))?.name,
+    await rowHere('rigs', id(4)),
+    (await rowHere('rigs', id(3)))?.name,
+  ]).toEqual(['Knot 2', undefined, 'Knot 3']);
   await bringBack(leftBehindStore.get()!.rows!);
   await flush();
   expect([nameAt(2), nameAt(4), leftBehindStore.get()]).toEqual(['Sill dented', 'New', null]);
@@ -153,7 +154,7 @@ it('a device that is behind the backup takes what is there, and is asked nothing
   server.put('rigs', rig(3));
   server.backup()();
   await syncNow();
-  expect([offered(), rowHere('rigs', id(1))?.name, [...kindStore('rigs').get().rows.keys()]]).toEqual([
+  expect([offered(), (await rowHere('rigs', id(1)))?.name, (await rowsHere('rigs')).map((row) => row.id)]).toEqual([
     [],
     'By others',
     [id(1), id(3)],
@@ -201,7 +202,7 @@ it('on a full device nothing is taken away that could not be kept aside', async 
   });
   expect(await syncNow()).toBe(false);
   full.mockRestore();
-  expect(rowHere('rigs', id(2))?.name).toBe('Sill dented');
+  expect((await rowHere('rigs', id(2)))?.name).toBe('Sill dented');
   expect(await (await openDevice())!.count('rows')).toBe(3);
   await syncNow();
   expect(offered()).toHaveLength(3);

@@ -12,12 +12,13 @@ import { alike } from '@dunlinmoss/domain';
 
 import { createStore } from '../settings/store';
 import { roleHere, whoStore } from '../settings/who';
-import { kept, openDevice, type Device } from './device';
+import { kept, openDevice } from './device';
 import type { LeftBehind, LeftBehindRow } from './leftBehind';
-import { become, holdForPerson, outboxReady, outboxStore, takeEntries } from './outbox';
-import { keyOf } from './pending';
+import { rowHere, rowsHere } from './deviceRows';
+import { become, holdForPerson, takeEntries } from './outbox';
+import { keyOf, outboxReady, outboxStore } from './pending';
 import { photosWait } from './photos';
-import { kindStore, loadKind, rowHere } from './replica';
+import { useEveryKind } from './useKind';
 import { seenPhoto } from './seen';
 import { onTabs, tellTabs } from './tabs';
 
@@ -73,15 +74,12 @@ async function keep(left: LeftBehind | null): Promise<boolean> {
 }
 
 /** Everything that this device has from the server. */
-async function allRows(device: Device | null): Promise<Change[]> {
-  if (!device) {
-    return RESOURCE_NAMES.flatMap((kind) =>
-      [...kindStore(kind).get().rows.values()].map((row) => ({ kind, id: row.id, row }) as Change),
-    );
+async function everythingHere(): Promise<Change[]> {
+  const all: Change[] = [];
+  for (const kind of RESOURCE_NAMES) {
+    for (const row of await rowsHere(kind)) all.push({ kind, id: row.id, row } as Change);
   }
-  const tx = device.transaction('rows');
-  const [keys, rows] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
-  return keys.map(([kind, id], index) => ({ kind, id, row: rows[index]! }) as Change);
+  return all;
 }
 
 /**
@@ -95,7 +93,7 @@ export async function keepAside(setBack: SetBack): Promise<boolean> {
   const undecided: readonly Change[] = before
     ? [...before.had, ...(before.rows ?? []).filter(({ how }) => how !== 'archived').map(asChange)]
     : [];
-  const had = new Map([...(await allRows(device)), ...undecided].map((each) => [keyOf(each.kind, each.id), each]));
+  const had = new Map([...(await everythingHere()), ...undecided].map((each) => [keyOf(each.kind, each.id), each]));
   return (await keep({ setBack, had: [...had.values()], rows: null })) || device === null;
 }
 
@@ -107,20 +105,20 @@ export async function compareWithStore(): Promise<void> {
   const left = (await device?.get('former', 'all').catch(() => undefined)) ?? leftBehindStore.get();
   if (!left || left.rows !== null) return;
   await outboxReady();
-  await Promise.all(RESOURCE_NAMES.map((kind) => loadKind(kind)));
-  const found = differences(left, (kind) => kindStore(kind).get().rows);
+  const now = new Map<ResourceName, ReadonlyMap<string, AnyRow>>();
+  for (const kind of RESOURCE_NAMES) now.set(kind, new Map((await rowsHere(kind)).map((row) => [row.id, row])));
+  const found = differences(left, (kind) => now.get(kind)!);
   const waits = ({ kind, id }: LeftBehindRow): boolean => outboxStore.get()[keyOf(kind, id)] !== undefined;
   // What was changed here on top of one and waits must not go out as though nothing had happened.
   for (const each of found.filter((one) => waits(one) && one.how !== 'archived')) {
-    await holdForPerson(keyOf(each.kind, each.id), rowHere(each.kind, each.id) ?? null);
+    await holdForPerson(keyOf(each.kind, each.id), (await rowHere(each.kind, each.id)) ?? null);
   }
   const offered = found.filter((each) => !waits(each));
   await keep(offered.length > 0 ? { setBack: left.setBack, had: [], rows: offered } : null);
 }
 
 /** Whether somebody, on another device, has brought a row back already, or archived it again. */
-function isSettled({ kind, row, how }: LeftBehindRow): boolean {
-  const present = rowHere(kind, row.id);
+function isSettled({ kind, row, how }: LeftBehindRow, present: AnyRow | undefined): boolean {
   if (how === 'archived') return present === undefined;
   return present !== undefined && alike(withoutRevision(kind, row), withoutRevision(kind, present));
 }
@@ -129,9 +127,10 @@ function isSettled({ kind, row, how }: LeftBehindRow): boolean {
 export function useLeftBehind(): { readonly setBack: SetBack; readonly rows: readonly LeftBehindRow[] } | null {
   const left = leftBehindStore.use();
   const mayChange = mayAs(roleHere(whoStore.use()), 'member');
-  for (const kind of RESOURCE_NAMES) kindStore(kind).use();
+  const lists = useEveryKind();
   if (!left?.rows || !mayChange) return null;
-  const rows = left.rows.filter((each) => !isSettled(each));
+  const shown = ({ kind, id }: LeftBehindRow) => lists.get(kind)!.rows.find((row) => row.id === id);
+  const rows = left.rows.filter((each) => !isSettled(each, shown(each)));
   return rows.length > 0 ? { setBack: left.setBack, rows } : null;
 }
 
@@ -157,16 +156,18 @@ async function photosAgain({ kind, row }: LeftBehindRow): Promise<void> {
 
 /** Brings rows back as this device had them, or archives again what was archived: like anything that is saved here. */
 export async function bringBack(rows: readonly LeftBehindRow[]): Promise<void> {
-  const entries = rows.flatMap(({ kind, id, row, how }) => {
-    if (how === 'archived') return [];
-    const present = rowHere(kind, id);
+  const entries: Parameters<typeof takeEntries>[0][number][] = [];
+  for (const { kind, id, row, how } of rows) {
+    if (how === 'archived') continue;
+    const present = await rowHere(kind, id);
     const body = { ...bodyOf(kind, row as never), revision: present?.revision ?? 0 } as BodyOf<ResourceName>;
     const base = present ? (bodyOf(kind, present as never) as BodyOf<ResourceName>) : null;
-    return [{ name: kind, id, base, body, sinceMs: Date.now() }];
-  });
+    entries.push({ name: kind, id, base, body, sinceMs: Date.now() });
+  }
   for (const each of rows) {
     await photosAgain(each);
-    if (each.how === 'archived') await become(each.kind, each.id, 'archive', rowHere(each.kind, each.id)!.revision);
+    if (each.how === 'archived')
+      await become(each.kind, each.id, 'archive', (await rowHere(each.kind, each.id))!.revision);
   }
   await takeEntries(entries);
   await letGoLeftBehind(rows);

@@ -4,12 +4,14 @@ import useSWR from 'swr';
 
 import { apiHere, whoStore } from '../settings/who';
 import { request } from './client';
-import { openDevice, type SyncState } from './device';
+import type { SyncState } from './device';
+import { syncStateHere } from './deviceRows';
 import { afterFirstScreen } from './firstScreen';
 import { followLine } from './liveLine';
-import { syncStateHere, takeIn, tellWhatCame } from './replica';
+import { readLists, syncChanged } from './lists';
 import { compareWithStore, keepAside } from './setBack';
 import { alone } from './tabs';
+import { takeIn } from './takeIn';
 
 /** How often a device that is looked at asks what changed, ms. */
 const LOOK_MS = 15_000;
@@ -17,38 +19,42 @@ const LOOK_MS = 15_000;
 /** Brings this device up to what the server has: everything the first time, then what changed. Throws `Away`. */
 export const syncNow = (): Promise<boolean> =>
   alone('sync', async () => {
-    // What the store has counts: another tab may have come further, and on a full device rows of this page are not in it.
-    const device = await openDevice();
-    let state = (device ? await device.get('sync', 'state') : syncStateHere()) ?? null;
-    for (let more = true; more;) {
-      const after = state ? `?after=${state.mark}` : '';
-      const page = (await request('GET', `/changes${after}`).catch((error: unknown) => {
-        tellWhatCame();
-        throw error;
-      })) as Changes;
-      const before: Pick<SyncState, 'filled' | 'got' | 'total'> =
-        state && !page.startsOver ? state : { filled: false, got: 0, total: page.total ?? 0 };
-      state = {
-        mark: page.next,
-        filled: before.filled || !page.more,
-        got: before.filled ? before.got : before.got + page.items.length,
-        total: before.total,
-      };
-      // What is not kept aside must not be taken off this device.
-      if (page.setBack && !(await keepAside(page.setBack))) return false;
-      await takeIn(page.items, { sync: state, anew: page.startsOver });
-      more = page.more;
+    // What the store has counts: another tab may have come further.
+    let state = await syncStateHere();
+    const wasFilled = state?.filled === true;
+    let startedOver = false;
+    let isNew = false;
+    try {
+      for (let more = true; more;) {
+        const page = (await request('GET', `/changes${state ? `?after=${state.mark}` : ''}`)) as Changes;
+        // What is not kept aside must not be taken off this device.
+        if (page.setBack && !(await keepAside(page.setBack))) return false;
+        state = stateAfter(page, state);
+        isNew = true;
+        startedOver ||= page.startsOver;
+        // Before the lists are emptied, so that nobody takes them for all there is.
+        if (startedOver || !wasFilled) await syncChanged({ ...state, filled: false });
+        await takeIn(page.items, { sync: state, anew: page.startsOver });
+        more = page.more;
+      }
+    } finally {
+      // Everything has come, or no more can be had just now: lists are read before they count as all there is.
+      if (isNew && (startedOver || !wasFilled)) await readLists();
+      if (isNew) await syncChanged(state);
     }
     await compareWithStore();
     return true;
   });
 
+function stateAfter(page: Changes, before: SyncState | null): SyncState {
+  const { filled, got, total } =
+    before && !page.startsOver ? before : { filled: false, got: 0, total: page.total ?? 0 };
+  return { mark: page.next, filled: filled || !page.more, got: filled ? got : got + page.items.length, total };
+}
+
 /** The same when the application opens: a device that has its rows draws them before it asks what has changed since. */
 export async function syncFirst(): Promise<boolean> {
-  const state = await openDevice()
-    .then((device) => device?.get('sync', 'state'))
-    .catch(() => undefined);
-  if (state?.filled) await afterFirstScreen();
+  if ((await syncStateHere())?.filled) await afterFirstScreen();
   return syncNow();
 }
 

@@ -43,7 +43,9 @@ interface Write {
 /** The code that runs on a page, loaded anew with every page. */
 interface Modules {
   readonly outbox: typeof import('../data/outbox');
-  readonly replica: typeof import('../data/replica');
+  readonly pending: typeof import('../data/pending');
+  readonly deviceRows: typeof import('../data/deviceRows');
+  readonly takeIn: typeof import('../data/takeIn');
   readonly sync: typeof import('../data/sync');
   readonly device: typeof import('../data/device');
   readonly client: typeof import('../data/client');
@@ -97,15 +99,16 @@ async function openPage(store: IDBFactory): Promise<Page> {
     modules = {
       client: jest.requireMock('../data/client'),
       device: jest.requireActual('../data/device'),
-      replica: jest.requireActual('../data/replica'),
+      pending: jest.requireActual('../data/pending'),
+      deviceRows: jest.requireActual('../data/deviceRows'),
+      takeIn: jest.requireActual('../data/takeIn'),
       outbox: jest.requireActual('../data/outbox'),
       sync: jest.requireActual('../data/sync'),
     };
   });
   await modules.device.openDevice();
-  const stops = [modules.replica.startReplica(), modules.outbox.startOutbox()];
-  await modules.outbox.outboxReady();
-  await modules.replica.loadKind('gauges');
+  const stops = [modules.takeIn.followOtherTabs(), modules.outbox.startOutbox()];
+  await modules.pending.outboxReady();
   return { ...modules, alive, stop: () => stops.forEach((stop) => stop()) };
 }
 
@@ -159,9 +162,9 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
   }
 
   /** A row as a device shows it. */
-  const shown = ({ page }: Device, id: string): GaugeRow | undefined => {
-    const row = page.replica.rowHere('gauges', id);
-    const pending = page.outbox.outboxStore.get()[`gauges/${id}`];
+  const shown = async ({ page }: Device, id: string): Promise<GaugeRow | undefined> => {
+    const row = await page.deviceRows.rowHere('gauges', id);
+    const pending = page.pending.outboxStore.get()[`gauges/${id}`];
     if (pending?.fate === 'archive') return undefined;
     return row || pending?.body ? ({ ...row, ...pending?.body } as GaugeRow) : undefined;
   };
@@ -176,7 +179,7 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
   const save = async (device: Device): Promise<void> => {
     const isNew = ids.length === 0 || random() < 0.2;
     const id = isNew ? rowId(seed, ids.length) : ids[below(ids.length)]!;
-    const row = isNew ? undefined : shown(device, id);
+    const row = isNew ? undefined : await shown(device, id);
     if (!isNew && !row) return;
     const fields = isNew ? FIELDS : [FIELDS[below(FIELDS.length)]!];
     const values = Object.fromEntries(fields.map((field) => [field, enter(field)]));
@@ -203,11 +206,11 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
   };
   const archive = async (device: Device): Promise<void> => {
     const id = ids[below(ids.length)];
-    const row = id === undefined ? undefined : shown(device, id);
+    const row = id === undefined ? undefined : await shown(device, id);
     if (row) await device.page.outbox.become('gauges', row.id, 'archive', row.revision);
   };
   const restore = async (device: Device): Promise<void> => {
-    const pending = Object.values(device.page.outbox.outboxStore.get()).find(({ fate }) => fate === 'archive');
+    const pending = Object.values(device.page.pending.outboxStore.get()).find(({ fate }) => fate === 'archive');
     if (pending) await device.page.outbox.become('gauges', pending.id, 'restore', pending.revision);
   };
   const reload = async (device: Device): Promise<void> => {
@@ -216,7 +219,7 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
   };
   /** Whoever is asked chooses by chance, and knows both then. */
   const settle = async ({ page }: Device): Promise<void> => {
-    for (const [key, { base, body, clashing, sent }] of Object.entries(page.outbox.outboxStore.get())) {
+    for (const [key, { base, body, clashing, sent }] of Object.entries(page.pending.outboxStore.get())) {
       if (!clashing) continue;
       const choice = random() < 0.5 ? 'mine' : 'theirs';
       const { present, archived } = clashing;
@@ -278,16 +281,16 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
       }
     }
     const there = (await server.gauges()).filter(({ row }) => ids.includes(row.id));
-    devices.forEach((each, index) => {
-      const waiting = Object.keys(each.page.outbox.outboxStore.get());
+    for (const [index, each] of devices.entries()) {
+      const waiting = Object.keys(each.page.pending.outboxStore.get());
       if (waiting.length > 0) faults.push(`device ${index}: ${waiting.length} still wait`);
       for (const { row, archived } of there) {
-        const here = shown(each, row.id);
+        const here = await shown(each, row.id);
         if (archived ? here !== undefined : !domain.alike(here, row)) {
           faults.push(`device ${index} shows ${JSON.stringify(here)} of ${JSON.stringify(row)}`);
         }
       }
-    });
+    }
     if (new Set(there.map(({ row }) => row.id)).size !== there.length) faults.push('a row is there twice');
     for (const id of ids) {
       const row = there.find((each) => each.row.id === id)?.row;

@@ -2,8 +2,8 @@ import type { ResourceName } from '@dunlinmoss/contract';
 import { type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
-import { discard, outboxReadStore, outboxStore, takeEntries, tryAgain } from '../../data/outbox';
-import { keyOf, type Pending } from '../../data/pending';
+import { discard, takeEntries, tryAgain } from '../../data/outbox';
+import { keyOf, outboxReadStore, outboxStore, type Pending } from '../../data/pending';
 import { waitingPhotosStore } from '../../data/photos';
 import type { LeftBehindRow } from '../../data/leftBehind';
 import { bringBack, letGoLeftBehind, useLeftBehind } from '../../data/setBack';

@@ -1,4 +1,4 @@
-import { outboxStore } from '../../data/outbox';
+import { outboxStore } from '../../data/pending';
 import { switchTo, useMe } from '../../data/people';
 import { namesStore, whoStore } from '../../settings/who';
 import { Action } from '../../components/Action';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import useSWR from 'swr';
 
-import { outboxStore } from '../../data/outbox';
-import { syncStore } from '../../data/replica';
+import { outboxStore } from '../../data/pending';
+import { useSyncState } from '../../data/useKind';
 import { isKeptForGood, keepForGood, newerStore, shellStore, takeNewer, VERSION } from '../../data/shell';
 import { singleKeysStore } from '../../settings/preferences';
 import { whoStore } from '../../settings/who';
@@ -17,7 +17,7 @@ export function ThisDevice() {
   const router = useRouter();
   const newer = newerStore.use();
   const opens = shellStore.use();
-  const sync = syncStore.use();
+  const sync = useSyncState();
   const { me } = whoStore.use();
   const waiting = Object.keys(outboxStore.use()).length;
   const { data: isKept, mutate } = useSWR('keptForGood', isKeptForGood);
