@@ -12,7 +12,7 @@ test('from Today down wheel by wheel by the clock, through a reload and a lost l
   context,
 }) => {
   await page.goto('/');
-  await action(page, 'Let it out, wheel by wheel').click();
+  await action(page, 'Let it out').click();
   await expect(page.getByText(/36\spsi → 16\spsi/).first()).toBeVisible();
   // Another order round the rig stays for next time.
   await action(page, 'Rear left earlier').click();

@@ -87,7 +87,7 @@ export async function settled(page: Page): Promise<void> {
 /** The big numbers of one axle. */
 export const axle = (page: Page, name: 'Front' | 'Rear'): Locator => page.getByRole('group', { name: `${name} axle` });
 
-// As it begins: "it is set" also ends "See why, or say it is set", which still stands while the next screen is drawn.
+// As it begins: "it’s already set" also ends "See why, or it’s already set", which is still there while the next screen comes.
 export const action = (page: Page, name: string | RegExp): Locator =>
   page.getByRole('button', { name: typeof name === 'string' ? beginning(name) : name });
 const beginning = (name: string): RegExp => new RegExp(`^${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`);

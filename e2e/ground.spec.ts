@@ -52,7 +52,7 @@ test('below the floor only after saying so, one rung at a time, and Today holds 
   await expect(axle(page, 'Front')).toContainText('12psi');
   await expect(page.getByText('Reverse out along your own tracks, gently.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Dangers' })).toContainText('letting out air lowers it further');
-  await expect(action(page, 'It is set')).toHaveCount(0);
+  await expect(action(page, 'It’s already set')).toHaveCount(0);
   await action(page, 'Stuck, and nothing else helped').click();
   await expect(axle(page, 'Front')).toContainText('8psi');
   await action(page, 'Tried this: the next step down').click();
@@ -95,7 +95,7 @@ test('the dangers are in view without scrolling, and nothing runs off the side',
   await page.goto(`/ground?rig=${CURLEW}&ground=verySoftSand`);
   const dangers = page.getByRole('list', { name: 'Dangers' }).getByRole('listitem');
   // Once the buttons stand over the end of the page.
-  await action(page, 'It is set').waitFor();
+  await action(page, 'It’s already set').waitFor();
   await expect(dangers.first()).toBeInViewport({ ratio: 1 });
   await expect(dangers.filter({ hasText: 'Air back to road pressure before pavement.' })).toBeInViewport({ ratio: 1 });
   for (const path of [

@@ -9,11 +9,11 @@ test(
     await expect(axle(page, 'Front')).toContainText('16psi');
     await expect(axle(page, 'Rear')).toContainText('19psi');
 
-    await action(page, 'See why, or say it is set').click();
+    await action(page, 'See why, or it’s already set').click();
     await expect(page).toHaveURL(/\/ground\?.*ground=softSand/);
     await expect(axle(page, 'Front')).toContainText('try 15–16 psi');
     await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
-    await action(page, 'It is set').click();
+    await action(page, 'It’s already set').click();
     // The plan's own numbers would look like a reading.
     await expect(page.getByLabel('Front axle in psi')).toHaveValue('');
     await expect(page.getByText('Planned: 19\u00a0psi', { exact: true })).toBeVisible();

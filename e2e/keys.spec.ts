@@ -2,7 +2,7 @@ import { action, expect, test } from './fixtures';
 
 test('the keys lead along the path and are listed', { tag: '@wide' }, async ({ page }) => {
   await page.goto('/');
-  await expect(action(page, 'See why, or say it is set')).toBeVisible();
+  await expect(action(page, 'See why, or it’s already set')).toBeVisible();
   for (const [key, path] of [
     ['2', '/rigs'],
     ['3', '/ground'],

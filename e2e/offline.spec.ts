@@ -90,7 +90,7 @@ test('a day without a signal, from a new rig to the Book, over reloads; then all
   await expect(page.getByRole('link', { name: /^My four-wheel/i }).first()).toBeVisible();
 
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
-  await action(page, 'It is set').click();
+  await action(page, 'It’s already set').click();
   await action(page, 'It reads as planned, front 16, rear 19').click();
   await expect(page.getByText('Air is out. Prove it with a tape')).toBeVisible();
   await page.reload();

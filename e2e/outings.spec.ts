@@ -6,7 +6,7 @@ const SNIPE = '0192f000-0000-7000-8000-000000000106';
 
 test('a ride: set the pressure, say how it went, end it; no tape, no pavement', async ({ page }) => {
   await page.goto('/');
-  await action(page, 'Let it out, wheel by wheel').waitFor();
+  await action(page, 'Let it out').waitFor();
   // What is under way with the wagon is archived first.
   await page.goto('/book/0192f000-0000-7000-8000-000000000204');
   await action(page, 'Archive this outing').click();
@@ -18,15 +18,15 @@ test('a ride: set the pressure, say how it went, end it; no tape, no pavement', 
   await action(page, 'Start the outing').click();
   await expect(page.getByText('Rock ahead. Set the pressure before you ride.')).toBeVisible();
   await expect(axle(page, 'Front')).toContainText(/\d\d(\.5)?psi/);
-  await action(page, 'See why, or say it is set').click();
-  await action(page, 'It is set').click();
+  await action(page, 'See why, or it’s already set').click();
+  await action(page, 'It’s already set').click();
   await page.getByLabel('Front axle in psi').fill('24.5');
   await page.getByLabel('Rear axle in psi').fill('10');
   await expect(page.getByText(/Below the floor of .* the rim is struck/)).toBeVisible();
   await page.getByLabel('Rear axle in psi').fill('27');
   await action(page, 'Keep what I read').click();
 
-  await expect(page.getByText(/^It is set\. When you know how it went/)).toBeVisible();
+  await expect(page.getByText(/^Pressures are set\. When you know how it went/)).toBeVisible();
   await expect(page.getByText('Before pavement')).toHaveCount(0);
   await action(page, 'Write the decision').click();
   await expect(action(page, 'Prove it')).toBeVisible();

@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: process.env.E2E_JSON ? [['line'], ['json', { outputFile: process.env.E2E_JSON }]] : 'line',
   outputDir: '../.data/e2e',
   use: {
+    // Gauges in psi, weights in kilograms.
+    locale: 'en-AU',
     contextOptions: { reducedMotion: 'reduce' },
     // Walks that are about it let it in.
     serviceWorkers: 'block',

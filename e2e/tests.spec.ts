@@ -273,7 +273,7 @@ test('a bicycle’s tests: the coach blind to its end, and the rest into the Boo
   for (let run = 0; run < 14 && (await action(page, 'Keep this run').count()) > 0; run += 1) {
     await action(page, 'Helper: show the pressure').click();
     const psi = Number.parseFloat(await page.getByText(/^\d+(\.\d)?\spsi$/).innerText());
-    await action(page, 'It is set: hide it').click();
+    await action(page, 'Set. Hide the number').click();
     await type(page, 'Measured', String(60 - (psi - start + 2) ** 2));
     await action(page, 'Keep this run').click();
   }

@@ -169,7 +169,12 @@ run(async () => {
   });
   try {
     for (const { name, path: address, size, light = 'light', before } of VIEWS) {
-      const context = await browser.newContext({ viewport: size, colorScheme: light, reducedMotion: 'reduce' });
+      const context = await browser.newContext({
+        locale: 'en-AU',
+        viewport: size,
+        colorScheme: light,
+        reducedMotion: 'reduce',
+      });
       const page = await context.newPage();
       await page.goto(product.address + address);
       await page.getByRole('heading', { level: 1 }).waitFor();

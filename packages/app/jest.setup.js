@@ -10,3 +10,6 @@ require('fake-indexeddb/auto');
 
 AbortSignal.timeout ??= () => new AbortController().signal;
 if ('Element' in globalThis) Element.prototype.scrollIntoView ??= () => undefined;
+
+// Gauges in psi, weights in kilograms, as the numbers of the tests are.
+if ('navigator' in globalThis) Object.defineProperty(globalThis.navigator, 'language', { value: 'en-AU' });

@@ -98,7 +98,7 @@ async function draggedInTurns(things, size) {
 
 /** How long the draws of How sure take from the tap to the answer, and the longest task of the page meanwhile. */
 async function draws(browser, address) {
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const page = await browser.newPage({ locale: 'en-AU', viewport: { width: 390, height: 844 } });
   await page.goto(`${address}/ground?rig=${CURLEW}&ground=softSand`);
   const fold = page.getByRole('button', { name: 'How sure is that?' });
   await fold.waitFor();
@@ -122,7 +122,7 @@ async function draws(browser, address) {
 
 /** The pressure card as a PDF: the first, with its maker still to be fetched, and the next. */
 async function card(browser, address) {
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const page = await browser.newPage({ locale: 'en-AU', viewport: { width: 390, height: 844 } });
   await page.goto(`${address}/rigs/${CURLEW}/pressures`);
   const button = page.getByRole('button', { name: 'PDF' });
   await button.waitFor();
@@ -159,7 +159,7 @@ async function year(browser, address) {
   });
   if (!response.ok) throw new Error(`The log was not read in: ${response.status} ${await response.text()}`);
   await response.text();
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const page = await browser.newPage({ locale: 'en-AU', viewport: { width: 390, height: 844 } });
   // The application itself is there already, as it is for whoever opens its log.
   await page.goto(`${address}/air?rig=${CURLEW}`);
   await page.getByRole('link', { name: /^Log/ }).waitFor();
@@ -199,7 +199,7 @@ export async function trackFigures(address) {
     const folder = mkdtempSync(path.join(os.tmpdir(), 'dunlinmoss-track-'));
     const file = path.join(folder, 'long.gpx');
     writeFileSync(file, gpx);
-    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    const page = await browser.newPage({ locale: 'en-AU', viewport: { width: 390, height: 844 } });
     await page.goto(`${address}/ground/day?rig=${CURLEW}`);
     await page
       .getByText(/^2 stops/)
@@ -251,7 +251,7 @@ export async function browserFigures(address) {
 
 /** Frames of a practice drive that is played, from when both of its pictures stand. */
 async function played(browser, address) {
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const page = await browser.newPage({ locale: 'en-AU', viewport: { width: 390, height: 844 } });
   await page.goto(`${address}/ground/drives/softExit?rig=${CURLEW}`);
   const choice = page.getByRole('button', { name: /with a run-up$/ });
   await choice.waitFor();
@@ -306,7 +306,7 @@ export async function photoFigures(address, file) {
     args: ['--no-sandbox', '--disable-gpu'],
   });
   try {
-    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    const page = await browser.newPage({ locale: 'en-AU', viewport: { width: 390, height: 844 } });
     await page.goto(`${address}/proof/print/new?rig=${CURLEW}`);
     await page.locator('input[type=file]').setInputFiles(file);
     await page.getByRole('radio', { name: 'A3' }).click();

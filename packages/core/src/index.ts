@@ -110,6 +110,7 @@ export {
 export { loadPositionOf, LOAD_POSITIONS, type LoadPositionCode } from './families/loadPositions';
 export { pressureDoubt, type OtherReading, type PressureDoubt } from './families/pressureSlip';
 export { questionOf, type Likely, type PlausibilityCheck, type Slip } from './families/question';
+export { familiesWearing } from './families/familiesWearing';
 export { FAMILIES, FAMILY_CODES, familyOf, type FamilyCode } from './families/registry';
 export { trailerAxle } from './families/shared';
 export type { Finding, FindingCode, FindingSeverity } from './findings/finding';

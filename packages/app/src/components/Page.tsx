@@ -7,6 +7,8 @@ import { ScreenTitle } from './ScreenTitle';
 
 interface PageProps {
   readonly title: string;
+  /** Beside the title: what must be in reach at any time. */
+  readonly aside?: ReactNode;
   /** What is put in: above on a phone, the left pane on a wide screen. */
   readonly children: ReactNode;
   /** What comes out: below on a phone; the right pane, always in view, on a wide screen. */
@@ -16,11 +18,18 @@ interface PageProps {
 }
 
 /** One screen: a single column on a phone, two panes where there is room, and on a phone on its side that has both to show. */
-export function Page({ title, children, result, action }: PageProps) {
+export function Page({ title, aside, children, result, action }: PageProps) {
   const palette = usePalette();
   const wide = useWide();
   const onItsSide = useRail() && !wide;
-  const heading = <ScreenTitle>{title}</ScreenTitle>;
+  const heading = (
+    <View style={styles.heading}>
+      <View style={styles.title}>
+        <ScreenTitle>{title}</ScreenTitle>
+      </View>
+      {aside}
+    </View>
+  );
   const foot = action && (
     <View style={[styles.foot, { backgroundColor: palette.paper, borderColor: palette.line }]}>{action}</View>
   );
@@ -61,6 +70,8 @@ const reachable = (name: string) => ({ role: 'region' as const, 'aria-label': na
 
 const styles = StyleSheet.create({
   page: { flex: 1 },
+  heading: { flexDirection: 'row', alignItems: 'center', gap: 10 },
+  title: { flex: 1, minWidth: 0 },
   column: { padding: 14, paddingBottom: 24, gap: 12 },
   panes: { flex: 1, flexDirection: 'row' },
   left: { width: 420, borderRightWidth: 1 },

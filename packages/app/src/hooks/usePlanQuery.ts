@@ -7,7 +7,15 @@ import {
   type RigRow,
   SPEED_KMH,
 } from '@dunlinmoss/contract';
-import { familyOf, MODIFIER_CODES, type Family, type GroundCode, type ModifierCode, groundOr } from '@dunlinmoss/core';
+import {
+  familyOf,
+  groundOr,
+  MODIFIER_CODES,
+  STUCK,
+  type Family,
+  type GroundCode,
+  type ModifierCode,
+} from '@dunlinmoss/core';
 import type { PlanRequest, ProvedAxle } from '@dunlinmoss/domain';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 
@@ -18,6 +26,7 @@ import { chosenRigStore, useChosenRig } from './useChosenRig';
 import { unitsFor, unitsStore, type Units } from '../settings/preferences';
 import { useRows } from '../data/rows';
 import { notify } from '../components/Notice';
+import { createStore } from '../settings/store';
 
 /** Which rig, how loaded, on which ground, on what kind of day: what every screen of this place asks. */
 export interface PlanQuery {
@@ -42,6 +51,12 @@ export interface Change {
   readonly tankLevel?: number | null;
 }
 
+/** The part of the address that says where and on what kind of day; undefined where nothing is said. */
+type Where = Readonly<Partial<Record<'ground' | 'case' | 'day' | 'speed' | 'full', string>>>;
+
+/** Where each rig was looked at last, so that it need not be said again. Kept on this device. */
+const lastWhereStore = createStore<Readonly<Record<string, Where>>>({}, 'lastWhere');
+
 const isModifier = (text: string): text is ModifierCode => MODIFIER_CODES.some((code) => code === text);
 const modifiersIn = (text: string | undefined): ModifierCode[] => (text ?? '').split(',').filter(isModifier);
 
@@ -64,9 +79,10 @@ export function usePlanQuery(): {
   readonly rigs: readonly RigRow[];
   readonly loading: boolean;
 } {
-  const params = useLocalSearchParams<Record<'rig' | 'ground' | 'case' | 'day' | 'speed' | 'full', string>>();
+  const params = useLocalSearchParams<Record<'rig', string> & Record<keyof Where, string>>();
   const router = useRouter();
   const units = unitsStore.use();
+  const lastWhere = lastWhereStore.use();
   const { rows: rigs, loading } = useRows('rigs');
   const { rig, loading: waits } = useChosenRig(params.rig);
   const tests = useTestsOf(rig?.id);
@@ -76,40 +92,33 @@ export function usePlanQuery(): {
   if (!rig) return { question: undefined, rigs, loading: false };
 
   const family = familyOf(rig.family);
-  const ground = groundOr(family, params.ground ?? outing?.groundCode);
+  const where: Where = params.ground === undefined && !outing ? { ...lastWhere[rig.id], ...definedOf(params) } : params;
+  const ground = groundOr(family, where.ground ?? outing?.groundCode);
   const onOuting = outing?.groundCode === ground ? outing : undefined;
-  const loadCaseId = onOuting?.loadCaseId ?? params.case ?? null;
-  const change = ({ modifiers, speedKmh, loadCaseId: caseId, tankLevel, ...place }: Change): void => {
-    const said: Partial<Outing> = {
-      ...(modifiers && { modifiers: [...modifiers] }),
-      ...(speedKmh !== undefined && { speedKmh }),
-      ...(caseId !== undefined && { loadCaseId: caseId, tankLevel: null }),
-      ...(tankLevel !== undefined && { tankLevel }),
+  const loadCaseId = onOuting?.loadCaseId ?? where.case ?? null;
+  const change = ({ rig: otherRig, ground: otherGround, ...day }: Change): void => {
+    const changed: Partial<Outing> = {
+      ...(day.modifiers && { modifiers: [...day.modifiers] }),
+      ...(day.speedKmh !== undefined && { speedKmh: day.speedKmh }),
+      ...(day.loadCaseId !== undefined && { loadCaseId: day.loadCaseId, tankLevel: null }),
+      ...(day.tankLevel !== undefined && { tankLevel: day.tankLevel }),
     };
-    if (onOuting && Object.keys(said).length > 0) {
-      void saveOuting(onOuting, said).then((saved) => {
+    if (onOuting && Object.keys(changed).length > 0) {
+      void saveOuting(onOuting, changed).then((saved) => {
         if (saved.kind === 'refused') notify(saved.problem.title);
       });
       return;
     }
-    if (place.rig !== undefined) chosenRigStore.set(place.rig);
-    router.setParams({
-      rig: rig.id,
-      ground,
-      ...place,
-      ...(modifiers && { day: modifiers.length === 0 ? undefined : modifiers.join() }),
-      ...(speedKmh !== undefined && { speed: speedKmh === null ? undefined : String(speedKmh) }),
-      ...(caseId !== undefined && { case: caseId, full: undefined }),
-      ...(tankLevel !== undefined && { full: tankLevel === null ? undefined : String(tankLevel) }),
+    if (otherRig !== undefined) {
+      chosenRigStore.set(otherRig);
       // What was said of one rig's day says nothing of another's.
-      ...(place.rig !== undefined && {
-        case: undefined,
-        ground: undefined,
-        day: undefined,
-        speed: undefined,
-        full: undefined,
-      }),
-    });
+      router.setParams({ rig: otherRig, ...NOWHERE });
+      return;
+    }
+    const next = whereAfter({ ...where, ground: otherGround ?? ground }, day);
+    // Nobody is stuck there the next time.
+    if (next.ground !== STUCK) lastWhereStore.set({ ...lastWhereStore.get(), [rig.id]: next });
+    router.setParams({ rig: rig.id, ...NOWHERE, ...next });
   };
   return {
     rigs,
@@ -124,13 +133,32 @@ export function usePlanQuery(): {
       asked: proofOf(rig, tests, {
         ground,
         loadCaseId,
-        modifiers: onOuting?.modifiers ?? modifiersIn(params.day),
-        speedKmh: onOuting ? onOuting.speedKmh : speedIn(params.speed),
-        tankLevel: onOuting ? (onOuting.tankLevel ?? null) : levelIn(params.full),
+        modifiers: onOuting?.modifiers ?? modifiersIn(where.day),
+        speedKmh: onOuting ? onOuting.speedKmh : speedIn(where.speed),
+        tankLevel: onOuting ? (onOuting.tankLevel ?? null) : levelIn(where.full),
       }),
       change,
     },
   };
+}
+
+const NOWHERE = { ground: undefined, case: undefined, day: undefined, speed: undefined, full: undefined };
+
+/** What of an address is said. */
+const definedOf = ({ ground, case: loadCase, day, speed, full }: Where): Where =>
+  Object.fromEntries(
+    Object.entries({ ground, case: loadCase, day, speed, full }).filter(([, value]) => value !== undefined),
+  );
+
+/** The address after something of the day was changed. */
+function whereAfter(where: Where, { modifiers, speedKmh, loadCaseId, tankLevel }: Change): Where {
+  return definedOf({
+    ...definedOf(where),
+    ...(modifiers && { day: modifiers.length === 0 ? undefined : modifiers.join() }),
+    ...(speedKmh !== undefined && { speed: speedKmh === null ? undefined : String(speedKmh) }),
+    ...(loadCaseId !== undefined && { case: loadCaseId, full: undefined }),
+    ...(tankLevel !== undefined && { full: tankLevel === null ? undefined : String(tankLevel) }),
+  } as Where);
 }
 
 /** A question as part of an address, for another screen that asks the same. */

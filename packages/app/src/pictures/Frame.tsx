@@ -3,6 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import Svg from 'react-native-svg';
 
 interface FrameProps {
+  /** Where the drawing begins on the left. */
+  readonly left?: number;
   readonly width: number;
   readonly height: number;
   /** What the picture says, for those who don't see it. */
@@ -16,14 +18,14 @@ interface FrameProps {
  * A drawing of fixed proportions, as wide as there is room, hardly blown up. What moves in it moves nothing outside: the
  * browser need not look further.
  */
-export function Frame({ width, height, label, children, still }: FrameProps) {
+export function Frame({ left = 0, width, height, label, children, still }: FrameProps) {
   return (
     <View role="img" aria-label={label} style={[styles.frame, { maxWidth: width * 1.15, aspectRatio: width / height }]}>
-      <Drawing width={width} height={height}>
+      <Drawing left={left} width={width} height={height}>
         {children}
       </Drawing>
       {still !== undefined && (
-        <Drawing width={width} height={height}>
+        <Drawing left={left} width={width} height={height}>
           {still}
         </Drawing>
       )}
@@ -31,10 +33,10 @@ export function Frame({ width, height, label, children, still }: FrameProps) {
   );
 }
 
-function Drawing({ width, height, children }: Pick<FrameProps, 'width' | 'height' | 'children'>) {
+function Drawing({ left, width, height, children }: Pick<FrameProps, 'left' | 'width' | 'height' | 'children'>) {
   return (
     <div style={APART}>
-      <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`}>
+      <Svg width="100%" height="100%" viewBox={`${left} 0 ${width} ${height}`}>
         {children}
       </Svg>
     </div>

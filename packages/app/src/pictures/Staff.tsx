@@ -31,6 +31,8 @@ interface StaffProps {
   readonly axles: readonly StaffAxle[];
   /** What the height of the board goes by, where that is not the axles themselves. */
   readonly board?: StaffAxle;
+  /** Without words beside the lanes: the numbers stand beside the picture. */
+  readonly bare?: boolean;
   readonly units: Units;
   readonly palette: Palette;
 }
@@ -44,6 +46,12 @@ const HEIGHT = 306;
 const BOARD = { left: 141, right: 199 };
 const LANE = 42;
 const LABEL_GAP = 23;
+/** Room for the line round the outer lanes. */
+const EDGE = 12;
+
+/** How wide the picture is without words: the board, and a lane for each axle. */
+const bareWidth = (axles: number): number =>
+  BOARD.right - BOARD.left + axles * (LANE + EDGE) + (axles === 1 ? EDGE : 0);
 
 /** The top of the board: above the road, or well above the window where there is no road to compare with. */
 export const topOf = (axles: readonly StaffAxle[]): number =>
@@ -60,7 +68,7 @@ export const BOARD_INSET = { top: TOP / HEIGHT, bottom: 1 - BOTTOM / HEIGHT };
  * The staff: pressure as water on a graduated board, a lane for each axle. The window of the ground is the band beside
  * the lane, the floor its hatched foot, road pressure the mark above.
  */
-export function Staff({ axles, board, units, palette, roadName = 'road', still = false }: StaffProps) {
+export function Staff({ axles, board, units, palette, roadName = 'road', still = false, bare = false }: StaffProps) {
   const hatch = `hatch${useId().replace(/\W/g, '')}`;
   const top = topOf(board ? [board] : axles);
   const levels = useTween(
@@ -77,7 +85,8 @@ export function Staff({ axles, board, units, palette, roadName = 'road', still =
 
   return (
     <Frame
-      width={axles.length === 1 ? WIDTH_OF_ONE : WIDTH}
+      left={bare ? BOARD.left - LANE - EDGE : 0}
+      width={bare ? bareWidth(axles.length) : axles.length === 1 ? WIDTH_OF_ONE : WIDTH}
       height={HEIGHT}
       label={`Staff. ${label}`}
       still={<Board top={top} unit={units.pressure} palette={palette} />}
@@ -94,6 +103,7 @@ export function Staff({ axles, board, units, palette, roadName = 'road', still =
           units={units}
           palette={palette}
           roadName={roadName}
+          bare={bare}
         />
       ))}
     </Frame>
@@ -201,6 +211,7 @@ interface LanePlaces {
 }
 
 interface LaneProps extends LanePlaces {
+  readonly bare: boolean;
   readonly hatch: string;
   readonly palette: Palette;
 }
@@ -251,7 +262,7 @@ function placesOf({ axle, level, side, top, units, roadName }: LanePlaces) {
   };
 }
 
-function Lane({ hatch, palette, ...lane }: LaneProps) {
+function Lane({ hatch, palette, bare, ...lane }: LaneProps) {
   const { axle, side, top } = lane;
   const y = heightOf(top);
   const { x, outer, away, left } = laneAt(side);
@@ -270,7 +281,7 @@ function Lane({ hatch, palette, ...lane }: LaneProps) {
         hatch={hatch}
         palette={palette}
       />
-      {marks.map(({ name, line, text }) => (
+      {(bare ? [] : marks).map(({ name, line, text }) => (
         <Mark
           key={name}
           name={name}

@@ -42,6 +42,7 @@ import { LoadScreen, NewRigScreen, RigEditScreen, RigScreen, SidewallScreen } fr
 import { RigsScreen } from './rigs/RigsScreen';
 import { ToolScreen } from './rigs/ToolScreen';
 import { ToolsScreen } from './rigs/ToolsScreen';
+import { SizeFirst } from './rigs/SizeFirst';
 import { WallScreen } from './rigs/WallScreen';
 import { StartOuting } from './today/StartOuting';
 
@@ -87,6 +88,7 @@ const SCREENS = {
   SeasonScreen,
   SidewallScreen,
   SignInScreen,
+  SizeFirst,
   Staff,
   StartOuting,
   ToolScreen,

@@ -1,6 +1,7 @@
 import type { TireConditions } from '@dunlinmoss/core';
 
 import { parseNumber } from './typedNumber';
+import { unitsStore } from './preferences';
 import { createStore } from './store';
 
 /** How warm the tires are and how high they stand, as it was typed. */
@@ -20,8 +21,12 @@ export interface KeptConditions extends TypedConditions {
 /** A mild day at the water's edge, tires cold: nothing to convert. */
 export const COLD_CONDITIONS: TypedConditions = { scale: 'metric', cold: '20', tire: '', altitude: '0' };
 
+/** The same in the scale of who thinks in pounds. */
+const firstConditions = (): TypedConditions =>
+  unitsStore.get().mass === 'lb' ? { scale: 'imperial', cold: '68', tire: '', altitude: '0' } : COLD_CONDITIONS;
+
 export const conditionsStore = createStore<KeptConditions>(
-  { ...COLD_CONDITIONS, ofRig: null, sinceMs: null },
+  { ...firstConditions(), ofRig: null, sinceMs: null },
   'conditions',
 );
 

@@ -1,4 +1,4 @@
-import { FIRST_UNITS, withUnit, type Units } from './preferences';
+import { FIRST_UNITS, unitsOfLocale, withUnit, type Units } from './preferences';
 import { createStore } from './store';
 
 const metric: Units = FIRST_UNITS;
@@ -40,5 +40,20 @@ describe('units kept by an older version', () => {
     } finally {
       Object.defineProperty(globalThis, 'localStorage', { configurable: true, value: before });
     }
+  });
+});
+
+describe('units of a locale', () => {
+  it.each([
+    ['en-US', { pressure: 'psi', mass: 'lb', speed: 'mph', volume: 'gal' }],
+    ['en', { pressure: 'psi', mass: 'lb', speed: 'mph', volume: 'gal' }],
+    ['en-GB', { pressure: 'psi', mass: 'kg', speed: 'mph', distance: 'ft' }],
+    ['en-AU', { pressure: 'psi', mass: 'kg', speed: 'kmh' }],
+    ['de-AT', { pressure: 'bar', mass: 'kg', speed: 'kmh', volume: 'L' }],
+    ['fr', { pressure: 'bar', mass: 'kg' }],
+    ['C', { pressure: 'psi', mass: 'kg' }],
+    [undefined, { pressure: 'psi', mass: 'kg' }],
+  ] as const)('of %s are those that people there read', (locale, units) => {
+    expect(unitsOfLocale(locale)).toMatchObject(units);
   });
 });

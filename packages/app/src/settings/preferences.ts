@@ -26,11 +26,37 @@ const IN_POUNDS: BesidesPressure = {
   ...{ distance: 'ft', flow: 'cfm', area: 'in2', pour: 'floz' },
 };
 
-/** What people have who chose nothing yet. */
+/** Gauges in psi, weights in kilograms. */
 export const FIRST_UNITS: Units = { pressure: 'psi', ...METRIC };
 
+/** Regions that weigh in pounds and drive by miles; of those that do not, the ones whose gauges read psi. Common practice. */
+const POUNDS: ReadonlySet<string> = new Set(['US', 'LR', 'MM']);
+const MILES: ReadonlySet<string> = new Set(['GB']);
+const PSI: ReadonlySet<string> = new Set(['GB', 'IE', 'AU', 'NZ', 'CA', 'IN', 'ZA']);
+
+function regionOf(locale: string | undefined): string | undefined {
+  try {
+    return locale === undefined ? undefined : new Intl.Locale(locale).maximize().region;
+  } catch {
+    // Some systems call their language "C".
+    return undefined;
+  }
+}
+
+/** The units of a device's language and region (BCP 47), until a person chooses others. */
+export function unitsOfLocale(locale: string | undefined): Units {
+  const region = regionOf(locale);
+  if (region === undefined) return FIRST_UNITS;
+  if (POUNDS.has(region)) return { pressure: 'psi', ...IN_POUNDS };
+  return {
+    pressure: PSI.has(region) ? 'psi' : 'bar',
+    ...METRIC,
+    ...(MILES.has(region) && { speed: 'mph', distance: 'ft' }),
+  };
+}
+
 /** How a person likes to read: kept on this device, because a phone in glare and a desk differ. */
-export const unitsStore = createStore<Units>(FIRST_UNITS, 'units');
+export const unitsStore = createStore<Units>(unitsOfLocale(globalThis.navigator?.language), 'units');
 
 /** What goes along with a choice: nobody measures a print in square inches and a tread in millimeters. */
 const ALONG: Partial<Record<Quantity, readonly (keyof BesidesPressure)[]>> = {

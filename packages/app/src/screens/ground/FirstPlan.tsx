@@ -1,27 +1,29 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { familyOf, type FirstNumbers } from '@dunlinmoss/core';
-import { axleOnGauge, gaugeStepKpa } from '@dunlinmoss/domain';
+import { gaugeStepKpa } from '@dunlinmoss/domain';
 
 import { Action } from '../../components/Action';
 import { Cautions } from '../../components/Cautions';
-import { Numerals } from '../../components/Numerals';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
+import { StuckButton } from '../../components/StuckButton';
 import { Text } from '../../components/Text';
+import { Unfold } from '../../components/Unfold';
 import { Staff } from '../../pictures/Staff';
 import { usePalette } from '../../theme/useLight';
+import { useWide } from '../../theme/useWide';
 import { AXLE_WORDS } from '../../words/axles';
 import { COMPARED_WITH } from '../../words/families';
 import { speedGuide } from '../../words/cautions';
-import { pressure, pressureRange } from '../../words/format';
-import { LIMIT_WORDS } from '../../words/limits';
+import { pressure } from '../../words/format';
 import { SCHOOL_WORDS } from '../../words/schools';
 import { addressOf, type PlanQuery } from '../../hooks/usePlanQuery';
 import { useRouter } from '../../hooks/useRouter';
 import { Asking } from './Asking';
-import { Remarks } from './AxleNumbers';
+import { numbersOf, Remarks } from './AxleNumbers';
 import { FullAndEmpty } from './FullAndEmpty';
 import { LetOutOr } from './LetOutOr';
+import { NumberBox } from './NumberBox';
 import { besideFirst, WayOfChoosing } from './WayOfChoosing';
 
 interface FirstPlanProps {
@@ -30,65 +32,55 @@ interface FirstPlanProps {
   readonly numbers: FirstNumbers;
 }
 
-/** Pressures before any scale: a rule of thumb, with what would make it surer where the number stands. */
+/** Pressures before any scale: a rule of thumb, marked as one, and what would refine it. */
 export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
   const palette = usePalette();
+  const wide = useWide();
   const { rig, family, units } = question;
   const { plan, school } = numbers;
   const guide = speedGuide(plan, units);
-  const axles = plan.axles.map((axle) => ({ ...axle, ...axleOnGauge(axle, units) }));
+  const roadName = COMPARED_WITH[family.kind];
   return (
     <Page
       title="Ground"
+      aside={<StuckButton rigId={rig.id} />}
       action={<LetOutOr question={question} />}
       result={
         <>
-          <Panel title="Rule of thumb, until weighed">
-            <Numerals
-              units={units}
-              axles={axles.map(({ position, startKpa, lowKpa, highKpa, floorKpa, ceilingKpa, ceiling }) => ({
-                position,
-                pressureKpa: startKpa,
-                below: (
-                  <Text as="small">
-                    {school === null
-                      ? 'the road pressure you gave'
-                      : `try ${pressureRange(lowKpa, highKpa, units)}, not below ${pressure(floorKpa, units)}${ceilingKpa === null || ceiling?.code === 'placard' ? '' : `, at most ${pressure(ceilingKpa, units)}: ${LIMIT_WORDS[ceiling!.code].name}`}`}
-                  </Text>
-                ),
-              }))}
-            />
-            <Text as="small">Weighed, the load has floors of its own: they may be higher.</Text>
+          <NumberBox axles={numbersOf(plan, units)} isRoad={school === null} roadName={roadName} units={units}>
             {guide !== undefined && <Text as="strong">{`Speed: ${guide}`}</Text>}
-            <Remarks plan={plan} units={units} />
-            {school !== null && <Text as="small">{`${SCHOOL_WORDS[school].name}. ${SCHOOL_WORDS[school].who}`}</Text>}
-          </Panel>
+            <Text as="small">Rule of thumb, until weighed.</Text>
+            <Remarks plan={plan} units={units} alarming />
+          </NumberBox>
           <Cautions plan={plan} severity="danger" />
-          {school !== null && (
-            <WayOfChoosing
-              rig={rig}
-              used={school}
-              positions={plan.axles.map(({ position }) => position)}
-              beside={besideFirst(numbers, units)}
-            />
+          <Refine question={question} numbers={numbers} />
+          {wide && (
+            <Panel title="Pressures">
+              <Staff
+                axles={numbersOf(plan, units).map(({ position, ...levels }) => ({
+                  name: AXLE_WORDS[position],
+                  ...levels,
+                }))}
+                roadName={roadName}
+                units={units}
+                palette={palette}
+              />
+            </Panel>
           )}
+          <Unfold label="Why this number" startsOpen={wide}>
+            {school !== null && <Text as="small">{`${SCHOOL_WORDS[school].name}. ${SCHOOL_WORDS[school].who}`}</Text>}
+            <Text as="small">Weighed, the load has floors of its own: they may be higher.</Text>
+            <Remarks plan={plan} units={units} alarming={false} />
+            {school !== null && (
+              <WayOfChoosing
+                rig={rig}
+                used={school}
+                positions={plan.axles.map(({ position }) => position)}
+                beside={besideFirst(numbers, units)}
+              />
+            )}
+          </Unfold>
           {family.kind === 'farm' && <FullAndEmpty question={question} />}
-          <Surer question={question} numbers={numbers} />
-          <Panel title="Pressures">
-            <Staff
-              axles={axles.map(({ position, startKpa, lowKpa, highKpa, floorKpa, roadKpa }) => ({
-                name: AXLE_WORDS[position],
-                startKpa,
-                lowKpa,
-                highKpa,
-                floorKpa,
-                roadKpa,
-              }))}
-              roadName={COMPARED_WITH[family.kind]}
-              units={units}
-              palette={palette}
-            />
-          </Panel>
           <Cautions plan={plan} severity="care" />
         </>
       }
@@ -98,8 +90,8 @@ export function FirstPlan({ question, rigs, numbers }: FirstPlanProps) {
   );
 }
 
-/** What would make the number surer, cheapest first, and by how much it may move. */
-function Surer({ question, numbers }: Pick<FirstPlanProps, 'question' | 'numbers'>) {
+/** What would refine the number, cheapest first, and by how much it may move. */
+function Refine({ question, numbers }: Pick<FirstPlanProps, 'question' | 'numbers'>) {
   const router = useRouter();
   const { rig, units } = question;
   const { loadMethods, kind } = familyOf(rig.family);
@@ -110,12 +102,10 @@ function Surer({ question, numbers }: Pick<FirstPlanProps, 'question' | 'numbers
       params: { id: rig.id, case: 'new', method, ground: question.asked.ground },
     });
   return (
-    <Panel title="Make it surer">
-      <Text as="small">
-        {off >= gaugeStepKpa(units)
-          ? `What stands on the wheels is not known. It may move this by up to ${pressure(off, units)}.`
-          : 'What stands on the wheels is not known yet.'}
-      </Text>
+    <Unfold
+      label="Refine it"
+      value={off >= gaugeStepKpa(units) ? `may move by up to ${pressure(off, units)}` : undefined}
+    >
       {loadMethods.includes('split') && (
         <Action kind="main" label="Enter the whole weight: half a minute" onPress={toLoad('split')} />
       )}
@@ -139,6 +129,6 @@ function Surer({ question, numbers }: Pick<FirstPlanProps, 'question' | 'numbers
           router.navigate({ pathname: '/rigs/[id]/pressures', params: { id: rig.id, ...addressOf(question) } })
         }
       />
-    </Panel>
+    </Unfold>
   );
 }

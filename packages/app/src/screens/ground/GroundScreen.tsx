@@ -1,12 +1,14 @@
 import type { RigRow } from '@dunlinmoss/contract';
 import { planGround, STUCK } from '@dunlinmoss/core';
 import { axleOnGauge, firstNumbersOf, planInput, shownPlan, type NoPlan } from '@dunlinmoss/domain';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 
 import { Action } from '../../components/Action';
 import { NeedsRig } from '../../components/NeedsRig';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
+import { StuckButton } from '../../components/StuckButton';
 import { Text } from '../../components/Text';
 import { noPlanText, setPressureText } from '../../words/limits';
 import { waitingText } from '../../words/noPlan';
@@ -25,6 +27,16 @@ import { StuckNow } from './StuckNow';
 /** What pressure, for this ground, on this rig; how low at the most; why. */
 export function GroundScreen() {
   const { question, rigs, loading } = usePlanQuery();
+  const { ground } = useLocalSearchParams<{ ground?: string }>();
+  const router = useRouter();
+  if (!question && !loading && ground === STUCK) {
+    return (
+      <Page title="Stuck">
+        <StuckNow />
+        <Action label="Add my own rig" onPress={() => router.navigate('/rigs/new')} />
+      </Page>
+    );
+  }
   if (!question) {
     return (
       <NeedsRig
@@ -61,6 +73,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
   return (
     <Page
       title="Ground"
+      aside={asked.ground !== STUCK && <StuckButton rigId={rig.id} />}
       action={canSet && <LetOutOr question={question} onSet={() => setSetting(true)} />}
       result={
         plan.ok ? (
@@ -110,10 +123,11 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
 /** Nothing can be worked out yet: what is missing, and where to put it in. Rig and ground can still be changed. */
 function Waiting({ question, rigs, reason }: RigOnGroundProps & { readonly reason: NoPlan }) {
   const router = useRouter();
-  const { rig, units } = question;
+  const { rig, units, asked } = question;
   return (
     <Page
       title="Ground"
+      aside={asked.ground !== STUCK && <StuckButton rigId={rig.id} />}
       result={
         <>
           <Panel title="No pressure yet">
@@ -136,7 +150,7 @@ function Waiting({ question, rigs, reason }: RigOnGroundProps & { readonly reaso
               </>
             )}
           </Panel>
-          {question.asked.ground === STUCK && <StuckNow kind={question.family.kind} />}
+          {asked.ground === STUCK && <StuckNow kind={question.family.kind} />}
         </>
       }
     >

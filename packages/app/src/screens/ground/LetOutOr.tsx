@@ -7,11 +7,11 @@ import { useRouter } from '../../hooks/useRouter';
 
 interface LetOutOrProps {
   readonly question: PlanQuery;
-  /** Says that it is set already; without it there is only the one way. */
+  /** The pressures are set already; without it there is only the one way. */
   readonly onSet?: () => void;
 }
 
-/** The next step of this place: let it out, wheel by wheel; or it is set already. */
+/** The next step: let it out, wheel by wheel; or it is already set. */
 export function LetOutOr({ question, onSet }: LetOutOrProps) {
   const router = useRouter();
   const bicycle = question.family.kind === 'bicycle';
@@ -21,13 +21,13 @@ export function LetOutOr({ question, onSet }: LetOutOrProps) {
       <View style={styles.way}>
         <Action
           kind="main"
-          label={bicycle ? 'Set it, wheel by wheel' : 'Let it out, wheel by wheel'}
+          label={bicycle ? 'Set it' : 'Let it out'}
           onPress={() => router.navigate({ pathname: '/air/out', params: addressOf(question) })}
         />
       </View>
       {onSet && (
         <View style={styles.set}>
-          <Action label="It is set" onPress={onSet} />
+          <Action label="It’s already set" onPress={onSet} />
         </View>
       )}
     </View>
@@ -37,5 +37,5 @@ export function LetOutOr({ question, onSet }: LetOutOrProps) {
 const styles = StyleSheet.create({
   ways: { flexDirection: 'row', gap: 8 },
   way: { flex: 1 },
-  set: { minWidth: 96 },
+  set: { flex: 1 },
 });

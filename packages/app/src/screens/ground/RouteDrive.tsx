@@ -175,10 +175,10 @@ export function NextOnRoute({ route, rig, planned, units, nowMin }: NextOnRouteP
           <Numerals units={units} axles={leg.setting} />
           <Action
             kind="main"
-            label={up ? 'Pump up, wheel by wheel' : 'Let it out, wheel by wheel'}
+            label={up ? 'Pump up' : 'Let it out'}
             onPress={() => goAir(up ? '/air/in' : '/air/out')}
           />
-          {!paved && <Action label="It is set" onPress={() => setSetting(true)} />}
+          {!paved && <Action label="It’s already set" onPress={() => setSetting(true)} />}
           {setting && (
             <SetPressures
               rig={rig}

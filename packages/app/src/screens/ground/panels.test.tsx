@@ -5,7 +5,7 @@ import { fireEvent, render, screen, within } from '@testing-library/react';
 
 import { FIRST_UNITS, unitsFor } from '../../settings/preferences';
 import { SAMPLE_RIGS, sampleAxle, sampleBicycle, sampleRig } from '@dunlinmoss/domain/testing';
-import { AxleNumbers, DecidedBy } from './AxleNumbers';
+import { AxleNumbers, Reasons } from './AxleNumbers';
 import { Figures } from './Figures';
 import { FloorPicker } from './FloorPicker';
 import { Limits } from './Limits';
@@ -33,16 +33,18 @@ describe('AxleNumbers', () => {
   const shown = (plan: GroundPlan, rig: RigRow) =>
     render(
       <>
-        <AxleNumbers plan={plan} units={unitsFor(units, rig.family)} beadHeld={new Set()} />
-        <DecidedBy plan={plan} units={unitsFor(units, rig.family)} />
+        <AxleNumbers plan={plan} units={unitsFor(units, rig.family)} />
+        <Reasons plan={plan} units={unitsFor(units, rig.family)} beadHeld={new Set()} />
       </>,
     ).container;
 
-  it('has number, window, ceiling and floor of each axle, and the speed', () => {
+  it('has number, window and floor of each axle, and the speed', () => {
     const rig = sampleRig();
     const text = plain(shown(planOf(rig, 'softSand'), rig));
-    expect(text).toContain('Front, cold16psitry 15–16 psi, at most 36 psi');
-    expect(text).toContain('floor 12 psi: below it the bead may leave the rim');
+    expect(text).toContain('Front, cold16psitry 15–16 psinot below 12 psi');
+    expect(text).toContain(
+      'Front: decided by what the trade runs, fitted to your rig. The floor: below it the bead may leave the rim.',
+    );
     expect(text).toContain('Speed: 30 km/h');
   });
 
@@ -50,7 +52,7 @@ describe('AxleNumbers', () => {
     const rig = sampleRig();
     const text = plain(shown(planOf(rig, 'verySoftSand', { modifiers: ['heat'] }), rig));
     expect(text).toMatch(
-      /Front, decided by: the lowest that the trade goes, for the bead \(by load, tire and road pressure alone: \d+ psi\)\./,
+      /Front: decided by the lowest that the trade goes, for the bead \(by load, tire and road pressure alone: \d+ psi\)\./,
     );
     expect(text).toContain('Counted in: hot day.');
   });
@@ -66,7 +68,8 @@ describe('AxleNumbers', () => {
   it('leaves the road to the road pressure', () => {
     const rig = sampleRig();
     expect(plain(shown(planOf(rig, 'pavement'), rig))).toBe(
-      'Front, cold36psithe road pressure you gaveRear, cold36psithe road pressure you gaveDecided by: your road pressure.',
+      'Front, cold36psithe road pressure you gaveRear, cold36psithe road pressure you gaveDecided by: your road pressure.' +
+        'Front: decided by your road pressure.Rear: decided by your road pressure.',
     );
   });
 });

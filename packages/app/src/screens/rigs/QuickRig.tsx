@@ -1,6 +1,6 @@
 import { isRoadDoubtful, type Rig } from '@dunlinmoss/contract';
 import { familyOf, type FamilyCode } from '@dunlinmoss/core';
-import { useState } from 'react';
+import { Fragment, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 
 import { chosenRigStore } from '../../hooks/useChosenRig';
@@ -19,7 +19,7 @@ import { useRouter } from '../../hooks/useRouter';
 import { FirstTable } from './FirstTable';
 import { MarkingField } from './MarkingField';
 import { PasteSheet } from './PasteSheet';
-import { firstRows, quickRig } from './quickRig';
+import { firstRows, namedBySize, quickRig } from './quickRig';
 import { withSameTires } from './rigForm';
 import { HooksField, TubeField } from './TireFields';
 
@@ -27,12 +27,15 @@ const ON_ROAD = 'Pressure on the road, cold';
 
 interface QuickRigProps {
   readonly family: FamilyCode;
+  /** The size where it is typed elsewhere; else it is a field here. */
+  readonly size?: string;
+  readonly onKept?: () => void;
   /** Goes on to the full form. */
   readonly onAll: () => void;
 }
 
 /** The size as it is said and the pressure on the road, and the pressures stand there at once. All else comes later. */
-export function QuickRig({ family: code, onAll }: QuickRigProps) {
+export function QuickRig({ family: code, size, onKept, onAll }: QuickRigProps) {
   const router = useRouter();
   const family = familyOf(code);
   const units = unitsFor(unitsStore.use(), code);
@@ -44,6 +47,7 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
     units,
     onSaved: (outcome, { id, name }) => {
       notify(savedText(outcome, name));
+      onKept?.();
       chosenRigStore.set(id);
       router.navigate({ pathname: '/ground', params: { rig: id } });
     },
@@ -52,6 +56,14 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
   const several = row.axles.length > 1;
   const [alike, setAlike] = useState(several && family.tiresAlike);
   const [same, setSame] = useState(several && family.tiresAlike && !bicycle);
+  // A size that is typed above is that of all axles, or of the front one where they differ.
+  const { change } = form;
+  const sizedAxles = alike ? row.axles.length : 1;
+  useEffect(() => {
+    if (size === undefined) return;
+    const at = Array.from({ length: sizedAxles }, (_, index) => `/axles/${index}/tireMarking`);
+    change((now) => chosen(now, at, size));
+  }, [size, sizedAxles, change]);
   const all = row.axles.map((_, index) => index);
   const sayAlike = (on: boolean): void => {
     setAlike(on);
@@ -68,6 +80,12 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
   const road = ROAD_WORDS[family.kind];
   const rows = firstRows(row, units);
   const groups = alike ? [all] : all.map((index) => [index]);
+  /** Two of a family are told apart by their tires, until somebody gives them names. */
+  const keep = (): void => {
+    const name = namedBySize(row);
+    if (name !== row.name) form.change((now) => chosen(now, ['/name'], name));
+    void form.submit();
+  };
 
   return (
     <View style={styles.form}>
@@ -76,13 +94,15 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
         const pressed = same ? (axles[0] === 0 ? all : []) : axles;
         return (
           <View key={axles.join()} style={styles.axle}>
-            <MarkingField
-              form={form}
-              axles={axles}
-              family={family}
-              spoken={alike ? '' : `${name}: `}
-              label={alike || !several ? 'Tire size, as you say it' : `Tire size, ${name.toLowerCase()}`}
-            />
+            {(size === undefined || axles[0] !== 0) && (
+              <MarkingField
+                form={form}
+                axles={axles}
+                family={family}
+                spoken={alike ? '' : `${name}: `}
+                label={alike || !several ? 'Tire size, as you say it' : `Tire size, ${name.toLowerCase()}`}
+              />
+            )}
             {!bicycle &&
               (same ? pressed.slice(0, 1) : pressed).map((index) => (
                 <RowPressure<Rig>
@@ -100,14 +120,9 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
                   hint={same ? road.hint : undefined}
                 />
               ))}
-            {ridden && <TubeField form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
-            {bicycle && <HooksField form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
-            {family.kind === 'farm' && <PasteSheet form={form} axles={axles} spoken={alike ? '' : `${name}: `} />}
           </View>
         );
       })}
-      {several && <Toggle label="Rear tires are the same" value={alike} onChange={sayAlike} />}
-      {several && !bicycle && <Toggle label="Same pressure front and rear" value={same} onChange={saySame} />}
       {bicycle && (
         <RowQuantity<Rig>
           form={form}
@@ -128,7 +143,27 @@ export function QuickRig({ family: code, onAll }: QuickRigProps) {
               : 'With the size and the road pressure, pressures for every ground stand here.'}
         </Text>
       )}
-      <Action kind="main" label="Keep this rig" onPress={() => void form.submit()} />
+      {groups.map((axles) => {
+        const spoken = alike ? '' : `${axleName(row.axles[axles[0]!]!.position, family.kind)}: `;
+        return (
+          <Fragment key={axles.join()}>
+            {ridden && <TubeField form={form} axles={axles} spoken={spoken} />}
+            {bicycle && <HooksField form={form} axles={axles} spoken={spoken} />}
+          </Fragment>
+        );
+      })}
+      {several && <Toggle label="Rear tires are the same" value={alike} onChange={sayAlike} />}
+      {several && !bicycle && <Toggle label="Same pressure front and rear" value={same} onChange={saySame} />}
+      {family.kind === 'farm' &&
+        groups.map((axles) => (
+          <PasteSheet
+            key={axles.join()}
+            form={form}
+            axles={axles}
+            spoken={alike ? '' : `${axleName(row.axles[axles[0]!]!.position, family.kind)}: `}
+          />
+        ))}
+      <Action kind="main" label="Keep this rig" onPress={keep} />
       <Action label="Enter all of it now" onPress={onAll} />
     </View>
   );

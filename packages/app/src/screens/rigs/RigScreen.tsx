@@ -10,12 +10,13 @@ import { Page } from '../../components/Page';
 import { RowFrame, RowMissing } from '../../components/RowFrame';
 import { FAMILY_WORDS } from '../../words/families';
 import { useRouter } from '../../hooks/useRouter';
-import { FamilyPicker, isFamily } from './FamilyPicker';
+import { isFamily } from './FamilyPicker';
 import { LoadForm } from './LoadForm';
 import { RigDetail } from './RigDetail';
 import { QuickRig } from './QuickRig';
 import { RigForm } from './RigForm';
 import { SidewallForm } from './SidewallForm';
+import { SizeFirst } from './SizeFirst';
 import { RigsPane } from './RigsScreen';
 
 /** One rig as it stands. */
@@ -83,7 +84,7 @@ export function NewRigScreen() {
       )}
     </>
   ) : (
-    <FamilyPicker onPick={(code) => router.setParams({ family: code })} />
+    <SizeFirst />
   );
   return <BesideList title="New rig">{body}</BesideList>;
 }

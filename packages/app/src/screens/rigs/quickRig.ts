@@ -19,10 +19,18 @@ const RIDER_KG = 80;
 const BICYCLE_KG: Partial<Record<FamilyCode, number>> = { electricBike: 24, roadBike: 10, fatBike: 16, cityBike: 18 };
 const A_BICYCLE_KG = 14;
 
+const unnamed = (code: FamilyCode): string => `My ${FAMILY_WORDS[code].name.toLowerCase()}`;
+
+/** The name of a rig, with its tire size where it still has the name it began with. */
+export function namedBySize({ name, family, axles }: Omit<Rig, 'id'>): string {
+  const size = axles[0]?.tireMarking.trim() ?? '';
+  return name === unnamed(family) && size !== '' ? `${name} · ${size}` : name;
+}
+
 /** A new rig of a family as it begins: with a name to change, and on a bicycle a rider, since nothing goes without one. */
 export function quickRig(code: FamilyCode): Omit<Rig, 'id'> {
   const family = familyOf(code);
-  const blank = { ...emptyRig(code), name: `My ${FAMILY_WORDS[code].name.toLowerCase()}` };
+  const blank = { ...emptyRig(code), name: unnamed(code) };
   if (family.kind !== 'bicycle') return blank;
   const id = newId();
   return {

@@ -1,16 +1,18 @@
 import { Page } from '../../components/Page';
-import { Empty } from '../../components/States';
-import { useRouter } from '../../hooks/useRouter';
+import { StuckButton } from '../../components/StuckButton';
+import { Text } from '../../components/Text';
+import { lazyScreen } from '../lazyScreen';
 
-/** The first screen where there is no rig yet. */
+const SizeFirst = lazyScreen('SizeFirst');
+
+/** The first screen where there is no rig yet: what this is, and the field that leads to the first number. */
 export function FirstRig() {
-  const router = useRouter();
   return (
-    <Page title="Today">
-      <Empty
-        text="Start with your own rig: what it is, the tire size as you say it, and the pressure on the road. Twenty seconds to a first number."
-        action={{ label: 'Start my own rig', onPress: () => router.navigate('/rigs/new') }}
-      />
+    <Page title="Today" aside={<StuckButton />}>
+      <Text>
+        How much air to let out for sand, mud, snow, rock, gravel or field, how to check it, and when to put it back.
+      </Text>
+      <SizeFirst />
     </Page>
   );
 }

@@ -15,6 +15,7 @@ import { Numerals } from '../../components/Numerals';
 import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
 import { Panel } from '../../components/Panel';
+import { StuckButton } from '../../components/StuckButton';
 import { Text } from '../../components/Text';
 import { useKitNotes } from '../../hooks/useKitNotes';
 import { whoStore } from '../../settings/who';
@@ -88,6 +89,7 @@ export function MachineNow({ entry, below }: MachineNowProps) {
   return (
     <Page
       title={outing ? outing.title || groundName(outing.groundCode) : rig.name}
+      aside={step !== 'backUp' && <StuckButton rigId={rig.id} />}
       result={
         <>
           {step === 'backUp' && (
@@ -165,7 +167,7 @@ export function MachineNow({ entry, below }: MachineNowProps) {
             <Action kind="main" label={next.button} onPress={next.go} />
             {step === 'setPressures' && plan && (
               <Action
-                label="See why, or say it is set"
+                label="See why, or it’s already set"
                 onPress={() =>
                   router.navigate({ pathname: '/ground', params: { rig: rig.id, ground: outing!.groundCode } })
                 }

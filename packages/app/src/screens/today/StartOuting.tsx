@@ -14,6 +14,7 @@ import { GroundPicker } from '../../components/GroundPicker';
 import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
+import { StuckButton } from '../../components/StuckButton';
 import { Text } from '../../components/Text';
 import { TextField } from '../../components/TextField';
 import { WhenField } from '../../components/WhenField';
@@ -98,6 +99,7 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
   return (
     <Page
       title="Where to today?"
+      aside={<StuckButton rigId={rig.id} />}
       action={
         <Action
           kind="main"

@@ -6,6 +6,7 @@ import { useRows } from '../../data/rows';
 import { Action } from '../../components/Action';
 import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
+import { StuckButton } from '../../components/StuckButton';
 import { Text } from '../../components/Text';
 import { useWide } from '../../theme/useWide';
 import { useBoard } from '../../hooks/useBoard';
@@ -40,7 +41,7 @@ export function TodayScreen() {
     return onRoute.length === 0 ? (
       <StartOuting toCome={toCome} />
     ) : (
-      <Page title="Today" result={<ToCome outings={toCome} />}>
+      <Page title="Today" aside={<StuckButton />} result={<ToCome outings={toCome} />}>
         <DemoShelf />
         {onRoute.map((rig) => (
           <Suspense key={rig.id}>
@@ -85,7 +86,7 @@ export function TodayScreen() {
   );
   const coming = <ToCome outings={toCome} />;
   return (
-    <Page title="Today" action={another} result={wide ? cards : coming}>
+    <Page title="Today" aside={<StuckButton />} action={another} result={wide ? cards : coming}>
       <DemoShelf />
       <Text tone="muted">{`${now.length} machines, the most pressing first.`}</Text>
       {onRoute.map((rig) => (

@@ -40,7 +40,7 @@ export function nextWords(
       return {
         sentence: `It stands low. Put the air back before ${the}, or read every wheel.`,
         numbers: road,
-        button: 'Put it back, wheel by wheel',
+        button: 'Put it back',
       };
     case 'backUp':
       return {
@@ -59,12 +59,12 @@ export function nextWords(
         ? {
             sentence: `${name} ahead. Set the pressure before you ride.`,
             numbers: planned,
-            button: 'Set it, wheel by wheel',
+            button: 'Set it',
           }
         : {
             sentence: `${name} ahead. Let air out before you drive on it.`,
             numbers: planned,
-            button: 'Let it out, wheel by wheel',
+            button: 'Let it out',
           };
     }
     case 'test':
@@ -77,14 +77,14 @@ export function nextWords(
       return {
         sentence: tested
           ? 'Measured. Say what you decided, so that next time starts there.'
-          : 'It is set. When you know how it went, say what you decided, so that next time starts there.',
+          : 'Pressures are set. When you know how it went, say what you decided, so that next time starts there.',
         numbers: set,
         button: 'Write the decision',
       };
     case 'airUp':
       return onBicycle
         ? { sentence: 'Decided. End the ride, and it is in the Book.', numbers: set, button: 'End the ride' }
-        : { sentence: `Before ${the} put the air back.`, numbers: road, button: 'Put it back, wheel by wheel' };
+        : { sentence: `Before ${the} put the air back.`, numbers: road, button: 'Put it back' };
     case 'endOuting':
       return {
         sentence: 'Every wheel was read at its road pressure. The outing can end.',

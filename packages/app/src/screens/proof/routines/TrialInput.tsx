@@ -109,7 +109,7 @@ export function TrialInput({ open }: { readonly open: OpenRoutine }) {
             <>
               <Text>{`Set ${(names[values.wheel] ?? '').toLowerCase()} to this, the other end as ever:`}</Text>
               <Text as="numeral">{pressure(nextKpa, units)}</Text>
-              {blind && <Action label="It is set: hide it" onPress={() => setSeen(false)} />}
+              {blind && <Action label="Set. Hide the number" onPress={() => setSeen(false)} />}
             </>
           )}
           <Text>Do the lap, then say how it was.</Text>
