@@ -26,7 +26,7 @@ async function beginCrew(page: Page): Promise<void> {
   await settled(page);
   await page.getByRole('link', { name: /^Dunlinmoss/ }).click();
   await sayWho(page, 'Rushy');
-  await action(page, 'Let others in').click();
+  await action(page, 'Share with others').click();
   await page.getByLabel('Name of the crew').fill('Sluice crew');
   await action(page, 'Make the crew').click();
   await atStart(page);

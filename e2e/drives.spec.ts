@@ -1,4 +1,4 @@
-import { action, expect, test } from './fixtures';
+import { action, expect, test, goOn } from './fixtures';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 const LAPWING = '0192f000-0000-7000-8000-000000000110';
@@ -8,7 +8,7 @@ test('the first beach: a poor call, what it cost and why, dug in, and the same p
   page,
 }) => {
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
-  await action(page, 'Practice drives: get stuck here first').click();
+  await goOn(page, 'Practice drives: get stuck here first');
   await page.getByRole('link', { name: /^First beach/ }).click();
   await expect(page.getByText(/^You come with front 36\spsi, rear 42\spsi in the tires, cold\./)).toBeVisible();
   await expect(page.getByText(/^As soft as such ground usually is: our assumption/)).toBeVisible();

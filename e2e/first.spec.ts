@@ -1,7 +1,7 @@
 import type { FamilyCode } from '@dunlinmoss/core';
 import type { Locator, Page } from '@playwright/test';
 
-import { action, expect, goTo, test } from './fixtures';
+import { action, expect, goTo, test, unfold } from './fixtures';
 
 /** Counts what a newcomer taps and types until the first pressures stand there. */
 function counted(page: Page) {
@@ -177,9 +177,9 @@ test('every family, oddly shod, comes from an empty space to a number, and out w
   }
 });
 
-test('the demo is put away with one tap and brought back from Files', async ({ page }) => {
+test('the demo is hidden with one tap and brought back from Files', async ({ page }) => {
   await page.goto('/');
-  await action(page, 'Put the demo away').click();
+  await action(page, 'Hide the demo').click();
   await expect(page.getByText('How much air to let out', { exact: false })).toBeVisible();
   await page.goto('/rigs/files');
   await action(page, 'Bring the demo back').click();
@@ -187,19 +187,20 @@ test('the demo is put away with one tap and brought back from Files', async ({ p
   await expect(page.getByRole('link', { name: /Curlew/ })).toBeVisible();
 });
 
-test('the whole weight makes the number surer, and says what it changed', async ({ page }) => {
+test('the whole weight refines the number, and says what it changed', async ({ page }) => {
   await page.goto('/rigs/new?family=fourWheel');
   await page.getByLabel('Tire size, as you say it').fill('265/70/17');
   await page.getByLabel('Pressure on the road').first().fill('36');
   await action(page, 'Keep this rig').click();
-  await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toBeVisible();
-  await expect(page.getByText(/It may move this by up to \d+\spsi/)).toBeVisible();
+  await expect(page.getByText('Rule of thumb, until weighed.')).toBeVisible();
+  await expect(page.getByText(/may move by up to \d+\spsi/)).toBeVisible();
+  await unfold(page, 'Refine it');
   await action(page, 'Enter the whole weight: half a minute').click();
   await page.getByLabel('The whole, as it stands now in kg').fill('2900');
   await page.getByRole('radio', { name: 'Loaded behind' }).click();
   await action(page, 'Save this load').click();
   await expect(page.getByText(/^Kept\. Front \d+\spsi.*; Rear \d+\spsi, was 16\.$/)).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toHaveCount(0);
+  await expect(page.getByText('Rule of thumb, until weighed.')).toHaveCount(0);
 });
 
 test('from place to place nothing stands in for a screen that is here already', async ({ page }) => {

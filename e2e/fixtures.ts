@@ -92,6 +92,19 @@ export const action = (page: Page, name: string | RegExp): Locator =>
   page.getByRole('button', { name: typeof name === 'string' ? beginning(name) : name });
 const beginning = (name: string): RegExp => new RegExp(`^${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`);
 
+/** Opens what is folded below the numbers of Ground; on a wide screen it is open already. */
+export async function unfold(page: Page, label: 'Why this number' | 'Try something' | 'Refine it'): Promise<void> {
+  const fold = action(page, label);
+  await fold.waitFor();
+  if ((await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
+}
+
+/** Goes on from Ground to another screen of the same question. */
+export async function goOn(page: Page, name: string): Promise<void> {
+  await unfold(page, 'Try something');
+  await page.getByRole('link', { name }).click();
+}
+
 /** Starts and stops the wheel one stands at, and keeps what the gauge reads then. */
 export async function letOut(page: Page, reads: string): Promise<void> {
   await action(page, 'Start').click();

@@ -32,13 +32,13 @@ test('with the server gone every address opens, fonts, workers and rows with it'
     ['/', 'Samphire Flat, survey stakes'],
     ['/rigs', 'Curlew, loaded wagon'],
     [`/rigs/${CURLEW}`, '265/65R17 112T'],
-    [`/ground?rig=${CURLEW}&ground=softSand`, 'How sure'],
+    [`/ground?rig=${CURLEW}&ground=softSand`, 'Why this number'],
     [`/air/out?rig=${CURLEW}&ground=softSand`, 'Front left'],
     [`/ground/drives/firstBeach?rig=${CURLEW}`, 'Let out to 16'],
     ['/proof', 'No test yet. Begin with a print or a tape'],
     ['/book', 'Soft sand'],
     ['/rigs/wall', 'Wall sheet'],
-    ['/waiting', 'Nothing waits: the store has everything.'],
+    ['/waiting', 'Everything is saved on the server.'],
   ];
   for (const [address, sees] of opens) {
     await page.goto(address);
@@ -112,7 +112,7 @@ test('a day without a signal, from a new rig to the Book, over reloads; then all
   await expect(page.getByText('Kept on this device; saved when the store is back.').first()).toBeVisible();
 
   await product.server.start();
-  await expect(page.getByText('Nothing waits: the store has everything.')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('Everything is saved on the server.')).toBeVisible({ timeout: 20_000 });
   const rows = async (path: string): Promise<{ name?: string; rigId?: string; decision?: unknown }[]> =>
     (await (await request.get(`${product.address}/api/v1/${path}?limit=100`)).json()).items;
   expect((await rows('rigs')).filter(({ name }) => name?.startsWith('My '))).toHaveLength(1);

@@ -1,4 +1,4 @@
-import { action, axle, expect, test } from './fixtures';
+import { action, axle, expect, test, unfold } from './fixtures';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 
@@ -18,20 +18,23 @@ test('what was kept is next time’s number, with the rule beside it; left out, 
     ),
   );
 
-  await action(page, 'Go by the rule here').click();
+  await unfold(page, 'Why this number');
+  await action(page, 'Use the rule here').click();
   await expect(axle(page, 'Front')).toContainText(`${front}psi`);
   await page.reload();
   await expect(axle(page, 'Rear')).toContainText(`${rear}psi`);
+  await unfold(page, 'Why this number');
   await expect(page.getByText('what was proved here')).toHaveCount(0);
-  await action(page, 'Go by what was proved').click();
+  await action(page, 'Use what was proved').click();
   await expect(axle(page, 'Rear')).toContainText('23psi');
 
-  await action(page, /^Leave it out: Kept/).click();
+  await action(page, /^Don’t count it: Kept/).click();
   await expect(axle(page, 'Front')).toContainText(`${front}psi`);
   await expect(axle(page, 'Rear')).toContainText(`${rear}psi`);
   await expect(page.getByText(/\(left out\)/)).toBeVisible();
   await page.reload();
   await expect(axle(page, 'Rear')).toContainText(`${rear}psi`);
+  await unfold(page, 'Why this number');
   await action(page, /^Count it again: Kept/).click();
   await expect(axle(page, 'Rear')).toContainText('23psi');
 });

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 
-import { action, axle, expect, test } from './fixtures';
+import { action, axle, expect, test, unfold } from './fixtures';
 
 /** A new rig of a kind with what a newcomer types of it. */
 async function begin(page: Page, family: string, fields: readonly (readonly [string, string])[]): Promise<void> {
@@ -18,7 +18,9 @@ test('one line of a sidewall is load line and maximum, and goes back to the numb
     ['Pressure on the road, cold, rear axle in psi', '16'],
   ]);
   await action(page, 'Keep this rig').click();
+  await unfold(page, 'Why this number');
   await expect(page.getByRole('heading', { name: 'How do you choose?' })).toBeVisible();
+  await unfold(page, 'Refine it');
   await action(page, 'Read off the sidewall').click();
   await action(page, 'A line').first().click();
   await page.getByLabel('Front axle: line 1, at in psi').fill('22');
@@ -45,6 +47,7 @@ test('a data sheet is pasted, the sprayer weighed full and empty, and its pressu
   await expect(page.getByText(/Reads 6 rows: 23–46\spsi, 10 to 40\skm\/h, 2600\skg to 7300\skg/)).toBeVisible();
   await action(page, 'Take these rows').click();
   await action(page, 'Keep this rig').click();
+  await unfold(page, 'Refine it');
   await page.getByRole('button', { name: 'Weigh wheels or axles' }).click();
   await page.getByRole('radio', { name: /^Full and empty/ }).click();
   for (const [label, kg] of [

@@ -1,4 +1,4 @@
-import { action, axle, expect, goTo, test } from './fixtures';
+import { action, axle, expect, goTo, test, unfold } from './fixtures';
 
 const CURLEW = '/rigs/0192f000-0000-7000-8000-000000000101';
 
@@ -45,9 +45,10 @@ test(
     await expect(page.getByText('No load yet. Weigh it, or have it worked out')).toBeVisible();
     const id = new URL(page.url()).pathname.split('/').at(-1);
     await page.goto(`/ground?rig=${id}&ground=snow`);
-    // Not weighed yet there is a rule of thumb, marked as one, with what would make it surer.
-    await expect(page.getByRole('heading', { name: 'Rule of thumb, until weighed' })).toBeVisible();
+    // Not weighed yet there is a rule of thumb, marked as one, with what would refine it.
+    await expect(page.getByText('Rule of thumb, until weighed.')).toBeVisible();
     await expect(axle(page, 'Front')).toContainText('psi');
+    await unfold(page, 'Refine it');
     await action(page, 'Weigh wheels or axles').click();
     await page.getByLabel('What this load is called').fill('Touring');
     await page.getByRole('radio', { name: 'lb', exact: true }).click();

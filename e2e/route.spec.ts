@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 
 import type { APIRequestContext, Page } from '@playwright/test';
 
-import { action, expect, letOut, test } from './fixtures';
+import { action, expect, letOut, test, goOn } from './fixtures';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 const SANDERLING = '0192f000-0000-7000-8000-000000000107';
@@ -23,7 +23,7 @@ test(
   { tag: '@wide' },
   async ({ page }) => {
     await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
-    await action(page, 'A day’s route: which pressures, where to stop').click();
+    await goOn(page, 'A day’s route: which pressures, where to stop');
     await action(page, 'Begin with none').click();
     await expect(page.getByText('Nothing to drive yet: tap the first ground of the day.')).toBeVisible();
     await tap(page, '20 km', 'pavement');

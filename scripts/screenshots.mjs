@@ -147,7 +147,7 @@ async function letOthersIn(page) {
   const press = (name) => page.getByRole('button', { name }).click();
   await page.getByLabel('Name', { exact: true }).fill('Rushy');
   await page.getByLabel('New pass-phrase').fill('samphire on the sea wall');
-  await press('Let others in');
+  await press('Share with others');
   await page.getByLabel('Name of the crew').fill('Sluice crew');
   await press('Make the crew');
   await page.getByRole('link', { name: /crew Sluice crew$/ }).click();

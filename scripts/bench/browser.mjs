@@ -100,6 +100,7 @@ async function draggedInTurns(things, size) {
 async function draws(browser, address) {
   const page = await browser.newPage({ locale: 'en-AU', viewport: { width: 390, height: 844 } });
   await page.goto(`${address}/ground?rig=${CURLEW}&ground=softSand`);
+  await page.getByRole('button', { name: 'Why this number' }).click();
   const fold = page.getByRole('button', { name: 'How sure is that?' });
   await fold.waitFor();
   await fold.scrollIntoViewIfNeeded();

@@ -15,7 +15,7 @@ export {
 export { centralLegs, type CentralLegs, type CentralRound } from './air/centralLegs';
 export { softMs, softSpells, type SoftSpell } from './air/softTime';
 export { nextLookMs, standingAxles, usualTube, type StandingAxle } from './air/standing';
-export { courseOf, historiesOf, inTire, type AirHistory, type InTire, type Knowledge } from './air/inTire';
+export { courseOf, historiesOf, inTire, lastSetKpa, type AirHistory, type InTire, type Knowledge } from './air/inTire';
 export { allSettled, nextWheel, predictionOf, progressOf, type Prediction, type WheelProgress } from './air/predict';
 export { deflatorsToday, suitsKind, valveMisfits, type DeflatorsToday, type ValveMisfit } from './air/kit';
 export { planAiring, type AiringPlan } from './air/planAiring';

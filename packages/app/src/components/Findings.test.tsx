@@ -24,7 +24,7 @@ describe('Findings', () => {
 
   it('leads to where each is put right', () => {
     show([over, uneven]);
-    fireEvent.click(screen.getByLabelText(/^Put it right: Rear axle: 500/));
+    fireEvent.click(screen.getByLabelText(/^Correct it: Rear axle: 500/));
     expect(put).toEqual(['uneven']);
   });
 

@@ -54,7 +54,7 @@ export function Findings({ findings, kind, onPutRight }: FindingsProps) {
             </View>
             <Text as="small">{what}</Text>
             <Text as="label">{todo}</Text>
-            <Action label="Put it right" spoken={`Put it right: ${what}`} onPress={() => onPutRight(finding)} />
+            <Action label="Correct it" spoken={`Correct it: ${what}`} onPress={() => onPutRight(finding)} />
           </View>
         );
       })}

@@ -12,6 +12,7 @@ import {
   axleOnGauge,
   gaugeStepKpa,
   inTire,
+  lastSetKpa,
   planInput,
   type RigNow,
   type RigWheel,
@@ -48,6 +49,8 @@ export interface AirJob extends RigNow {
   readonly gauges: readonly GaugeRow[];
   readonly conditions: TireConditions;
   readonly outsideKpaAbs: number;
+  /** The cold pressure that a wheel was last set to, kPa; its road pressure where it never was. */
+  readonly lastSet: (wheel: RigWheel) => number | undefined;
   /** What the plan has for a wheel, cold, as a gauge shows it; undefined without a plan. */
   readonly planned: (wheel: RigWheel) => ReturnType<typeof axleOnGauge> | undefined;
   /** What a route asks for instead, cold, by axle; nothing where none does. */
@@ -89,9 +92,10 @@ export function useAirJob(): {
   const plan = result?.ok ? result.value : undefined;
   const conditions = conditionsOf(typed) ?? COLD;
   const wheels = rigWheels(rig);
+  const history = { rig, airings, rounds, outings };
   const known = new Map(
     wheels.flatMap((wheel) => {
-      const found = inTire({ rig, airings, rounds, outings }, wheel);
+      const found = inTire(history, wheel);
       return found ? [[wheelKey(wheel), found] as const] : [];
     }),
   );
@@ -122,6 +126,7 @@ export function useAirJob(): {
         rig.axles.map(({ position }) => position),
       ),
       known: (wheel) => known.get(wheelKey(wheel)),
+      lastSet: (wheel) => lastSetKpa(history, wheel),
       planned: (wheel) => {
         const axle = plan?.axles.find(({ position }) => position === wheel.position);
         return axle && axleOnGauge(axle, units);

@@ -36,6 +36,7 @@ export function sampleJob(inTires: Readonly<Record<string, number>> = {}, ground
     gauges: [],
     conditions: { coldTempC: 20, tireTempC: 20, altitudeM: 0 },
     outsideKpaAbs: 101.325,
+    lastSet: (wheel: AirJob['wheels'][number]) => psi(inTires[wheelKey(wheel)] ?? 36),
     known: (wheel: AirJob['wheels'][number]) => ({
       position: wheel.position,
       wheel: wheel.wheel,

@@ -88,7 +88,7 @@ export function loadsDoneText({ add, change, refuse }: LoadsCounts): string {
   const taken = `${countText(add + change)} loads are taken in.`;
   if (refuse === 0) return taken;
   const lost = refuse === 1 ? 'One line was' : `${countText(refuse)} lines were`;
-  return `${taken} ${lost} left out: the machine was changed or put away meanwhile. Choose the file again to see which.`;
+  return `${taken} ${lost} left out: the machine was changed or hidden meanwhile. Choose the file again to see which.`;
 }
 
 /** Why nothing came of an import. */

@@ -213,7 +213,7 @@ export function noPlanText(problem: PlanProblem, kind: Kind, units: Units): stri
     case 'placardAboveSidewall':
       return (
         `${axle}: the road pressure of ${pressure(problem.placardKpa, units)} is above the sidewall's maximum of ` +
-        `${pressure(problem.maxKpa, units)}. One was misread, or the tire is not for this rig. Put it right on the rig.`
+        `${pressure(problem.maxKpa, units)}. One was misread, or the tire is not for this rig. Correct it on the rig.`
       );
     case 'noPressureSuffices':
       return `${axle}: no pressure is enough for ${mass(problem.wheelLoadKg, units)} on a wheel here; what can’t be met is the ${LIMIT_WORDS[problem.floor].name}. Check the load and its unit, unload, drive slower, or fit a tire that carries it.`;

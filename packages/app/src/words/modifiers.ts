@@ -29,7 +29,7 @@ export function dayText(modifiers: readonly ModifierCode[], speedKmh: number | n
     ...(speedKmh === null ? [] : [`${speed(speedKmh, units)} needed`]),
   ];
   const text = parts.join(', ');
-  return text === '' ? 'Nothing special' : text[0]!.toUpperCase() + text.slice(1);
+  return text === '' ? 'An ordinary day' : text[0]!.toUpperCase() + text.slice(1);
 }
 
 /** What the speed that is typed means to a kind of rig. */

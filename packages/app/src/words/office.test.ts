@@ -31,7 +31,7 @@ describe('officeLine', () => {
     expect(line.lastRead).toBe('not every wheel');
     expect(line.readAt).toBe('');
     expect(line.state).toBe('Nothing under way');
-    expect(line.tires).toContain('nobody read it');
+    expect(line.tires).toContain('not read');
   });
 
   it('says what is not known instead of a number', () => {

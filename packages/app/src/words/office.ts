@@ -119,7 +119,7 @@ export function officeLine(
       .map((each) => `${groundName(each.groundCode)}: ${keptText(each, own)}`)
       .join('; '),
     checkAt: nextMs === null ? '' : new Date(nextMs).toISOString(),
-    nextCheck: nextMs === null ? '' : nextMs <= nowMs ? 'now, it is due' : day(new Date(nextMs).toISOString()),
+    nextCheck: nextMs === null ? '' : nextMs <= nowMs ? 'due now' : day(new Date(nextMs).toISOString()),
     loadKg,
     load: loadKg === null ? 'not weighed' : `${loadCase!.name}: ${mass(loadKg, units)}`,
     road: `${road.join(' / ')} ${own.pressure}`,
@@ -154,7 +154,7 @@ export const officeSheet = (lines: readonly OfficeLine[], columns: readonly Offi
       rows: lines.map((line) => columns.map((column) => line[column])),
     },
   ],
-  foot: 'Soft tires at speed overheat and fail; air back before pavement. What nobody read is not known to be right.',
+  foot: 'Soft tires at speed overheat and fail; air back before pavement. A wheel that was not read is not known to be right.',
 });
 
 /** The same as lines of a file. */

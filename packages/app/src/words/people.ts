@@ -4,7 +4,7 @@ import { NAME_LENGTH, PASSPHRASE_LENGTH, type Problem, type Role } from '@dunlin
 export const ROLE_WORDS: Record<Role, { readonly name: string; readonly may: string }> = {
   viewer: { name: 'Viewer', may: 'see everything and change nothing' },
   member: { name: 'Member', may: 'work with the machines and write down what was done' },
-  lead: { name: 'Lead', may: 'also invite people, take in files and delete for good' },
+  lead: { name: 'Lead', may: 'also invite people, read files in and delete for good' },
   own: { name: 'Owner', may: 'do everything, and make others leads or owners' },
 };
 

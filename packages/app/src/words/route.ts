@@ -70,8 +70,8 @@ export const planNote = ({ stops, bogChance }: RoutePlan): string =>
 export const startText = (known: StartKnown): string | undefined =>
   ({
     known: undefined,
-    road: 'Not every wheel was read: what nobody read is taken to be at its road pressure.',
-    ground: 'Nobody read the tires: they are taken to begin at what the first ground asks for.',
+    road: 'Not every wheel was read: the others are taken to be at road pressure.',
+    ground: 'No tire was read: they are taken to begin at the pressure of the first ground.',
   })[known];
 
 /** Where each minute goes; what takes none is left out. */

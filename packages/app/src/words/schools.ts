@@ -27,7 +27,7 @@ export const SCHOOL_WORDS: Record<
   },
   shareOfRoad: {
     name: 'A share of road pressure',
-    who: 'Those who halve it and step on.',
+    who: 'Drivers who halve the road pressure and go on from there in steps.',
     right: 'Right where the placard already follows load and tire.',
     breaks: 'Breaks where the placard is for comfort or for towing: half of a wrong number is a wrong number.',
   },

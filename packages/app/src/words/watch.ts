@@ -38,7 +38,7 @@ export function watchText(reason: WatchReason, units: Units, nowMs: number): str
         : `${rate} At its floor in ${hoursText(floor.hours)}, count on ${timeOfDay(soonest)}.`;
     }
     case 'leakOrCooling':
-      return `It falls by ${pressureFine(reason.lossKpaPerH, units)} an hour, and cooling may be all of it: nobody read how warm the tire is. Read another wheel that stood beside it: if that fell as much, both only cool. Or read it with its temperature.`;
+      return `It falls by ${pressureFine(reason.lossKpaPerH, units)} an hour, and cooling may be all of it: the warmth of the tire was not read. Read another wheel that stood beside it: if that fell as much, both only cool. Or read it with its temperature.`;
     case 'roseTooMuch':
       return `Warmth alone raised it by ${pressureFine(reason.riseKpa, units)}: more than about 4 psi says too soft for this load and speed.`;
     case 'aboveWindow':

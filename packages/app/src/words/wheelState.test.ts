@@ -22,9 +22,9 @@ const inTire = (change: Partial<InTire> = {}): InTire => ({
 
 describe('knownText', () => {
   it('never says read of what nobody read', () => {
-    expect(knownText(undefined, nowMs)).toBe('nobody read it');
-    expect(knownText(inTire({ known: 'letOut' }), nowMs)).toMatch(/^let out, nobody read it, 20 Nov, /);
-    expect(knownText(inTire({ known: 'assumed', at: null }), nowMs)).toBe('nobody read it: road pressure assumed');
+    expect(knownText(undefined, nowMs)).toBe('not read');
+    expect(knownText(inTire({ known: 'letOut' }), nowMs)).toMatch(/^let out, not read since, 20 Nov, /);
+    expect(knownText(inTire({ known: 'assumed', at: null }), nowMs)).toBe('not read: road pressure assumed');
     expect(knownText(inTire({ from: 'rig', at: null }), nowMs)).toBe('as the rig has it, day not known');
     expect(knownText(inTire({ at: '2025-11-20T07:40:00.000Z' }), nowMs)).toBe('read, 20 Nov 2025');
   });
@@ -44,7 +44,7 @@ describe('inTiresText', () => {
     expect(say(set, set, set, set)).toMatch(/^front 16 psi, rear 16 psi · set, not read since, 20 Nov/);
     const soft = inTire({ known: 'letOut', coldKpa: psi(12) });
     expect(say(inTire(), soft, inTire(), inTire())).toBe(
-      'front from 12 psi, rear 16 psi · front: let out, nobody read it, rear: read',
+      'front from 12 psi, rear 16 psi · front: let out, not read since, rear: read',
     );
     expect(say(inTire(), undefined, inTire(), inTire())).toContain('front not known');
   });

@@ -10,13 +10,13 @@ export const KNOWN_WORDS: Record<Knowledge, string> = {
   read: 'read',
   readWarm: 'read warm',
   set: 'set, not read since',
-  letOut: 'let out, nobody read it',
-  assumed: 'nobody read it: road pressure assumed',
+  letOut: 'let out, not read since',
+  assumed: 'not read: road pressure assumed',
 };
 
 /** `read, 20 Nov, 07:40`; what to do where nothing is known. */
 export function knownText(now: InTire | undefined, nowMs: number): string {
-  if (!now) return 'nobody read it';
+  if (!now) return 'not read';
   if (now.from === 'rig' && now.known === 'read') return 'as the rig has it, day not known';
   return now.at === null ? KNOWN_WORDS[now.known] : `${KNOWN_WORDS[now.known]}, ${when(now.at, nowMs)}`;
 }
@@ -39,7 +39,7 @@ export function inTiresText(entry: Pick<BoardEntry, 'wheels'>, units: Units, ste
   }
   const each = axles.map(({ position, known }) =>
     known === undefined
-      ? `${AXLE_WORDS[position].toLowerCase()}: nobody read it`
+      ? `${AXLE_WORDS[position].toLowerCase()}: not read`
       : `${AXLE_WORDS[position].toLowerCase()}: ${KNOWN_WORDS[known]}`,
   );
   return `${numbers} · ${each.join(', ')}`;

@@ -365,7 +365,7 @@ describe('what stands beside a number', () => {
 
 describe('what is said of the day', () => {
   it('stands in one line', () => {
-    expect(dayText([], null, units)).toBe('Nothing special');
+    expect(dayText([], null, units)).toBe('An ordinary day');
     expect(plain(dayText(['heat', 'steep'], 50, units))).toBe('Hot day, steep, 50 km/h needed');
   });
 

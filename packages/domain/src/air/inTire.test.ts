@@ -3,7 +3,7 @@ import { psi } from '@dunlinmoss/core';
 import fc from 'fast-check';
 
 import { sampleAxle, sampleRig } from '../testing/sampleRig';
-import { inTire, type AirHistory } from './inTire';
+import { inTire, lastSetKpa, type AirHistory } from './inTire';
 import { roadGaps } from './roadGaps';
 import { rigWheels } from './wheels';
 
@@ -242,5 +242,20 @@ describe('roadGaps', () => {
         Date.parse(at(day * 1440)),
       ).ready;
     expect([readyOn(0), readyOn(27), readyOn(29)]).toEqual([true, true, false]);
+  });
+});
+
+describe('what a wheel was last set to', () => {
+  const set = (history: Partial<AirHistory>): number => lastSetKpa({ ...none, ...history }, place)! / psi(1);
+
+  it('is what it was let out to, with an outing or without one, and no reading since changes that', () => {
+    expect(set({ airings: [airing(0)], rounds: [round(30, 12)] })).toBeCloseTo(16, 1);
+    expect(set({ outings: [outing(0, 18)], rounds: [round(30, 12)] })).toBeCloseTo(18, 1);
+  });
+
+  it('is its road pressure where nothing was ever set, and again once air was put back', () => {
+    expect(set({ rounds: [round(0, 30)] })).toBeCloseTo(36, 1);
+    const back = airing(60, { way: 'in' }, { afterKpa: psi(36) });
+    expect(set({ airings: [airing(0), back] })).toBeCloseTo(36, 1);
   });
 });

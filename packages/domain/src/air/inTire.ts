@@ -118,6 +118,16 @@ const WEIGHT: Record<Knowledge, number> = { assumed: 0, set: 1, letOut: 2, readW
  */
 export const inTire = (history: AirHistory, place: WheelRef): InTire | undefined => courseOf(history, place).at(-1);
 
+/**
+ * The cold pressure that a wheel was last set to, kPa: what a later reading is held against, to tell a leak from air that
+ * was let out. Readings between set nothing. Its road pressure where nothing was ever set; undefined without one.
+ */
+export function lastSetKpa(history: AirHistory, place: WheelRef): number | undefined {
+  const set = courseOf(history, place).findLast(({ from }) => from === 'airing' || from === 'outing');
+  const axle = history.rig.axles.find(({ position }) => position === place.position);
+  return set?.coldKpa ?? (axle?.roadKpa || undefined);
+}
+
 /** What was in a wheel over time, the earliest first: each stands until the next. */
 export function courseOf({ rig, airings, rounds, outings }: AirHistory, place: WheelRef): readonly InTire[] {
   const axle = rig.axles.find(({ position }) => position === place.position);

@@ -37,14 +37,14 @@ export function GaugePick({ rigId, gauges }: GaugePickProps) {
   const gauge = gauges.find((each) => each.id === inHand[rigId]);
   if (gauges.length === 0) return null;
   return (
-    <Unfold label="Read with" value={gauge?.name ?? 'A gauge taken as true'}>
+    <Unfold label="Read with" value={gauge?.name ?? 'A gauge you trust'}>
       {(close) => (
         <Choice
           label="Gauge"
           layout="list"
           value={gauge?.id ?? TRUSTED}
           options={[
-            { code: TRUSTED, name: 'A gauge taken as true' },
+            { code: TRUSTED, name: 'A gauge you trust' },
             ...gauges.map((each) => ({ code: each.id, name: each.name })),
           ]}
           onChange={(code) => {

@@ -76,12 +76,7 @@ function RoadCheck({ job, choice }: { readonly job: AirJob; readonly choice: Rea
         <>
           {!ready && (
             <Panel title="Read every wheel">
-              <RoundFields
-                job={job}
-                occasion="roadCheck"
-                meantKpa={({ axle }) => axle.roadKpa ?? undefined}
-                button="Keep what they read"
-              />
+              <RoundFields job={job} occasion="roadCheck" button="Keep what they read" />
             </Panel>
           )}
           <HourLater job={job} />

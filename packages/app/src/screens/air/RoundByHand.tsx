@@ -5,13 +5,6 @@ import { RoundFields } from './RoundFields';
 /** A round with the gauge, held against what was set. */
 export const ByHand = ({ job }: { readonly job: AirJob }) => (
   <Unfold label="Read a round by hand">
-    <RoundFields
-      job={job}
-      occasion="watch"
-      meantKpa={({ position, axle }) =>
-        job.outing?.pressures.find((set) => set.position === position)?.pressureKpa ?? axle.roadKpa ?? undefined
-      }
-      button="Keep this round"
-    />
+    <RoundFields job={job} occasion="watch" button="Keep this round" />
   </Unfold>
 );

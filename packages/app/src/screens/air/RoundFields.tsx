@@ -27,13 +27,11 @@ import { useWheelReadings } from './readings';
 interface RoundFieldsProps {
   readonly job: AirJob;
   readonly occasion: Occasion;
-  /** What a wheel is to have, cold, kPa; undefined where that is not known. */
-  readonly meantKpa: (wheel: RigWheel) => number | undefined;
   readonly button: string;
 }
 
 /** A round with the gauge: what each wheel reads. Nothing is filled in, so that nothing is kept that nobody read. */
-export function RoundFields({ job, occasion, meantKpa, button }: RoundFieldsProps) {
+export function RoundFields({ job, occasion, button }: RoundFieldsProps) {
   const { rig, outing, units, wheels, conditions, known, gauges, stepKpa, airings } = job;
   const nowMs = useNow(true, 60_000);
   const inHand = useGaugeInHand(rig.id, gauges);
@@ -76,8 +74,11 @@ export function RoundFields({ job, occasion, meantKpa, button }: RoundFieldsProp
   };
   const adviceOf = (wheel: RigWheel): string | undefined => {
     const shownKpa = readings.kpaOf(wheel);
-    const setKpa = meantKpa(wheel);
+    const setKpa = job.lastSet(wheel);
     if (shownKpa === undefined || setKpa === undefined || problemOf(wheel) !== undefined) return undefined;
+    // Nearer to road pressure, air was put back without this application: nobody knows what it was set to.
+    const roadKpa = wheel.axle.roadKpa ?? 0;
+    if (roadKpa > setKpa && shownKpa > (setKpa + roadKpa) / 2) return undefined;
     const advice = warmAdvice({
       setKpa,
       shownKpa: correctedKpa(shownKpa, inHand.used?.offsetKpa ?? 0),

@@ -29,7 +29,7 @@ export function StoragePanel({ job, nowMs }: { readonly job: AirJob; readonly no
   return (
     <Unfold
       label="Standing"
-      value={late ? 'Look now, it is due' : `Look again on ${day(new Date(next).toISOString())}`}
+      value={late ? 'Look now: it is due' : `Look again on ${day(new Date(next).toISOString())}`}
     >
       <Choice
         label="What holds the air"

@@ -115,11 +115,11 @@ describe('StoragePanel', () => {
     expect(plain(soon.container)).toMatch(/Look again on \d+ Dec 2026/);
     soon.unmount();
     const late = render(<StoragePanel job={job} nowMs={Date.parse('2027-03-01T00:00:00Z')} />);
-    expect(plain(late.container)).toContain('Look now, it is due');
+    expect(plain(late.container)).toContain('Look now: it is due');
     late.unmount();
     // Nobody ever read it: no date is made up.
     const never = render(<StoragePanel job={sampleJob()} nowMs={Date.parse('2026-11-21T00:00:00Z')} />);
-    expect(plain(never.container)).toContain('Look now, it is due');
+    expect(plain(never.container)).toContain('Look now: it is due');
   });
 });
 

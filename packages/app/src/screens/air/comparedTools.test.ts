@@ -44,7 +44,7 @@ describe('comparedTools', () => {
     for (const { toKpa } of home) expect(toKpa).toBeCloseTo(psi(36), 6);
   });
 
-  it('pumps a bicycle up to what the ground asks for: from flat where nobody read it, else from what was read', () => {
+  it('pumps a bicycle up to what the ground asks for: from flat where not read, else from what was read', () => {
     const flat = comparedTools(bicycle(undefined), 'in').from;
     expect(flat.every(({ fromKpa, toKpa }) => fromKpa === 0 && Math.abs(toKpa - psi(32)) < 1)).toBe(true);
     expect(comparedTools(bicycle(25), 'in').from.every(({ fromKpa }) => Math.abs(fromKpa - psi(25)) < 1)).toBe(true);

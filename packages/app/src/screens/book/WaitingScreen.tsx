@@ -61,7 +61,7 @@ export function WaitingScreen() {
     <Page
       title="What waits here"
       result={
-        <Panel title="Carry it by hand">
+        <Panel title="Carry it in a file">
           <Text as="small" tone="muted">
             Where this device gets no signal for long: save what waits as a file, and take that in on a device that has
             one. Nothing is saved twice by it. Photos are not in the file.
@@ -73,13 +73,13 @@ export function WaitingScreen() {
               onPress={() => giveFile('dunlinmoss-waiting.json', new Blob([carriedFile(all)], JSON_TYPE))}
             />
           )}
-          <FilePicker label="Take in such a file" accept=".json" onPick={(file) => void take(file)} />
+          <FilePicker label="Read such a file" accept=".json" onPick={(file) => void take(file)} />
         </Panel>
       }
     >
       {!isRead && <Loading />}
       {left && <LeftBehind {...left} />}
-      {isRead && all.length === 0 && photos === 0 && !left && <Empty text="Nothing waits: the store has everything." />}
+      {isRead && all.length === 0 && photos === 0 && !left && <Empty text="Everything is saved on the server." />}
       {all.map((entry) => (
         <Entry key={keyOf(entry.name, entry.id)} entry={entry} />
       ))}

@@ -41,6 +41,7 @@ export function AxleNumbers({ plan, units, proved = [] }: AxleNumbersProps) {
           note: (
             <>
               {proof && <Text as="label">{provedText(proof, units)}</Text>}
+              {plan.axles[index]!.provedKpa !== null && <Text as="small">{ruleText(plan.axles[index]!, units)}</Text>}
               {today !== undefined && (
                 <Text as="small" tone="rust">
                   {today}
@@ -80,6 +81,10 @@ function todayText({ provedKpa }: AxlePlan, startKpa: number, units: Units): str
   return startKpa > proved ? 'today’s load and speed want more' : 'today’s limit allows less';
 }
 
+/** The number of the rule, beside one that was proved. */
+const ruleText = (axle: AxlePlan, units: Units): string =>
+  `by the rule ${pressure(axleOnGauge({ ...axle, startKpa: axle.ruleKpa }, units).startKpa, units)}`;
+
 interface ReasonsProps {
   readonly plan: GroundPlan;
   readonly units: Units;
@@ -114,15 +119,10 @@ export function Reasons({ plan, units, beadHeld }: ReasonsProps) {
   );
 }
 
-/** What decided the number of an axle, and what its method or its rule alone would have. */
+/** What decided the number of an axle, and what its method alone would have. */
 function sourceText(axle: AxlePlan, { school }: GroundPlan, units: Units): string {
   const alone = school === null ? undefined : aloneText(axle, school, units);
-  const rule =
-    axle.provedKpa === null
-      ? undefined
-      : `by the rule ${pressure(axleOnGauge({ ...axle, startKpa: axle.ruleKpa }, units).startKpa, units)}`;
-  const beside = [rule, alone].filter((text) => text !== undefined).join('; ');
-  return `${decidedBy(axle, school)}${beside === '' ? '' : ` (${beside})`}`;
+  return `${decidedBy(axle, school)}${alone === undefined ? '' : ` (${alone})`}`;
 }
 
 /** What the pressures allow beside the speed that is needed; nothing where that is the same. */

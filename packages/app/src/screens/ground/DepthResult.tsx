@@ -95,7 +95,7 @@ export function DepthResult({ pressed, helps, share, rutM, field, units }: Depth
         <Text as="small" tone="muted">
           Load decides how deep it goes, pressure what happens in the top; waiting spares the top. It never says go: dig
           a spade’s depth and look. Not for stony, peaty or frozen ground, nor over a plow pan. What soil bears is known
-          to a factor of 1.5 (after Lebert and Horn 1991, from memory); your own cone or rut makes it surer.
+          to a factor of 1.5 (after Lebert and Horn 1991, from memory); your own cone or rut refines it.
         </Text>
       </Panel>
       <Unfold label="What it rests on">

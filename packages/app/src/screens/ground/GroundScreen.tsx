@@ -88,7 +88,7 @@ function RigOnGround({ question, rigs }: RigOnGroundProps) {
             {plan.problem.code === 'tooFast' && asked.speedKmh !== null && (
               <Action label="Go by the guide of the ground" onPress={() => change({ speedKmh: null })} />
             )}
-            {way && <Action label={`Put it right on ${rig.name}`} onPress={() => router.navigate(way)} />}
+            {way && <Action label={`Correct it on ${rig.name}`} onPress={() => router.navigate(way)} />}
             {stuck && <StuckNow kind={family.kind} />}
           </Panel>
         )
@@ -137,7 +137,7 @@ function Waiting({ question, rigs, reason }: RigOnGroundProps & { readonly reaso
               <>
                 <Text role="alert">{waitingText(reason, rig.family, units)}</Text>
                 <Action
-                  label={`Put it right on ${rig.name}`}
+                  label={`Correct it on ${rig.name}`}
                   onPress={() =>
                     router.navigate(
                       wayToMissing({ ...rig, loadCaseId: question.loadCase?.id ?? null }, reason) ?? {

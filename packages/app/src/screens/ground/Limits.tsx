@@ -35,7 +35,7 @@ export function Limits({ plan, units }: { readonly plan: GroundPlan; readonly un
               <View key={limit.code} role="listitem" style={[styles.row, { borderColor: palette.line }]}>
                 <View style={styles.words}>
                   <Text as={binds ? 'strong' : 'body'}>
-                    {`${side === 'down' ? 'Not over' : 'Not below'}: ${LIMIT_WORDS[limit.code].name}${binds ? ', binds' : ''}`}
+                    {`${side === 'down' ? 'Not over' : 'Not below'}: ${LIMIT_WORDS[limit.code].name}${binds ? ': this one decides' : ''}`}
                   </Text>
                   <Text as="small" tone="muted">
                     {limitVoice(limit)}

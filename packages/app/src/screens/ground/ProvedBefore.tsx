@@ -75,15 +75,15 @@ export function ProvedBefore({ question, plan }: { readonly question: PlanQuery;
                 <Text as="small" tone="muted">{`Counts until ${day(new Date(until).toISOString())}.`}</Text>
               )}
               <Action
-                label={proof.counts ? 'Leave it out' : 'Count it again'}
-                spoken={`${proof.counts ? 'Leave it out' : 'Count it again'}: ${text}`}
+                label={proof.counts ? 'Don’t count it' : 'Count it again'}
+                spoken={`${proof.counts ? 'Don’t count it' : 'Count it again'}: ${text}`}
                 onPress={() => void strike(proof, outings, tests)}
               />
             </View>
           );
         })}
       {(byRule || [...proofs.values()].some(counts)) && (
-        <Action label={byRule ? 'Go by what was proved' : 'Go by the rule here'} onPress={() => goByRule(!byRule)} />
+        <Action label={byRule ? 'Use what was proved' : 'Use the rule here'} onPress={() => goByRule(!byRule)} />
       )}
     </Panel>
   );

@@ -143,8 +143,8 @@ export function StretchFields({ form, index, stretch, count, rig, units, onTrack
         {count > 1 && (
           <Action
             icon="trash"
-            label="Leave it out"
-            spoken={`Leave it out: stretch ${index + 1}`}
+            label="Skip this stretch"
+            spoken={`Skip this stretch: ${index + 1}`}
             onPress={() =>
               form.change((now) => {
                 const next = removed(now, ['/stretches'], index);

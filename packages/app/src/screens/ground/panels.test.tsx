@@ -146,9 +146,9 @@ describe('Limits', () => {
     const front = screen.getByRole('list', { name: 'Limits, front' });
     const rows = within(front).getAllByRole('listitem').map(plain);
     expect(rows).toEqual([
-      'Not over: road pressure, bindsno firmer off the road than on it36 psi',
+      'Not over: road pressure: this one decidesno firmer off the road than on it36 psi',
       'Not below: bead' + 'below it the bead may leave the rim12 psi',
-      'Not below: heat and speed, bindsbelow it this load bends the sidewall too far for the speed22 psi',
+      'Not below: heat and speed: this one decidesbelow it this load bends the sidewall too far for the speed22 psi',
       'Not below: steeringbelow it the sidewall does not hold a line at this speed17 psi',
       'Not below: load at speedbelow it the tire does not carry this load at this speed14 psi',
     ]);

@@ -11,10 +11,10 @@ export function LetOthersIn() {
   const { value, setValue, whole } = useCredentials();
   const asked = useAsked();
   return (
-    <Panel title="Let others in">
+    <Panel title="Share with others">
       <Text>
-        Until now Dunlinmoss has one person here, who is asked nothing. Let others in, and everybody signs in with a
-        name and a pass-phrase, you first. All that is here stays yours.
+        Until now Dunlinmoss has one person here, who is asked nothing. Share it, and everybody signs in with a name and
+        a pass-phrase, you first. All that is here stays yours.
       </Text>
       <Text as="small" tone="muted">
         Then you make a crew, invite people with a link or a code for their camera, and share machines with them. This
@@ -24,7 +24,7 @@ export function LetOthersIn() {
       <Trouble {...asked} />
       <Action
         kind="main"
-        label="Let others in"
+        label="Share with others"
         disabled={asked.busy || value.name.trim() === '' || value.passphrase === ''}
         onPress={() => void asked.run(() => letOthersIn(whole))}
       />

@@ -22,14 +22,14 @@ export function GaugeOfTest({ gaugeId, onChange, offsetKpa, units }: GaugeOfTest
   return (
     <>
       {gauges.length > 0 && (
-        <Unfold label="Read with" value={gauges.find(({ id }) => id === gaugeId)?.name ?? 'A gauge taken as true'}>
+        <Unfold label="Read with" value={gauges.find(({ id }) => id === gaugeId)?.name ?? 'A gauge you trust'}>
           {(close) => (
             <Choice
               label="Gauge"
               layout="list"
               value={gaugeId}
               options={[
-                { code: '', name: 'A gauge taken as true' },
+                { code: '', name: 'A gauge you trust' },
                 ...gauges.map((gauge) => ({
                   code: gauge.id,
                   name: gauge.name,

@@ -50,7 +50,7 @@ function Nothing({ title, rig, text }: { readonly title: string; readonly rig: R
       <Panel>
         <Text>{text}</Text>
         <Action
-          label="Put it right on the rig"
+          label="Correct it on the rig"
           onPress={() => router.navigate({ pathname: '/rigs/[id]', params: { id: rig.id } })}
         />
         <Action

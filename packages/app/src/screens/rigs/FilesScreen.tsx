@@ -151,7 +151,7 @@ export function FilesScreen() {
 
   return (
     <BesideList title="Files: in and out">
-      <Panel title="Take in">
+      <Panel title="Read a file">
         <Text>
           A .json that this application saved, or a .csv of weighed loads, one line a wheel or axle: you see line by
           line what it would do before anything is done. A .zip with everything in it is taken in at once; what is here
@@ -267,8 +267,8 @@ function DemoBack() {
     <Panel title="Demo">
       <Text>
         {whole
-          ? `${demo.length === 1 ? 'One demo machine is' : `${demo.length} demo machines are`} put away.`
-          : 'The demo machines are being put away …'}
+          ? `${demo.length === 1 ? 'One demo machine is' : `${demo.length} demo machines are`} hidden.`
+          : 'The demo is being hidden …'}
       </Text>
       <Action label="Bring the demo back" disabled={!whole} onPress={() => void back()} />
     </Panel>

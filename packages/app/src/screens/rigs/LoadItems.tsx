@@ -143,7 +143,7 @@ function Item({ form, index, kind, trailer, onRemove }: ItemProps) {
           />
         </View>
       </View>
-      <Action icon="trash" label="Take it off" onPress={onRemove} />
+      <Action icon="trash" label="Remove it" onPress={onRemove} />
     </Panel>
   );
 }

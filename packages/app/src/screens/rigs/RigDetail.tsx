@@ -85,8 +85,8 @@ export function RigDetail({ rig }: { readonly rig: RigRow }) {
             <View key={question.path} style={styles.question}>
               <Text as="small">{rigQuestionText(question, units)}</Text>
               <Action
-                label="Put it right"
-                spoken={`Put it right: ${rigQuestionText(question, units)}`}
+                label="Correct it"
+                spoken={`Correct it: ${rigQuestionText(question, units)}`}
                 onPress={() => router.navigate(wayToQuestion(rig, question))}
               />
             </View>

@@ -45,7 +45,7 @@ export function ThisDevice() {
         onChange={singleKeysStore.set}
       />
       <Action
-        label={me?.signIn ? 'Crew: who works with these machines' : 'Let others in: a crew'}
+        label={me?.signIn ? 'Crew: who works with these machines' : 'Share with others: a crew'}
         onPress={() => router.navigate('/crew')}
       />
       {waiting > 0 && (

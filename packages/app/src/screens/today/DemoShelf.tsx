@@ -16,7 +16,7 @@ export function DemoShelf() {
   if (loading || demo.length === 0 || demo.length < rigs.length) return null;
   const putAway = async (): Promise<void> => {
     await putDemoAway(demo);
-    notify('The demo machines are put away. Files brings them back.');
+    notify('The demo is hidden. Files shows it again.');
   };
   return (
     <Panel>
@@ -25,7 +25,7 @@ export function DemoShelf() {
         <View style={styles.way}>
           <Action kind="main" label="Start my own rig" onPress={() => router.navigate('/rigs/new')} />
         </View>
-        <Action label="Put the demo away" onPress={() => void putAway()} />
+        <Action label="Hide the demo" onPress={() => void putAway()} />
       </View>
     </Panel>
   );

@@ -25,9 +25,9 @@ export const climbWords: RoutineWords = {
     pressureKpa: 'Gauge',
     result: 'How far',
     distanceM: 'Distance',
-    mateKpa: 'Its mate, where it differs',
+    mateKpa: 'The other wheel of that axle, where it differs',
     otherAxleKpa: 'Other axle, where it differs',
-    otherMateKpa: 'Mate on that axle, where it differs',
+    otherMateKpa: 'The other wheel of the other axle, where it differs',
     brokeLoose: 'Where it broke loose',
     slipped: 'What slipped',
     rider: 'Rider',
@@ -57,7 +57,7 @@ export const climbWords: RoutineWords = {
   },
   advice: (judgement, units) => {
     const { verdict, sure, contradictions } = judgement;
-    const again = sure === null ? '' : ` The next attempt goes up with ${sureText(sure)}.`;
+    const again = sure === null ? '' : ` The next attempt is likely to climb: ${sureText(sure)}.`;
     switch (verdict) {
       case 'noRuns':
         return 'Begin with the pressure the plan gives.';

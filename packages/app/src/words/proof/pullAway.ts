@@ -15,9 +15,9 @@ export const pullAwayWords: RoutineWords = {
   fields: {
     pressureKpa: 'Gauge',
     result: 'It',
-    mateKpa: 'Its mate, where it differs',
+    mateKpa: 'The other wheel of that axle, where it differs',
     otherAxleKpa: 'Other axle, where it differs',
-    otherMateKpa: 'Mate on that axle, where it differs',
+    otherMateKpa: 'The other wheel of the other axle, where it differs',
   },
   options: { result: { away: 'Gets away', labors: 'Labors', digsIn: 'Digs in' } },
   verdicts: {

@@ -45,7 +45,7 @@ export function ConeReadings({ rigId, units, setup, onRead }: ConeReadingsProps)
       <Text as="small" tone="muted">
         {`A table has the columns track (untouched, A, B), depth_mm and cone_kpa. Here they are shown in ${units.length} and ${units.pressure}.`}
       </Text>
-      <FilePicker label="Take in a table" accept=".csv,.txt" onPick={(file) => void fromFile(file)} />
+      <FilePicker label="Read a table" accept=".csv,.txt" onPick={(file) => void fromFile(file)} />
       <Action label="Push the simulated probe in" onPress={() => void fromProbe()} />
     </Panel>
   );

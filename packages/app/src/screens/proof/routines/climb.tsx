@@ -9,7 +9,7 @@ import { RunStrip } from '../RunStrip';
 import { SlopeFromTilt } from './SlopeFromTilt';
 import type { InputProps, PictureProps, RoutineOnScreen, StripSettings } from './onScreen';
 
-const STRIP: StripSettings = { range: [0, 1], note: '1 yes 0 no' };
+const STRIP: StripSettings = { range: [0, 1], note: '1: it went, 0: it did not' };
 
 /** The strip of the runs, and what formulas say of such a slope where the soil is known. */
 function Picture(props: PictureProps) {
