@@ -182,7 +182,7 @@ test('a viewer touches nothing, a link is for one person, and who is let go sees
   await expect(
     third.page
       .getByRole('heading', { name: 'Where to today?' })
-      .or(third.page.getByText(/own rig/i))
+      .or(third.page.getByText(/^How much air to let out/))
       .first(),
   ).toBeVisible();
   for (const { context } of [viewer, third]) await context.close();

@@ -29,6 +29,7 @@ test('every ground answers with numbers, reasons and pictures, in every unit', {
   await expect(axle(page, 'Front')).toContainText('1.05bar');
   await page.getByRole('radio', { name: 'kPa', exact: true }).click();
   await expect(axle(page, 'Front')).toContainText('105kPa');
+  await unfold(page, 'Why this number');
   await expect(page.getByText(/On the ground/).first()).toBeVisible();
   await page.reload();
   await expect(page).toHaveURL(/ground=softSand/);

@@ -1,4 +1,4 @@
-import { action, axle, chooseGround, expect, goTo, test } from './fixtures';
+import { action, axle, chooseGround, expect, goTo, test, unfold } from './fixtures';
 
 test(
   'from the first screen to a tape test in the Book, and still there after a restart',
@@ -12,6 +12,7 @@ test(
     await action(page, 'See why, or it’s already set').click();
     await expect(page).toHaveURL(/\/ground\?.*ground=softSand/);
     await expect(axle(page, 'Front')).toContainText('try 15–16 psi');
+    await unfold(page, 'Why this number');
     await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
     await action(page, 'It’s already set').click();
     // The plan's own numbers would look like a reading.
@@ -57,6 +58,7 @@ test(
 
     await goTo(page, 'Ground');
     await chooseGround(page, 'Soft sand');
+    await unfold(page, 'Why this number');
     await expect(
       page.getByText(/Print length over chord: assumed 0\.68, yours 0\.\d\d \(0\.\d\d to 0\.\d\d\)/).first(),
     ).toBeVisible();

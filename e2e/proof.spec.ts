@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 
-import { action, expect, goTo, test } from './fixtures';
+import { action, expect, goTo, test, unfold } from './fixtures';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
 
@@ -54,6 +54,7 @@ test('a saved test can be corrected and thinned, and the plan follows', async ({
   await action(page, 'Save the changes').click();
   await expect(page.getByText('The test is in the Book.')).toBeVisible();
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await unfold(page, 'Why this number');
   await expect(page.getByRole('heading', { name: 'Measured by you' })).toBeVisible();
   await expect(page.getByText(/Print length over chord: assumed 0\.68, yours 0\.6\d \(/).first()).toBeVisible();
 
@@ -69,6 +70,7 @@ test('a saved test can be corrected and thinned, and the plan follows', async ({
   await action(page, 'Archive this test').click();
   await expect(page.getByRole('link', { name: /^Tape: / })).toHaveCount(0);
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await unfold(page, 'Why this number');
   await expect(page.getByText('Contact is estimated.').first()).toBeVisible();
 });
 

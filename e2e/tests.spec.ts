@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 
-import { action, expect, goTo, test } from './fixtures';
+import { action, expect, goTo, test, unfold } from './fixtures';
 import { photoOfPrint, type TakenPhoto } from './photoOfPrint';
 
 const CURLEW = '0192f000-0000-7000-8000-000000000101';
@@ -95,6 +95,7 @@ async function measurePhoto(page: Page, { jpeg, corners }: TakenPhoto): Promise<
 test('a photograph of a print changes the plan, and setting it aside changes it back', async ({ page, product }) => {
   const photo = photoOfPrint(256, 190);
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await unfold(page, 'Why this number');
   await expect(page.getByText('Contact is estimated.', { exact: false }).first()).toBeVisible();
   await begin(page, 'Print');
 
@@ -138,6 +139,7 @@ test('a photograph of a print changes the plan, and setting it aside changes it 
   expect(kept.includes(Buffer.from('Exif'))).toBe(false);
 
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await unfold(page, 'Why this number');
   await expect(page.getByRole('heading', { name: 'Measured by you' })).toBeVisible();
   await expect(page.getByText(/Print length over chord: assumed 0\.68, yours 0\.7\d/).first()).toBeVisible();
   await expect(page.getByText(/The footprint is \d+\smm longer than assumed\./).first()).toBeVisible();
@@ -145,6 +147,7 @@ test('a photograph of a print changes the plan, and setting it aside changes it 
   await page.getByRole('switch', { name: /^Print, / }).click();
   await expect(page.getByText('Nothing measured on this tire yet', { exact: false }).first()).toBeVisible();
   await page.goto(`/ground?rig=${CURLEW}&ground=softSand`);
+  await unfold(page, 'Why this number');
   await expect(page.getByText('Contact is estimated.', { exact: false }).first()).toBeVisible();
 });
 

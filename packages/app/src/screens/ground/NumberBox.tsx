@@ -56,7 +56,7 @@ export function NumberBox({ axles, isRoad, roadName, units, children }: NumberBo
       {inPairs(axles).map((pair) => (
         <View key={pair[0]!.position} style={styles.pair}>
           {numeral(pair[0])}
-          {!wide && !isRoad && (
+          {!wide && (
             <View style={pair.length === 1 ? styles.staffOfOne : styles.staff}>
               <Staff
                 bare
