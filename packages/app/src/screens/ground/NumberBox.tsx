@@ -91,6 +91,6 @@ const styles = StyleSheet.create({
   box: { borderWidth: 1, borderRadius: 3, padding: 12, gap: 6 },
   pair: { flexDirection: 'row', gap: 10 },
   axle: { flex: 1, minWidth: 0, gap: 1 },
-  staff: { width: 104 },
-  staffOfOne: { width: 92 },
+  staff: { width: 88 },
+  staffOfOne: { width: 76 },
 });
