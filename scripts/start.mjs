@@ -7,12 +7,15 @@ import { PlainError, run, say } from './say.mjs';
 
 /** A Ctrl-C ends within this, ms. */
 const LONGEST_STOP_MS = 9_500;
+/** `none` begins with nothing, where nothing is there yet. */
+const DEMO = process.env.DUNLINMOSS_DEMO;
 const PORT = Number(process.env.DUNLINMOSS_PORT ?? 4680);
 
 run(async () => {
   if (!Number.isInteger(PORT) || PORT < 1 || PORT > 65535) {
     throw new PlainError('DUNLINMOSS_PORT: expected a port number from 1 to 65535.');
   }
+  if (DEMO !== undefined && DEMO !== 'none') throw new PlainError('DUNLINMOSS_DEMO: expected none, or nothing.');
   const address = `http://127.0.0.1:${PORT}`;
   await ownFolder({ folder: DATA, address });
   prepare('mariadb');
@@ -47,7 +50,7 @@ run(async () => {
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, onSignal);
 
-  product = await startProduct({ folder: DATA, port: PORT });
+  product = await startProduct({ folder: DATA, port: PORT, demo: DEMO !== 'none' });
   if (stopping) return stop();
   say(`Dunlinmoss is at ${product.address} — Ctrl-C stops it.`);
   keepBackups(product.database, DATA);
