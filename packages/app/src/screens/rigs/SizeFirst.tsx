@@ -32,15 +32,18 @@ export function SizeFirst() {
   };
   return (
     <View style={styles.form}>
-      <Choice
-        label="Units"
-        value={units.mass}
-        options={[
-          { code: 'kg', name: 'kg, km/h, mm' },
-          { code: 'lb', name: 'lb, mph, in' },
-        ]}
-        onChange={(unit) => unitsStore.set(withUnit(units, 'mass', unit))}
-      />
+      {/* Once the size reads, the numbers need the room. */}
+      {family === undefined && (
+        <Choice
+          label="Units"
+          value={units.mass}
+          options={[
+            { code: 'kg', name: 'kg, km/h, mm' },
+            { code: 'lb', name: 'lb, mph, in' },
+          ]}
+          onChange={(unit) => unitsStore.set(withUnit(units, 'mass', unit))}
+        />
+      )}
       <TextField
         label={family !== undefined && !familyOf(family).tiresAlike ? 'Tire size, front' : 'Tire size, as you say it'}
         value={size}
