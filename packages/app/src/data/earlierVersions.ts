@@ -4,7 +4,7 @@ import { openDB } from 'idb';
 import { readStored, storedKeys, writeStored } from '../settings/storage';
 import { openDevice } from './device';
 import { flush, takeBodies } from './outbox';
-import { outboxReady } from './pending';
+import { outboxReady } from './outboxStore';
 
 /** Where an earlier version kept its photos. */
 const OLD_PHOTOS = { name: 'dunlinmoss-photos', store: 'waiting' };

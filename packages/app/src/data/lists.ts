@@ -5,7 +5,8 @@ import { mutate } from 'swr';
 
 import type { SyncState } from './device';
 import { BATCH, rowHere, rowsHere } from './deviceRows';
-import { keyOf, outboxReady, outboxStore, type Pending } from './pending';
+import { outboxReady, outboxStore } from './outboxStore';
+import { keyOf, type Pending } from './pending';
 
 /*
  * What screens read with SWR: each kind of row as one list, the store of this device with what waits in the outbox laid over

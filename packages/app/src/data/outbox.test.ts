@@ -28,7 +28,7 @@ import {
   takeEntries,
   tryAgain,
 } from './outbox';
-import { outboxReady, outboxStore } from './pending';
+import { outboxReady, outboxStore } from './outboxStore';
 import { takeWhatEarlierVersionsLeft } from './earlierVersions';
 import { newOuting, saveOuting } from './outings';
 import { waitingPhotosStore } from './photos';

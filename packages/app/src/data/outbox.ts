@@ -16,7 +16,8 @@ import { kept, openDevice } from './device';
 import { newId } from './newId';
 import { rowAt, rowHere } from './deviceRows';
 import { rowOfPending, rowsChanged } from './lists';
-import { byKey, forgetPending, goesOut, keyOf, outboxReady, outboxStore, type Fate, type Pending } from './pending';
+import { byKey, forgetOutboxStore, outboxReady, outboxStore } from './outboxStore';
+import { goesOut, keyOf, type Fate, type Pending } from './pending';
 import { photosWait, sendPhoto, sendWaitingPhotos } from './photos';
 import { arrived, departed } from './takeIn';
 import { alone, forgetTurns, onTabs, tellTabs } from './tabs';
@@ -483,5 +484,5 @@ export function forgetOutbox(): void {
   replaced.clear();
   underWay.clear();
   forgetTurns();
-  forgetPending();
+  forgetOutboxStore();
 }

@@ -8,7 +8,7 @@ import { leftCrewStore, signedOutStore, whoStore } from '../settings/who';
 import { Away, reachStore, Refused, request } from './client';
 import { forgetDevice, openDevice } from './device';
 import { become, forgetOutbox, save } from './outbox';
-import { outboxStore } from './pending';
+import { outboxStore } from './outboxStore';
 import { wipeLeftCrews } from './leftCrews';
 import { switchTo } from './people';
 import { forgetDeviceRows } from './deviceRows';

@@ -5,7 +5,7 @@ import useSWR from 'swr';
 import { reachStore, Refused, request } from './client';
 import { rowOfPending } from './lists';
 import { become } from './outbox';
-import { outboxStore } from './pending';
+import { outboxStore } from './outboxStore';
 import { readAgain } from './sync';
 import { useKind } from './useKind';
 

@@ -5,7 +5,7 @@ import { IDBFactory } from 'fake-indexeddb';
 import { FakeServer } from '../testing/fakeServer';
 import { forgetDevice, openDevice } from './device';
 import { become, flush, forgetOutbox, save, settle } from './outbox';
-import { outboxReady, outboxStore } from './pending';
+import { outboxReady, outboxStore } from './outboxStore';
 import { forgetDeviceRows, rowHere, rowsHere } from './deviceRows';
 import { bringBack, leftBehindStore, letGoLeftBehind, startSetBack } from './setBack';
 import { syncNow } from './sync';

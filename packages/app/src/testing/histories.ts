@@ -43,7 +43,7 @@ interface Write {
 /** The code that runs on a page, loaded anew with every page. */
 interface Modules {
   readonly outbox: typeof import('../data/outbox');
-  readonly pending: typeof import('../data/pending');
+  readonly outboxStore: typeof import('../data/outboxStore');
   readonly deviceRows: typeof import('../data/deviceRows');
   readonly takeIn: typeof import('../data/takeIn');
   readonly sync: typeof import('../data/sync');
@@ -99,7 +99,7 @@ async function openPage(store: IDBFactory): Promise<Page> {
     modules = {
       client: jest.requireMock('../data/client'),
       device: jest.requireActual('../data/device'),
-      pending: jest.requireActual('../data/pending'),
+      outboxStore: jest.requireActual('../data/outboxStore'),
       deviceRows: jest.requireActual('../data/deviceRows'),
       takeIn: jest.requireActual('../data/takeIn'),
       outbox: jest.requireActual('../data/outbox'),
@@ -108,7 +108,7 @@ async function openPage(store: IDBFactory): Promise<Page> {
   });
   await modules.device.openDevice();
   const stops = [modules.takeIn.followOtherTabs(), modules.outbox.startOutbox()];
-  await modules.pending.outboxReady();
+  await modules.outboxStore.outboxReady();
   return { ...modules, alive, stop: () => stops.forEach((stop) => stop()) };
 }
 
@@ -164,7 +164,7 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
   /** A row as a device shows it. */
   const shown = async ({ page }: Device, id: string): Promise<GaugeRow | undefined> => {
     const row = await page.deviceRows.rowHere('gauges', id);
-    const pending = page.pending.outboxStore.get()[`gauges/${id}`];
+    const pending = page.outboxStore.outboxStore.get()[`gauges/${id}`];
     if (pending?.fate === 'archive') return undefined;
     return row || pending?.body ? ({ ...row, ...pending?.body } as GaugeRow) : undefined;
   };
@@ -210,7 +210,7 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
     if (row) await device.page.outbox.become('gauges', row.id, 'archive', row.revision);
   };
   const restore = async (device: Device): Promise<void> => {
-    const pending = Object.values(device.page.pending.outboxStore.get()).find(({ fate }) => fate === 'archive');
+    const pending = Object.values(device.page.outboxStore.outboxStore.get()).find(({ fate }) => fate === 'archive');
     if (pending) await device.page.outbox.become('gauges', pending.id, 'restore', pending.revision);
   };
   const reload = async (device: Device): Promise<void> => {
@@ -219,7 +219,7 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
   };
   /** Whoever is asked chooses by chance, and knows both then. */
   const settle = async ({ page }: Device): Promise<void> => {
-    for (const [key, { base, body, clashing, sent }] of Object.entries(page.pending.outboxStore.get())) {
+    for (const [key, { base, body, clashing, sent }] of Object.entries(page.outboxStore.outboxStore.get())) {
       if (!clashing) continue;
       const choice = random() < 0.5 ? 'mine' : 'theirs';
       const { present, archived } = clashing;
@@ -282,7 +282,7 @@ export async function playHistory(seed: number, server: HistoryServer): Promise<
     }
     const there = (await server.gauges()).filter(({ row }) => ids.includes(row.id));
     for (const [index, each] of devices.entries()) {
-      const waiting = Object.keys(each.page.pending.outboxStore.get());
+      const waiting = Object.keys(each.page.outboxStore.outboxStore.get());
       if (waiting.length > 0) faults.push(`device ${index}: ${waiting.length} still wait`);
       for (const { row, archived } of there) {
         const here = await shown(each, row.id);

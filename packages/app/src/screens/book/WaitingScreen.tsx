@@ -3,7 +3,8 @@ import { type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 
 import { discard, takeEntries, tryAgain } from '../../data/outbox';
-import { keyOf, outboxReadStore, outboxStore, type Pending } from '../../data/pending';
+import { outboxReadStore, outboxStore } from '../../data/outboxStore';
+import { keyOf, type Pending } from '../../data/pending';
 import { waitingPhotosStore } from '../../data/photos';
 import type { LeftBehindRow } from '../../data/leftBehind';
 import { bringBack, letGoLeftBehind, useLeftBehind } from '../../data/setBack';

@@ -1,4 +1,4 @@
-import { outboxStore } from '../../data/pending';
+import { outboxStore } from '../../data/outboxStore';
 import { switchTo, useMe } from '../../data/people';
 import { namesStore, whoStore } from '../../settings/who';
 import { Action } from '../../components/Action';

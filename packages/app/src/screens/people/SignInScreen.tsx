@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 import { hasPasskeys, recover, signIn, signInByPasskey } from '../../data/people';
-import { outboxStore } from '../../data/pending';
+import { outboxStore } from '../../data/outboxStore';
 import { addressStore, whoStore } from '../../settings/who';
 import { Action } from '../../components/Action';
 import { Page } from '../../components/Page';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import useSWR from 'swr';
 
-import { outboxStore } from '../../data/pending';
+import { outboxStore } from '../../data/outboxStore';
 import { useSyncState } from '../../data/useKind';
 import { isKeptForGood, keepForGood, newerStore, shellStore, takeNewer, VERSION } from '../../data/shell';
 import { singleKeysStore } from '../../settings/preferences';

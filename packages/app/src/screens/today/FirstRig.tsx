@@ -1,7 +1,7 @@
 import { Page } from '../../components/Page';
 import { StuckButton } from '../../components/StuckButton';
 import { Text } from '../../components/Text';
-import { lazyScreen } from '../lazyScreen';
+import { Later, lazyScreen } from '../lazyScreen';
 
 const SizeFirst = lazyScreen('SizeFirst');
 
@@ -12,7 +12,9 @@ export function FirstRig() {
       <Text>
         How much air to let out for sand, mud, snow, rock, gravel or field, how to check it, and when to put it back.
       </Text>
-      <SizeFirst />
+      <Later>
+        <SizeFirst />
+      </Later>
     </Page>
   );
 }

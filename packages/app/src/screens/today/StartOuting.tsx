@@ -11,6 +11,7 @@ import { chosenRigStore } from '../../hooks/useChosenRig';
 import { Action } from '../../components/Action';
 import { Choice } from '../../components/Choice';
 import { GroundPicker } from '../../components/GroundPicker';
+import { NeedsRig } from '../../components/NeedsRig';
 import { notify } from '../../components/Notice';
 import { Page } from '../../components/Page';
 import { Loading } from '../../components/States';
@@ -22,7 +23,6 @@ import { focusFirstInvalid } from '../../components/focusFirstInvalid';
 import { useRouter } from '../../hooks/useRouter';
 import { startsAt, type StartDay } from './startDay';
 import { DemoShelf } from './DemoShelf';
-import { FirstRig } from './FirstRig';
 import { ToCome } from './ToCome';
 
 interface StartValues extends StartDay {
@@ -65,7 +65,7 @@ export function StartOuting({ toCome = [] }: StartOutingProps) {
       </Page>
     );
   }
-  if (rigs.length === 0) return <FirstRig />;
+  if (rigs.length === 0) return <NeedsRig title="Where to today?" loading={false} why="An outing needs a rig." />;
 
   const rig = rigs.find(({ id }) => id === (rigId || chosen)) ?? rigs[0]!;
   const family = familyOf(rig.family);

@@ -13,6 +13,7 @@ import { useBoard } from '../../hooks/useBoard';
 import { lazyScreen } from '../lazyScreen';
 import { useRouter } from '../../hooks/useRouter';
 import { DemoShelf } from './DemoShelf';
+import { FirstRig } from './FirstRig';
 import { MachineCard } from './MachineCard';
 import { MachineNow } from './MachineNow';
 import { ToCome } from './ToCome';
@@ -27,15 +28,16 @@ export function TodayScreen() {
   const wide = useWide();
   const { board, loading } = useBoard();
   const { rows: routes, loading: routesWait } = useRows('routes');
-  const { rows: rigs } = useRows('rigs');
+  const { rows: rigs, loading: rigsWait } = useRows('rigs');
   const onRoute = rigs.filter(({ id }) => routes.some(({ rigId, drive }) => rigId === id && drive !== null));
-  if (loading || routesWait) {
+  if (loading || routesWait || rigsWait) {
     return (
       <Page title="Today">
         <Loading />
       </Page>
     );
   }
+  if (rigs.length === 0) return <FirstRig />;
   const { now, toCome } = board;
   if (now.length === 0) {
     return onRoute.length === 0 ? (
